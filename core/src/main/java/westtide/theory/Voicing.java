@@ -1,0 +1,38 @@
+package westtide.theory;
+
+import java.util.List;
+
+/**
+ * A chord laid out as sounding notes: MIDI notes from the bass up.
+ *
+ * @param keys MIDI notes 0 to 127, ascending, at least one
+ */
+public record Voicing(List<Integer> keys) {
+  /** Sorts and copies the notes. */
+  public Voicing {
+    if (keys.isEmpty()) {
+      throw new IllegalArgumentException("a voicing has at least one note");
+    }
+    keys = keys.stream().distinct().sorted().toList();
+  }
+
+  /** The lowest note. */
+  public int bass() {
+    return keys.get(0);
+  }
+
+  /** The highest note. */
+  public int top() {
+    return keys.get(keys.size() - 1);
+  }
+
+  /** Distance from the lowest to the highest note, in semitones. */
+  public int spread() {
+    return top() - bass();
+  }
+
+  /** The notes above the bass. */
+  public List<Integer> upper() {
+    return keys.subList(1, keys.size());
+  }
+}
