@@ -1,0 +1,93 @@
+package westtide.cli;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import westtide.compose.SongDraft;
+import westtide.file.SongFile;
+import westtide.rhythm.Tempo;
+import westtide.song.Song;
+import westtide.style.StyleBook;
+import westtide.theory.Key;
+
+/** Drafts a song and writes its file. */
+@Command(name = "new", description = "Drafts a song from a style and writes its file.")
+final class NewCommand implements Callable<Integer> {
+  @Option(
+      names = "--style",
+      required = true,
+      paramLabel = "NAME",
+      description = "the style; see: styles")
+  private String style;
+
+  @Option(names = "--tempo", paramLabel = "BPM", description = "20 to 300")
+  private String tempo;
+
+  @Option(names = "--key", paramLabel = "KEY", description = "such as \"F# minor\" or \"A dorian\"")
+  private String key;
+
+  @Option(
+      names = "--chords",
+      paramLabel = "LINE",
+      description = "the hook's chords, such as \"i9 | VI . . III | iv7\"")
+  private String chords;
+
+  @Option(names = "--form", paramLabel = "LINE", description = "such as \"intro 8, hook 16\"")
+  private String form;
+
+  @Option(names = "--seed", paramLabel = "N", description = "the take; 1 when not given")
+  private long seed = 1;
+
+  @Option(names = "--title", paramLabel = "TITLE", description = "the song's name")
+  private String title;
+
+  @Option(
+      names = "-o",
+      required = true,
+      paramLabel = "FILE.tide",
+      description = "the file to write")
+  private Path file;
+
+  @Spec private CommandSpec spec;
+
+  @Override
+  public Integer call() throws Exception {
+    SongDraft draft =
+        SongDraft.in(StyleBook.shipped().get(style)).withSeed(seed).withTitle(title());
+    draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
+    draft = key == null ? draft : draft.withKey(Key.parse(key));
+    Song song = song(draft);
+    SongFile.write(song, file);
+    spec.commandLine()
+        .getOut()
+        .println(
+            file
+                + ": "
+                + song.form().bars()
+                + " bars in "
+                + song.brief().key()
+                + " at "
+                + song.brief().tempo()
+                + " BPM");
+    return 0;
+  }
+
+  private Song song(SongDraft draft) {
+    SongDraft wished = chords == null ? draft : draft.withChords(chords);
+    wished = form == null ? wished : wished.withForm(form);
+    return wished.song();
+  }
+
+  private String title() {
+    if (title != null) {
+      return title;
+    }
+    String name = file.getFileName().toString();
+    return name.endsWith(SongFile.ENDING)
+        ? name.substring(0, name.length() - SongFile.ENDING.length())
+        : name;
+  }
+}

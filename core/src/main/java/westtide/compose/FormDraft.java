@@ -1,0 +1,95 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import westtide.song.Cell;
+import westtide.song.Form;
+import westtide.song.FormLine;
+import westtide.song.Level;
+import westtide.song.Progression;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.SectionWord;
+import westtide.style.FormHabit;
+import westtide.style.LevelPlan;
+import westtide.style.Style;
+
+/**
+ * Lays out sections by a style's plan of levels: each section ends with the fill where drums play
+ * and another section follows, and the lead of the last hook is lifted.
+ */
+public final class FormDraft {
+  private static final int SHORTEST_WITH_FILL = 4;
+
+  private final FormHabit habit;
+  private final List<String> progressions;
+
+  private FormDraft(FormHabit habit, List<String> progressions) {
+    this.habit = habit;
+    this.progressions = progressions;
+  }
+
+  /** Drafts in a style for a song with these progressions. */
+  public static FormDraft in(Style style, List<Progression> progressions) {
+    return new FormDraft(style.form(), progressions.stream().map(Progression::name).toList());
+  }
+
+  /** A form of the given sections. */
+  public Form form(List<FormLine.Item> items) {
+    List<Section> sections = new ArrayList<>();
+    for (int i = 0; i < items.size(); i++) {
+      Section section = section(items.get(i).word(), items.get(i).bars());
+      sections.add(i + 1 < items.size() ? section : withoutFill(section));
+    }
+    liftLastHook(sections);
+    return new Form(sections);
+  }
+
+  /** One section by the style's plan for its kind. */
+  public Section section(SectionWord word, int bars) {
+    Map<String, LevelPlan> plan = habit.levels().getOrDefault(word.kind(), Map.of());
+    Map<String, List<Cell>> cells = new LinkedHashMap<>();
+    plan.forEach((part, levels) -> cells.put(part, levels.cells(bars)));
+    cells.computeIfPresent(SongDraft.DRUMS, (part, list) -> withFill(list, bars));
+    return new Section(word, bars, progression(word.kind()), cells);
+  }
+
+  private String progression(SectionKind kind) {
+    boolean own = kind == SectionKind.VERSE && progressions.contains(ProgressionDraft.VERSE);
+    return own ? ProgressionDraft.VERSE : progressions.get(0);
+  }
+
+  private static List<Cell> withFill(List<Cell> cells, int bars) {
+    Cell last = cells.get(cells.size() - 1);
+    if (last.level() == Level.OUT || bars < SHORTEST_WITH_FILL || last.fromBar() == bars - 1) {
+      return cells;
+    }
+    List<Cell> out = new ArrayList<>(cells);
+    out.add(new Cell(bars - 1, last.level(), GrooveDraft.FILL));
+    return out;
+  }
+
+  private static Section withoutFill(Section section) {
+    List<Cell> cells =
+        section.cells(SongDraft.DRUMS).stream()
+            .filter(cell -> !cell.variant().equals(GrooveDraft.FILL))
+            .toList();
+    return section.withCells(SongDraft.DRUMS, cells);
+  }
+
+  private static void liftLastHook(List<Section> sections) {
+    for (int i = sections.size() - 1; i >= 0; i--) {
+      Section section = sections.get(i);
+      if (section.word().kind() == SectionKind.HOOK) {
+        List<Cell> lifted =
+            section.cells(SongDraft.LEAD).stream()
+                .map(c -> c.level() == Level.FULL ? c.withLevel(Level.LIFTED) : c)
+                .toList();
+        sections.set(i, section.withCells(SongDraft.LEAD, lifted));
+        return;
+      }
+    }
+  }
+}

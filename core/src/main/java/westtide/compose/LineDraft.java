@@ -1,0 +1,100 @@
+package westtide.compose;
+
+import java.util.List;
+import java.util.Random;
+import westtide.rhythm.Meter;
+import westtide.song.LineFit;
+import westtide.song.Note;
+import westtide.song.Pattern;
+import westtide.song.PlacedChord;
+import westtide.song.Progression;
+import westtide.style.PartHabit;
+import westtide.theory.Key;
+
+/**
+ * Writes a lead over a progression: a two-bar motif, its repeat with another end, an answer a step
+ * away, and home.
+ *
+ * <p>Many candidates are drawn and the one that keeps the rules best is taken: chord tones on most
+ * beats, leaps turned back (gap-fill: Meyer 1956, from memory), one highest note in the second
+ * half, an octave in all, an open end halfway and a closed one at the end.
+ */
+public final class LineDraft {
+  private static final int CANDIDATES = 120;
+  private static final int WANTED_BARS = 8;
+  private static final int MOST_BARS = 16;
+
+  private final Key key;
+  private final Meter meter;
+  private final PartHabit.Lead habit;
+
+  /** Drafts in a key and meter by a style's habit. */
+  public LineDraft(Key key, Meter meter, PartHabit.Lead habit) {
+    this.key = key;
+    this.meter = meter;
+    this.habit = habit;
+  }
+
+  /** A line over whole passes of the progression, eight bars where that divides. */
+  public Pattern.Written draw(Progression progression, Seed seed) {
+    int bars = bars(progression.bars(meter));
+    List<PlacedChord> chords = progression.over(bars * meter.ticksPerBar());
+    Random random = seed.random("line");
+    List<Note> best = List.of();
+    double bestCost = Double.MAX_VALUE;
+    for (int i = 0; i < CANDIDATES; i++) {
+      List<Note> notes = new PhraseBuilder(key, meter, habit, chords, random).build(bars);
+      double cost = cost(notes, chords, bars);
+      if (cost < bestCost) {
+        best = notes;
+        bestCost = cost;
+      }
+    }
+    return new Pattern.Written(bars, best);
+  }
+
+  /** The first two bars of a line alone, to hint at it before it is heard in full. */
+  public Pattern.Written tease(Pattern.Written line) {
+    int end = 2 * meter.ticksPerBar();
+    int bars = Math.min(line.bars(), 4);
+    return new Pattern.Written(
+        bars, line.notes().stream().filter(note -> note.start() < end).toList());
+  }
+
+  private static int bars(int progressionBars) {
+    int bars = progressionBars;
+    while (bars < WANTED_BARS && bars + progressionBars <= MOST_BARS) {
+      bars += progressionBars;
+    }
+    return Math.min(bars, MOST_BARS);
+  }
+
+  private double cost(List<Note> notes, List<PlacedChord> chords, int bars) {
+    LineFit fit = new LineFit(notes, chords, meter);
+    double wantedLeaps = habit.bright() ? 0.45 : 0.25;
+    return 40 * Math.max(0, 0.66 - fit.chordToneShare())
+        + 3 * fit.rubs().size()
+        + 2 * fit.openLeaps()
+        + Math.max(0, fit.range() - 12)
+        + Math.max(0, 7 - fit.range())
+        + 6 * Math.abs(fit.leapShare() - wantedLeaps)
+        + climaxCost(notes, bars)
+        + 0.5 * repeated(notes);
+  }
+
+  private double climaxCost(List<Note> notes, int bars) {
+    int top = notes.stream().mapToInt(Note::key).max().orElse(0);
+    int half = bars * meter.ticksPerBar() / 2;
+    List<Note> tops = notes.stream().filter(note -> note.key() == top).toList();
+    return 8.0 * (tops.size() - 1) + (tops.get(0).start() < half ? 8 : 0);
+  }
+
+  private static int repeated(List<Note> notes) {
+    int count = 0;
+    for (int i = 2; i < notes.size(); i++) {
+      int key = notes.get(i).key();
+      count += key == notes.get(i - 1).key() && key == notes.get(i - 2).key() ? 1 : 0;
+    }
+    return count;
+  }
+}

@@ -1,0 +1,27 @@
+package westtide.compose;
+
+import java.util.List;
+import java.util.Random;
+
+/**
+ * What a draft starts from.
+ *
+ * @param value any number
+ */
+public record Seed(long value) {
+  /**
+   * A source of randomness for one purpose, so that a new take of the drums leaves the line alone.
+   */
+  public Random random(String purpose) {
+    return new Random(value * 1_000_003L + purpose.hashCode());
+  }
+
+  /** The seed of the next take. */
+  public Seed next() {
+    return new Seed(value + 1);
+  }
+
+  static <T> T pick(List<T> choices, Random random) {
+    return choices.get(random.nextInt(choices.size()));
+  }
+}

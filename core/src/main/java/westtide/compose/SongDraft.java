@@ -1,0 +1,191 @@
+package westtide.compose;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.song.Brief;
+import westtide.song.ChordLine;
+import westtide.song.ChordSpan;
+import westtide.song.FollowRule;
+import westtide.song.Form;
+import westtide.song.FormLine;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Progression;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.style.FormHabit;
+import westtide.style.PartHabit;
+import westtide.style.Style;
+import westtide.theory.Key;
+
+/**
+ * The first draft of a whole song. What is wished for is used; everything else comes from the style
+ * and the seed.
+ *
+ * @param style the style
+ * @param seed where the takes start
+ * @param title the song's name
+ * @param tempo the tempo wished for
+ * @param key the key wished for
+ * @param chordLine the hook's chords wished for, as typed
+ * @param formLine the form wished for, as typed
+ */
+public record SongDraft(
+    Style style,
+    Seed seed,
+    String title,
+    Optional<Tempo> tempo,
+    Optional<Key> key,
+    Optional<String> chordLine,
+    Optional<String> formLine) {
+  /** Part id of the chord part. */
+  public static final String KEYS = "keys";
+
+  /** Part id of the lead. */
+  public static final String LEAD = "lead";
+
+  /** Part id of the drums. */
+  public static final String DRUMS = "drums";
+
+  /** Part id of the 808. */
+  public static final String SUB = "808";
+
+  /** Part id of the bass. */
+  public static final String BASS = "bass";
+
+  /** The name of the usual pattern of a part. */
+  public static final String MAIN = GrooveDraft.MAIN;
+
+  /** The name of the short hint of a lead. */
+  public static final String TEASE = "tease";
+
+  /** A draft with nothing wished for. */
+  public static SongDraft in(Style style) {
+    return new SongDraft(
+        style,
+        new Seed(1),
+        "Untitled",
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** The same draft from another seed. */
+  public SongDraft withSeed(long value) {
+    return new SongDraft(style, new Seed(value), title, tempo, key, chordLine, formLine);
+  }
+
+  /** The same draft under a title. */
+  public SongDraft withTitle(String other) {
+    return new SongDraft(style, seed, other, tempo, key, chordLine, formLine);
+  }
+
+  /** The same draft at a tempo. */
+  public SongDraft withTempo(Tempo wished) {
+    return new SongDraft(style, seed, title, Optional.of(wished), key, chordLine, formLine);
+  }
+
+  /** The same draft in a key. */
+  public SongDraft withKey(Key wished) {
+    return new SongDraft(style, seed, title, tempo, Optional.of(wished), chordLine, formLine);
+  }
+
+  /** The same draft over a typed chord line for the hook. */
+  public SongDraft withChords(String wished) {
+    return new SongDraft(style, seed, title, tempo, key, Optional.of(wished), formLine);
+  }
+
+  /** The same draft in a typed form. */
+  public SongDraft withForm(String wished) {
+    return new SongDraft(style, seed, title, tempo, key, chordLine, Optional.of(wished));
+  }
+
+  /**
+   * The song.
+   *
+   * @throws IllegalArgumentException when the chord or form line is not understood; the message
+   *     points
+   */
+  public Song song() {
+    Brief brief = brief();
+    Optional<List<ChordSpan>> given =
+        chordLine.map(line -> ChordLine.in(brief).parse(line).orElseThrow());
+    List<Progression> progressions = new ProgressionDraft(style, brief, seed).draw(given);
+    List<Part> parts = List.of(keys(), lead(brief, progressions.get(0)), drums(), sub(), bass());
+    Form form = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
+    return new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
+  }
+
+  private Brief brief() {
+    return new Brief(
+        style.id(),
+        tempo.orElseGet(() -> Tempo.of((int) style.tempo().start())),
+        style.feel(),
+        Meter.COMMON,
+        key.orElseGet(() -> style.keys().get(0)),
+        Swing.of((int) style.swing().start()));
+  }
+
+  private String line() {
+    List<FormHabit.Template> templates = style.form().templates();
+    return formLine.orElseGet(() -> templates.get(0).line());
+  }
+
+  private Part keys() {
+    Random random = seed.random("chord figure");
+    FollowRule rule =
+        new FollowRule.Chords(
+            style.keysPart().range(), Seed.pick(style.chords().figures(), random));
+    return following(KEYS, style.keysPart(), Role.CHORDS, rule);
+  }
+
+  private Part lead(Brief brief, Progression hook) {
+    LineDraft draft = new LineDraft(brief.key(), brief.meter(), style.lead());
+    Pattern.Written line = draft.draw(hook, seed);
+    return new Part(
+        LEAD,
+        style.lead().name(),
+        Role.LEAD,
+        style.lead().program(),
+        List.of(new Variant(MAIN, line), new Variant(TEASE, draft.tease(line))));
+  }
+
+  private Part drums() {
+    return new Part(DRUMS, "Drums", Role.DRUMS, 0, new GrooveDraft(style.groove(), seed).draw());
+  }
+
+  private Part sub() {
+    PartHabit.Sub habit = style.sub();
+    FollowRule rule =
+        new FollowRule.Sub(
+            habit.link(), Seed.pick(habit.figures(), seed.random("808 figure")), habit.lowest());
+    return following(SUB, habit, Role.SUB, rule);
+  }
+
+  private Part bass() {
+    PartHabit.Bass habit = style.bass();
+    FollowRule rule =
+        new FollowRule.Bass(
+            Seed.pick(habit.figures(), seed.random("bass figure")),
+            habit.lowest(),
+            habit.pickUp(),
+            habit.fifths());
+    return following(BASS, habit, Role.BASS, rule);
+  }
+
+  private static Part following(String id, PartHabit habit, Role role, FollowRule rule) {
+    return new Part(
+        id,
+        habit.name(),
+        role,
+        habit.program(),
+        List.of(new Variant(MAIN, new Pattern.Following(rule))));
+  }
+}

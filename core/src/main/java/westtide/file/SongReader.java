@@ -1,0 +1,218 @@
+package westtide.file;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import westtide.rhythm.Feel;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Meter;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.song.Brief;
+import westtide.song.Cell;
+import westtide.song.ChordSpan;
+import westtide.song.DrumLane;
+import westtide.song.DrumVoice;
+import westtide.song.FollowRule;
+import westtide.song.Form;
+import westtide.song.KickLink;
+import westtide.song.Level;
+import westtide.song.Notation;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Progression;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.theory.Chord;
+import westtide.theory.Key;
+import westtide.theory.VoicingRange;
+
+/**
+ * Turns the tree of a song file into a song. Whatever does not fit is an {@link
+ * IllegalArgumentException} whose message names it.
+ */
+final class SongReader {
+  private final JsonNode json;
+
+  SongReader(JsonNode json) {
+    this.json = json;
+  }
+
+  Song read() {
+    if (!SongWriter.FORMAT.equals(json.path("format").asText())) {
+      throw new IllegalArgumentException("it is not a West Tide song");
+    }
+    return new Song(
+        text(json, "title"),
+        text(json, "project"),
+        field(json, "seed").asLong(),
+        brief(field(json, "brief")),
+        list(field(json, "progressions"), SongReader::progression),
+        list(field(json, "parts"), SongReader::part),
+        new Form(list(field(json, "form"), SongReader::section)),
+        left(),
+        "{}");
+  }
+
+  private Set<String> left() {
+    return new LinkedHashSet<>(list(field(json, "leftAlone"), JsonNode::asText));
+  }
+
+  private static Brief brief(JsonNode node) {
+    return new Brief(
+        text(node, "style"),
+        Tempo.parse(text(node, "tempo")),
+        Feel.find(text(node, "feel")).orElseThrow(() -> unknown("feel", text(node, "feel"))),
+        Meter.parse(text(node, "meter")),
+        Key.parse(text(node, "key")),
+        Swing.parse(text(node, "swing")));
+  }
+
+  private static Progression progression(JsonNode node) {
+    return new Progression(
+        text(node, "name"),
+        named(Notation.class, node, "notation"),
+        list(
+            field(node, "chords"),
+            span -> new ChordSpan(Chord.parse(text(span, "chord")), number(span, "ticks"))));
+  }
+
+  private static Part part(JsonNode node) {
+    return new Part(
+        text(node, "id"),
+        text(node, "name"),
+        named(Role.class, node, "role"),
+        number(node, "program"),
+        list(field(node, "patterns"), p -> new Variant(text(p, "name"), pattern(p))));
+  }
+
+  private static Pattern pattern(JsonNode node) {
+    String kind = text(node, "kind");
+    return switch (kind) {
+      case "drums" ->
+          new Pattern.Drums(number(node, "bars"), list(field(node, "lanes"), SongReader::lane));
+      case "written" ->
+          new Pattern.Written(number(node, "bars"), list(field(node, "notes"), SongReader::note));
+      case "following" -> new Pattern.Following(rule(field(node, "rule")));
+      default -> throw unknown("kind of pattern", kind);
+    };
+  }
+
+  private static DrumLane lane(JsonNode node) {
+    return new DrumLane(
+        named(DrumVoice.class, node, "voice"),
+        new StepLane(number(node, "steps"), list(field(node, "hits"), SongReader::hit)));
+  }
+
+  private static Hit hit(JsonNode node) {
+    return new Hit(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
+  }
+
+  private static Note note(JsonNode node) {
+    return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
+  }
+
+  private static FollowRule rule(JsonNode node) {
+    String follows = text(node, "follows");
+    return switch (follows) {
+      case "chords" ->
+          new FollowRule.Chords(
+              new VoicingRange(number(node, "bassLow"), number(node, "low"), number(node, "high")),
+              Optional.of(text(node, "figure")).filter(f -> !f.equals("held")).map(Figure::new));
+      case "808" ->
+          new FollowRule.Sub(
+              named(KickLink.class, node, "link"),
+              new Figure(text(node, "figure")),
+              number(node, "lowest"));
+      case "bass" ->
+          new FollowRule.Bass(
+              new Figure(text(node, "figure")),
+              number(node, "lowest"),
+              field(node, "pickUp").asBoolean(),
+              field(node, "fifths").asBoolean());
+      default -> throw unknown("following rule", follows);
+    };
+  }
+
+  private static Section section(JsonNode node) {
+    String word = text(node, "section");
+    Map<String, List<Cell>> cells = new LinkedHashMap<>();
+    field(node, "cells")
+        .properties()
+        .forEach(entry -> cells.put(entry.getKey(), list(entry.getValue(), SongReader::cell)));
+    return new Section(
+        SectionWord.find(word).orElseThrow(() -> unknown("section", word)),
+        number(node, "bars"),
+        text(node, "progression"),
+        cells);
+  }
+
+  private static Cell cell(JsonNode node) {
+    return new Cell(number(node, "from"), Level.parse(text(node, "level")), text(node, "pattern"));
+  }
+
+  private static JsonNode field(JsonNode node, String name) {
+    JsonNode value = node.get(name);
+    if (value == null || value.isNull()) {
+      throw new IllegalArgumentException("the field \"" + name + "\" is missing");
+    }
+    return value;
+  }
+
+  private static String text(JsonNode node, String name) {
+    JsonNode value = field(node, name);
+    if (!value.isTextual()) {
+      throw new IllegalArgumentException("the field \"" + name + "\" is not text");
+    }
+    return value.asText();
+  }
+
+  private static int number(JsonNode node, String name) {
+    return whole(field(node, name), "the field \"" + name + "\"");
+  }
+
+  private static int at(JsonNode array, int index) {
+    return whole(array.path(index), "a hit or note");
+  }
+
+  private static int whole(JsonNode value, String what) {
+    if (!value.isInt()) {
+      throw new IllegalArgumentException(what + " is not a whole number");
+    }
+    return value.asInt();
+  }
+
+  private static <T> List<T> list(JsonNode array, Function<JsonNode, T> read) {
+    if (!array.isArray()) {
+      throw new IllegalArgumentException("a list is missing");
+    }
+    List<T> out = new ArrayList<>();
+    array.forEach(node -> out.add(read.apply(node)));
+    return out;
+  }
+
+  private static <E extends Enum<E>> E named(Class<E> type, JsonNode node, String name) {
+    String value = text(node, name);
+    try {
+      return Enum.valueOf(type, value);
+    } catch (IllegalArgumentException e) {
+      throw unknown(name, value);
+    }
+  }
+
+  private static IllegalArgumentException unknown(String what, String value) {
+    return new IllegalArgumentException("it has an unknown " + what + ", \"" + value + "\"");
+  }
+}

@@ -1,0 +1,169 @@
+package westtide.file;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Hit;
+import westtide.song.Brief;
+import westtide.song.Cell;
+import westtide.song.ChordSpan;
+import westtide.song.DrumLane;
+import westtide.song.FollowRule;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Progression;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.Variant;
+
+/** Turns a song into the tree of its file, fields always in the same order. */
+final class SongWriter {
+  static final String FORMAT = "west-tide song";
+  static final int VERSION = 1;
+
+  private final JsonNodeFactory nodes = JsonNodeFactory.instance;
+
+  ObjectNode write(Song song) {
+    ObjectNode out = nodes.objectNode();
+    out.put("format", FORMAT).put("version", VERSION);
+    out.put("title", song.title()).put("project", song.project()).put("seed", song.seed());
+    out.set("brief", brief(song.brief()));
+    ArrayNode progressions = out.putArray("progressions");
+    song.progressions().forEach(row -> progressions.add(progression(row)));
+    ArrayNode parts = out.putArray("parts");
+    song.parts().forEach(part -> parts.add(part(part)));
+    ArrayNode form = out.putArray("form");
+    song.form().sections().forEach(section -> form.add(section(section)));
+    ArrayNode left = out.putArray("leftAlone");
+    song.leftAlone().forEach(left::add);
+    return out;
+  }
+
+  private ObjectNode brief(Brief brief) {
+    return nodes
+        .objectNode()
+        .put("style", brief.style())
+        .put("tempo", brief.tempo().toString())
+        .put("feel", brief.feel().toString())
+        .put("meter", brief.meter().toString())
+        .put("key", brief.key().toString())
+        .put("swing", brief.swing().toString());
+  }
+
+  private ObjectNode progression(Progression row) {
+    ObjectNode out =
+        nodes.objectNode().put("name", row.name()).put("notation", row.notation().name());
+    ArrayNode chords = out.putArray("chords");
+    for (ChordSpan span : row.spans()) {
+      chords.add(
+          nodes.objectNode().put("chord", span.chord().toString()).put("ticks", span.ticks()));
+    }
+    return out;
+  }
+
+  private ObjectNode part(Part part) {
+    ObjectNode out =
+        nodes
+            .objectNode()
+            .put("id", part.id())
+            .put("name", part.name())
+            .put("role", part.role().name())
+            .put("program", part.program());
+    ArrayNode patterns = out.putArray("patterns");
+    part.variants().forEach(variant -> patterns.add(variant(variant)));
+    return out;
+  }
+
+  private ObjectNode variant(Variant variant) {
+    ObjectNode out = nodes.objectNode().put("name", variant.name());
+    if (variant.pattern() instanceof Pattern.Drums drums) {
+      out.put("kind", "drums").put("bars", drums.bars());
+      ArrayNode lanes = out.putArray("lanes");
+      drums.lanes().forEach(lane -> lanes.add(lane(lane)));
+    } else if (variant.pattern() instanceof Pattern.Written written) {
+      out.put("kind", "written").put("bars", written.bars());
+      ArrayNode notes = out.putArray("notes");
+      written.notes().forEach(note -> notes.add(note(note)));
+    } else {
+      out.put("kind", "following");
+      out.set("rule", rule(((Pattern.Following) variant.pattern()).rule()));
+    }
+    return out;
+  }
+
+  private ObjectNode lane(DrumLane lane) {
+    ObjectNode out =
+        nodes.objectNode().put("voice", lane.voice().name()).put("steps", lane.lane().length());
+    ArrayNode hits = out.putArray("hits");
+    for (Hit hit : lane.lane().hits()) {
+      hits.add(
+          nodes
+              .arrayNode()
+              .add(hit.step())
+              .add(hit.velocity())
+              .add(hit.nudge())
+              .add(hit.strokes()));
+    }
+    return out;
+  }
+
+  private ArrayNode note(Note note) {
+    return nodes
+        .arrayNode()
+        .add(note.start())
+        .add(note.ticks())
+        .add(note.key())
+        .add(note.velocity());
+  }
+
+  private ObjectNode rule(FollowRule rule) {
+    ObjectNode out = nodes.objectNode();
+    if (rule instanceof FollowRule.Chords chords) {
+      return out.put("follows", "chords")
+          .put("bassLow", chords.range().bassLow())
+          .put("low", chords.range().low())
+          .put("high", chords.range().high())
+          .put("figure", chords.figure().map(Figure::text).orElse("held"));
+    }
+    if (rule instanceof FollowRule.Sub sub) {
+      return out.put("follows", "808")
+          .put("link", sub.link().name())
+          .put("figure", sub.figure().text())
+          .put("lowest", sub.lowest());
+    }
+    FollowRule.Bass bass = (FollowRule.Bass) rule;
+    return out.put("follows", "bass")
+        .put("figure", bass.figure().text())
+        .put("lowest", bass.lowest())
+        .put("pickUp", bass.pickUp())
+        .put("fifths", bass.fifths());
+  }
+
+  private ObjectNode section(Section section) {
+    ObjectNode out =
+        nodes
+            .objectNode()
+            .put("section", section.word().toString())
+            .put("bars", section.bars())
+            .put("progression", section.progression());
+    ObjectNode cells = out.putObject("cells");
+    section
+        .cells()
+        .forEach(
+            (part, list) -> {
+              ArrayNode array = cells.putArray(part);
+              list.forEach(cell -> array.add(cell(cell)));
+            });
+    return out;
+  }
+
+  private ObjectNode cell(Cell cell) {
+    return nodes
+        .objectNode()
+        .put("from", cell.fromBar())
+        .put("level", cell.level().toString())
+        .put("pattern", cell.variant());
+  }
+}

@@ -1,0 +1,69 @@
+package westtide.follow;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.TreeSet;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Ticks;
+import westtide.song.FollowRule;
+import westtide.song.KickLink;
+import westtide.song.Note;
+import westtide.theory.Pitch;
+
+/**
+ * Plays an 808 on the basses of the chords, one note at a time. Locked, it starts with every kick
+ * and lasts to the next start; a chord change without a kick starts a note too where the bass
+ * moves, or the 808 would hold a foreign root. Where no kick is written it plays one note a chord.
+ */
+final class SubFollower {
+  private static final int FULL = 112;
+
+  private final FollowRule.Sub rule;
+
+  SubFollower(FollowRule.Sub rule) {
+    this.rule = rule;
+  }
+
+  List<Note> resolve(Harmony harmony) {
+    return rule.link() == KickLink.LOCKED ? locked(harmony) : independent(harmony);
+  }
+
+  private List<Note> locked(Harmony harmony) {
+    TreeSet<Integer> starts = new TreeSet<>(harmony.kicks());
+    int bass = -1;
+    for (var chord : harmony.chords()) {
+      int next = chord.chord().bass().pitchClass();
+      if (next != bass) {
+        starts.add(chord.start());
+      }
+      bass = next;
+    }
+    List<Note> out = new ArrayList<>();
+    for (int start : starts) {
+      Integer next = starts.higher(start);
+      int end = next == null ? harmony.ticks() : next;
+      out.add(note(harmony, start, end - start));
+    }
+    return out;
+  }
+
+  private List<Note> independent(Harmony harmony) {
+    List<Note> out = new ArrayList<>();
+    int length = Ticks.ofSteps(rule.figure().length());
+    for (int from = 0; from < harmony.ticks(); from += length) {
+      for (Figure.Stroke stroke : rule.figure().strokes()) {
+        int start = from + Ticks.ofSteps(stroke.step());
+        if (start < harmony.ticks()) {
+          int end = harmony.at(start).end();
+          out.add(note(harmony, start, Math.min(Ticks.ofSteps(stroke.steps()), end - start)));
+        }
+      }
+    }
+    return out;
+  }
+
+  private Note note(Harmony harmony, int start, int ticks) {
+    int pitchClass = harmony.at(start).chord().bass().pitchClass();
+    return new Note(start, ticks, Pitch.atOrAbove(rule.lowest(), pitchClass), FULL);
+  }
+}

@@ -1,0 +1,143 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import westtide.rhythm.Position;
+import westtide.score.Score;
+import westtide.song.ChordEdits;
+import westtide.song.PlacedChord;
+import westtide.song.Progression;
+import westtide.song.Song;
+import westtide.style.Style;
+import westtide.theory.Chord;
+import westtide.theory.ChordQuality;
+import westtide.theory.Key;
+import westtide.theory.NoteName;
+import westtide.theory.VoiceLeading;
+
+/** Movement, colour, common tones and notes outside the key. */
+final class ChordSoundings {
+  private final Song song;
+  private final Style style;
+  private final Key key;
+
+  ChordSoundings(Score score, Style style) {
+    this.song = score.song();
+    this.style = style;
+    this.key = song.brief().key();
+  }
+
+  StageSoundings take() {
+    List<Finding> findings = new ArrayList<>();
+    for (Progression row : song.progressions()) {
+      addOutside(row, findings);
+      addStrangers(row, findings);
+    }
+    return new StageSoundings(measures(), findings);
+  }
+
+  private List<Measure> measures() {
+    List<Chord> chords = song.progressions().get(0).chords();
+    int changes = 0;
+    int moved = 0;
+    int held = 0;
+    for (int i = 1; i < chords.size(); i++) {
+      if (!chords.get(i).equals(chords.get(i - 1))) {
+        changes++;
+        moved += VoiceLeading.smallest(chords.get(i - 1), chords.get(i));
+        held += VoiceLeading.commonTones(chords.get(i - 1), chords.get(i));
+      }
+    }
+    double each = changes == 0 ? 0 : moved / (double) changes;
+    double common = changes == 0 ? 0 : held / (double) changes;
+    double sevenths =
+        chords.stream().filter(c -> c.quality().seventh()).count() / (double) chords.size();
+    return List.of(
+        Measure.of("movement, semitones a change", one(each), each, 12, 1, 7),
+        Measure.of("notes held a change", one(common), common, 4, 1, 3),
+        new Measure(
+            "sevenths and ninths",
+            Math.round(100 * sevenths) + " %",
+            sevenths,
+            0,
+            1,
+            style.chords().sevenths()));
+  }
+
+  private void addOutside(Progression row, List<Finding> findings) {
+    List<PlacedChord> placed = row.placed();
+    for (int i = 0; i < placed.size(); i++) {
+      Chord chord = placed.get(i).chord();
+      List<NoteName> outside =
+          chord.notes().stream().filter(note -> !inKey(note.pitchClass())).toList();
+      if (outside.isEmpty()) {
+        continue;
+      }
+      String notes = outside.stream().map(NoteName::toString).collect(Collectors.joining(", "));
+      findings.add(
+          new Finding(
+              "chords.outside." + row.name() + "." + i + "." + chord,
+              Weight.NOTE,
+              notes + " in " + chord + " is outside " + key,
+              where(row, placed.get(i)),
+              OutsideReason.of(chord, outside.get(0), key),
+              inside(chord, row, i)));
+    }
+  }
+
+  private boolean inKey(int pitchClass) {
+    Key chordScale = new Key(key.tonic(), key.scale().harmony());
+    return key.contains(pitchClass) || chordScale.contains(pitchClass);
+  }
+
+  private Optional<Fix> inside(Chord chord, Progression row, int index) {
+    return DiatonicChord.like(chord, key)
+        .map(
+            own -> new Fix("play " + own + " instead", ChordEdits.replace(row.name(), index, own)));
+  }
+
+  private void addStrangers(Progression row, List<Finding> findings) {
+    List<PlacedChord> placed = row.placed();
+    for (int i = 1; i < placed.size(); i++) {
+      Chord before = placed.get(i - 1).chord();
+      Chord chord = placed.get(i).chord();
+      if (VoiceLeading.commonTones(before, chord) > 0) {
+        continue;
+      }
+      findings.add(
+          new Finding(
+              "chords.stranger." + row.name() + "." + i + "." + before + "." + chord,
+              Weight.NOTE,
+              before + " to " + chord + " holds no note",
+              where(row, placed.get(i)),
+              "Every voice moves at once, which sounds like a step to another place; at least one"
+                  + " held note is usual.",
+              joined(before, chord, row, i)));
+    }
+  }
+
+  /** The same chord with a seventh, ninth or sixth that the chord before holds already. */
+  private Optional<Fix> joined(Chord before, Chord chord, Progression row, int index) {
+    boolean minor = chord.quality().minorThird();
+    for (String suffix : minor ? List.of("m7", "m9", "m11") : List.of("maj7", "7", "add9", "6")) {
+      Chord other = chord.withQuality(ChordQuality.parse(suffix));
+      boolean fits = other.pitchClasses().stream().allMatch(this::inKey);
+      if (fits && VoiceLeading.commonTones(before, other) > 0) {
+        return Optional.of(
+            new Fix("make it " + other, ChordEdits.replace(row.name(), index, other)));
+      }
+    }
+    return Optional.empty();
+  }
+
+  private String where(Progression row, PlacedChord chord) {
+    Position at = Position.of(chord.start(), song.brief().meter());
+    return row.name() + ", bar " + at.bar() + "." + at.beat();
+  }
+
+  private static String one(double value) {
+    return String.format(java.util.Locale.ROOT, "%.1f", value);
+  }
+}

@@ -1,0 +1,213 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import westtide.score.Score;
+import westtide.score.ScoredPart;
+import westtide.song.Cell;
+import westtide.song.Edit;
+import westtide.song.Form;
+import westtide.song.FormEdits;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.style.Style;
+
+/** Length, the lift of the hook, empty bars and stretches in which nothing changes. */
+final class FormSoundings {
+  private static final double SHORTEST_SECONDS = 140;
+  private static final double LONGEST_SECONDS = 210;
+
+  private final Score score;
+  private final Song song;
+  private final Form form;
+  private final Energy energy;
+  private final Style style;
+
+  FormSoundings(Score score, Style style) {
+    this.score = score;
+    this.song = score.song();
+    this.form = song.form();
+    this.energy = Energy.of(score);
+    this.style = style;
+  }
+
+  StageSoundings take() {
+    List<Finding> findings = new ArrayList<>();
+    addFlatHooks(findings);
+    addEmptySections(findings);
+    addLength(findings);
+    return new StageSoundings(measures(), findings);
+  }
+
+  private List<Measure> measures() {
+    double seconds = song.millis() / 1000;
+    double lift = mean(SectionKind.HOOK) - mean(SectionKind.VERSE);
+    int still = longestStill();
+    return List.of(
+        new Measure(
+            "length",
+            clock(seconds),
+            seconds,
+            0,
+            360,
+            new westtide.style.Span(SHORTEST_SECONDS, LONGEST_SECONDS, SHORTEST_SECONDS)),
+        Measure.of("hook above verse", String.valueOf(Math.round(lift)), lift, 60, 10, 45),
+        Measure.of("longest stretch unchanged", still + " bars", still, 32, 1, 8));
+  }
+
+  private double mean(SectionKind kind) {
+    double sum = 0;
+    int bars = 0;
+    for (int i = 0; i < form.sections().size(); i++) {
+      Section section = form.sections().get(i);
+      if (section.word().kind() == kind) {
+        sum += energy.mean(form.startBar(i), section.bars()) * section.bars();
+        bars += section.bars();
+      }
+    }
+    return bars == 0 ? 0 : sum / bars;
+  }
+
+  private int longestStill() {
+    int longest = 0;
+    for (Section section : form.sections()) {
+      List<Integer> changes = new ArrayList<>(List.of(0, section.bars()));
+      for (Part part : song.parts()) {
+        section.cells(part.id()).forEach(cell -> changes.add(cell.fromBar()));
+      }
+      List<Integer> sorted = changes.stream().sorted().toList();
+      for (int i = 1; i < sorted.size(); i++) {
+        longest = Math.max(longest, sorted.get(i) - sorted.get(i - 1));
+      }
+    }
+    return longest;
+  }
+
+  private void addFlatHooks(List<Finding> findings) {
+    double verse = mean(SectionKind.VERSE);
+    if (verse == 0) {
+      return;
+    }
+    for (int i = 0; i < form.sections().size(); i++) {
+      Section section = form.sections().get(i);
+      double own = energy.mean(form.startBar(i), section.bars());
+      if (section.word().kind() == SectionKind.HOOK && own <= verse) {
+        findings.add(
+            new Finding(
+                "form.flat." + form.label(i),
+                Weight.WARNING,
+                "The " + form.label(i) + " does not rise above the verse",
+                bars(i),
+                "Its energy is "
+                    + Math.round(own)
+                    + ", the verses' "
+                    + Math.round(verse)
+                    + "; the style wants about "
+                    + style.form().energy().get(SectionKind.HOOK)
+                    + ". A hook lands because it is fuller.",
+                Optional.of(new Fix("fill the " + form.label(i), fill(i)))));
+      }
+    }
+  }
+
+  private Edit fill(int index) {
+    return Edit.of(
+        "Fill the " + form.label(index),
+        before -> {
+          Song out = before;
+          for (Part part : before.parts()) {
+            if (part.role() != Role.BASS || before.part(Role.SUB).isEmpty()) {
+              out = filled(out, index, part);
+            }
+          }
+          return out;
+        });
+  }
+
+  private static Song filled(Song song, int index, Part part) {
+    Section section = song.form().sections().get(index);
+    String usual = part.variants().get(0).name();
+    List<Cell> cells =
+        section.cells(part.id()).stream()
+            .map(
+                c ->
+                    c.level() == Level.LIFTED
+                        ? c
+                        : new Cell(
+                            c.fromBar(), Level.FULL, c.variant().isEmpty() ? usual : c.variant()))
+            .toList();
+    List<Section> sections = new ArrayList<>(song.form().sections());
+    sections.set(index, section.withCells(part.id(), cells));
+    return song.withForm(new Form(sections));
+  }
+
+  private void addEmptySections(List<Finding> findings) {
+    int ticksPerBar = song.brief().meter().ticksPerBar();
+    for (int i = 0; i < form.sections().size(); i++) {
+      Section section = form.sections().get(i);
+      for (int bar = 0; bar < section.bars(); bar++) {
+        int from = (form.startBar(i) + bar) * ticksPerBar;
+        if (silent(from, from + ticksPerBar)) {
+          findings.add(empty(i, form.startBar(i) + bar + 1));
+          break;
+        }
+      }
+    }
+  }
+
+  private boolean silent(int from, int to) {
+    for (ScoredPart part : score.parts()) {
+      if (part.notes().stream().anyMatch(note -> note.start() < to && note.end() > from)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private Finding empty(int index, int bar) {
+    Optional<Fix> fix =
+        song.part(Role.CHORDS)
+            .map(
+                chords ->
+                    new Fix(
+                        "bring in " + chords.name(),
+                        FormEdits.level(index, chords.id(), 0, Level.HALF)));
+    return new Finding(
+        "form.empty." + form.label(index) + "." + bar,
+        Weight.WARNING,
+        "Nothing plays from bar " + bar,
+        form.label(index),
+        "A silent bar is a strong effect before a drop and a hole anywhere else.",
+        fix);
+  }
+
+  private void addLength(List<Finding> findings) {
+    double seconds = song.millis() / 1000;
+    if (seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS) {
+      return;
+    }
+    findings.add(
+        new Finding(
+            "form.length." + Math.round(seconds),
+            Weight.NOTE,
+            "The song lasts " + clock(seconds),
+            form.bars() + " bars",
+            "2:20 to 3:30 is usual today; lengthen or take out a section where it matters.",
+            Optional.empty()));
+  }
+
+  private String bars(int index) {
+    int first = form.startBar(index) + 1;
+    return "bars " + first + "–" + (first + form.sections().get(index).bars() - 1);
+  }
+
+  private static String clock(double seconds) {
+    long whole = Math.round(seconds);
+    return whole / 60 + ":" + String.format(java.util.Locale.ROOT, "%02d", whole % 60);
+  }
+}

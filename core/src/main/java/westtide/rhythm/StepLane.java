@@ -1,0 +1,87 @@
+package westtide.rhythm;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
+/**
+ * One line of a groove: hits on steps, over and over. Its length is its own, so a lane of five
+ * steps runs against one of sixteen.
+ *
+ * @param length steps before the lane starts again, 1 to 256
+ * @param hits the hits, one a step at most, in order
+ */
+public record StepLane(int length, List<Hit> hits) {
+  private static final int LONGEST = 256;
+
+  /** Sorts the hits and checks that each has a step of its own inside the lane. */
+  public StepLane {
+    if (length < 1 || length > LONGEST) {
+      throw new IllegalArgumentException("a lane has 1 to 256 steps, but was " + length);
+    }
+    hits = hits.stream().sorted(Comparator.comparingInt(Hit::step)).toList();
+    for (int i = 0; i < hits.size(); i++) {
+      int step = hits.get(i).step();
+      if (step >= length) {
+        throw new IllegalArgumentException(
+            "a lane of " + length + " steps has no step " + (step + 1));
+      }
+      if (i > 0 && hits.get(i - 1).step() == step) {
+        throw new IllegalArgumentException("step " + (step + 1) + " has two hits");
+      }
+    }
+  }
+
+  /** A lane without hits. */
+  public static StepLane empty(int length) {
+    return new StepLane(length, List.of());
+  }
+
+  /** Reads lane text; see {@link LaneText}. */
+  public static StepLane parse(String text) {
+    return LaneText.parse(text);
+  }
+
+  /** The hit on a step, if there is one. */
+  public Optional<Hit> at(int step) {
+    return hits.stream().filter(hit -> hit.step() == step).findFirst();
+  }
+
+  /** The lane with this hit in place of whatever stood on its step. */
+  public StepLane with(Hit hit) {
+    List<Hit> more = new ArrayList<>(without(hit.step()).hits);
+    more.add(hit);
+    return new StepLane(length, more);
+  }
+
+  /** The lane without a hit on that step. */
+  public StepLane without(int step) {
+    return new StepLane(length, hits.stream().filter(hit -> hit.step() != step).toList());
+  }
+
+  /** The lane with every hit changed; the change keeps the steps apart. */
+  public StepLane map(UnaryOperator<Hit> change) {
+    return new StepLane(length, hits.stream().map(change).toList());
+  }
+
+  /** The lane over a span: repeated when the span is longer, cut when it is shorter. */
+  public StepLane over(int steps) {
+    List<Hit> out = new ArrayList<>();
+    for (int start = 0; start < steps; start += length) {
+      for (Hit hit : hits) {
+        if (start + hit.step() < steps) {
+          out.add(hit.withStep(start + hit.step()));
+        }
+      }
+    }
+    return new StepLane(steps, out);
+  }
+
+  /** The lane as text that {@link #parse} reads; finer velocities and nudges are not in it. */
+  @Override
+  public String toString() {
+    return LaneText.format(this);
+  }
+}

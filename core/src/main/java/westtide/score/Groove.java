@@ -1,0 +1,66 @@
+package westtide.score;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Meter;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Ticks;
+import westtide.song.DrumLane;
+import westtide.song.DrumVoice;
+import westtide.song.Note;
+import westtide.song.Pattern;
+
+/**
+ * A drum pattern laid out over a section: lanes repeated, rolls split, nudges applied, and the
+ * closed hat silent where the open one starts.
+ */
+final class Groove {
+  private static final int STROKE = Ticks.PER_STEP / 2;
+
+  private final Pattern.Drums drums;
+  private final Meter meter;
+
+  Groove(Pattern.Drums drums, Meter meter) {
+    this.drums = drums;
+    this.meter = meter;
+  }
+
+  List<Note> over(int bars) {
+    int patternSteps = drums.bars() * meter.stepsPerBar();
+    int steps = bars * meter.stepsPerBar();
+    List<Note> out = new ArrayList<>();
+    for (DrumLane lane : drums.lanes()) {
+      StepLane whole = lane.lane().over(patternSteps).over(steps);
+      Set<Integer> choked =
+          lane.voice() == DrumVoice.CLOSED_HAT ? openHats(patternSteps, steps) : Set.of();
+      for (Hit hit : whole.hits()) {
+        if (!choked.contains(hit.step())) {
+          addStrokes(out, lane.voice(), hit);
+        }
+      }
+    }
+    out.sort(Comparator.comparingInt(Note::start).thenComparingInt(Note::key));
+    return out;
+  }
+
+  private Set<Integer> openHats(int patternSteps, int steps) {
+    Set<Integer> out = new HashSet<>();
+    drums
+        .lane(DrumVoice.OPEN_HAT)
+        .ifPresent(
+            lane -> lane.over(patternSteps).over(steps).hits().forEach(h -> out.add(h.step())));
+    return out;
+  }
+
+  private static void addStrokes(List<Note> out, DrumVoice voice, Hit hit) {
+    int length = Math.max(1, STROKE / hit.strokes());
+    for (int stroke = 0; stroke < hit.strokes(); stroke++) {
+      int start = Math.max(0, Ticks.ofSteps(hit.step()) + hit.offset(stroke));
+      out.add(new Note(start, length, voice.note(), hit.velocity(stroke)));
+    }
+  }
+}

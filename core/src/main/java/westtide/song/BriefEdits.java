@@ -1,0 +1,71 @@
+package westtide.song;
+
+import java.util.LinkedHashSet;
+import java.util.Set;
+import westtide.rhythm.Feel;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.theory.Key;
+
+/** Edits of the brief, the title and the list of findings left alone. */
+public final class BriefEdits {
+  private BriefEdits() {}
+
+  /** Names the song. */
+  public static Edit title(String title) {
+    return Edit.of("Name the song " + title, song -> song.withTitle(title)).merging("title");
+  }
+
+  /** Names what the song belongs to. */
+  public static Edit project(String project) {
+    return Edit.of("Set the project", song -> song.withProject(project)).merging("project");
+  }
+
+  /** Sets the style the song is measured against; notes stay. */
+  public static Edit style(String id, Feel feel) {
+    return Edit.of(
+        "Choose the style " + id,
+        song -> song.withBrief(song.brief().withStyle(id).withFeel(feel)));
+  }
+
+  /** Sets the tempo; every note keeps its musical place. */
+  public static Edit tempo(Tempo tempo) {
+    return Edit.of(
+            "Set the tempo to " + tempo, song -> song.withBrief(song.brief().withTempo(tempo)))
+        .merging("tempo");
+  }
+
+  /** Sets how fast the tempo feels. */
+  public static Edit feel(Feel feel) {
+    return Edit.of("Feel the tempo " + feel, song -> song.withBrief(song.brief().withFeel(feel)));
+  }
+
+  /** Sets the swing. */
+  public static Edit swing(Swing swing) {
+    return Edit.of(
+            "Set the swing to " + swing + " %",
+            song -> song.withBrief(song.brief().withSwing(swing)))
+        .merging("swing");
+  }
+
+  /** Sets the key; chords keep their numerals and written lines their degrees. */
+  public static Edit key(Key key) {
+    return Edit.of("Set the key to " + key, song -> KeyChange.to(key, song));
+  }
+
+  /** Leaves a finding as it is, so that it is not raised again. */
+  public static Edit leave(String finding) {
+    return Edit.of("Leave a finding as it is", song -> withLeft(song, finding));
+  }
+
+  private static Song withLeft(Song song, String finding) {
+    Set<String> left = new LinkedHashSet<>(song.leftAlone());
+    left.add(finding);
+    return song.withLeftAlone(left);
+  }
+
+  /** Raises every finding again that was left. */
+  public static Edit recallLeft() {
+    return Edit.of("Show left findings again", song -> song.withLeftAlone(Set.of()));
+  }
+}

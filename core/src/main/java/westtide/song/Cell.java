@@ -1,0 +1,27 @@
+package westtide.song;
+
+/**
+ * What a part does from some bar of a section on.
+ *
+ * @param fromBar the bar of the section it begins with, from 0
+ * @param level how full
+ * @param variant the name of the pattern played
+ */
+public record Cell(int fromBar, Level level, String variant) {
+  /** Checks the bar. */
+  public Cell {
+    if (fromBar < 0) {
+      throw new IllegalArgumentException("a cell begins in bar 0 or later, but was " + fromBar);
+    }
+  }
+
+  /** A silent cell from the first bar. */
+  public static Cell out() {
+    return new Cell(0, Level.OUT, "");
+  }
+
+  /** The same cell at another level. */
+  public Cell withLevel(Level other) {
+    return new Cell(fromBar, other, variant);
+  }
+}

@@ -1,0 +1,99 @@
+package westtide.song;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * The songs a session went through. Undo and redo move along the list; an edit after an undo drops
+ * what was undone. The saved mark tells whether the present song is the one in the file.
+ *
+ * @param steps the songs with the edit that made each, oldest first
+ * @param at index of the present song
+ * @param savedAt index of the song in the file, −1 when none of the steps is
+ */
+public record History(List<Step> steps, int at, int savedAt) {
+  private static final int LONGEST = 1000;
+
+  /**
+   * A song and how it came about.
+   *
+   * @param song the song
+   * @param edit the name of the edit that made it; empty for the first
+   * @param mergeKey the edit's merge key
+   */
+  public record Step(Song song, String edit, String mergeKey) {}
+
+  /** Copies the steps. */
+  public History {
+    steps = List.copyOf(steps);
+  }
+
+  /** A session that begins with a song not yet in a file. */
+  public static History unsaved(Song song) {
+    return new History(List.of(new Step(song, "", "")), 0, -1);
+  }
+
+  /** A session that begins with a song as it is in its file. */
+  public static History saved(Song song) {
+    return new History(List.of(new Step(song, "", "")), 0, 0);
+  }
+
+  /** The present song. */
+  public Song song() {
+    return steps.get(at).song();
+  }
+
+  /** The history after an edit; unchanged when the edit changes nothing. */
+  public History plus(Edit edit) {
+    Song after = edit.apply(song());
+    if (after.equals(song())) {
+      return this;
+    }
+    boolean merges =
+        !edit.mergeKey().isEmpty()
+            && edit.mergeKey().equals(steps.get(at).mergeKey())
+            && at != savedAt;
+    List<Step> kept = new ArrayList<>(steps.subList(0, merges ? at : at + 1));
+    kept.add(new Step(after, edit.name(), edit.mergeKey()));
+    int saved = savedAt > at ? -1 : savedAt;
+    int dropped = Math.max(0, kept.size() - LONGEST);
+    List<Step> rest = kept.subList(dropped, kept.size());
+    return new History(rest, rest.size() - 1, Math.max(-1, saved - dropped));
+  }
+
+  /** One step back; the same history at the beginning. */
+  public History undo() {
+    return at == 0 ? this : new History(steps, at - 1, savedAt);
+  }
+
+  /** One step forward again; the same history at the end. */
+  public History redo() {
+    return at == steps.size() - 1 ? this : new History(steps, at + 1, savedAt);
+  }
+
+  /** The name of what undo would take back. */
+  public Optional<String> undoable() {
+    return at == 0 ? Optional.empty() : Optional.of(steps.get(at).edit());
+  }
+
+  /** The name of what redo would bring back. */
+  public Optional<String> redoable() {
+    return at == steps.size() - 1 ? Optional.empty() : Optional.of(steps.get(at + 1).edit());
+  }
+
+  /** The history with its saved mark on the step whose song was written, if it is still there. */
+  public History markSaved(Song written) {
+    for (int i = 0; i < steps.size(); i++) {
+      if (steps.get(i).song() == written) {
+        return new History(steps, at, i);
+      }
+    }
+    return this;
+  }
+
+  /** Whether the present song differs from the one in the file. */
+  public boolean changed() {
+    return at != savedAt;
+  }
+}

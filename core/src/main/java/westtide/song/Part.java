@@ -1,0 +1,58 @@
+package westtide.song;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * An instrument's part: a name, a job and the patterns it can play.
+ *
+ * @param id what cells call it by; never shown and never changed
+ * @param name what people call it
+ * @param role what it is for
+ * @param program General MIDI program, 0 to 127; drums ignore it
+ * @param variants the patterns it can play, at least one, the first being the usual one
+ */
+public record Part(String id, String name, Role role, int program, List<Variant> variants) {
+  /** Copies the variants and checks them. */
+  public Part {
+    variants = List.copyOf(variants);
+    if (variants.isEmpty()) {
+      throw new IllegalArgumentException("part " + name + " has no pattern");
+    }
+    if (variants.stream().map(Variant::name).distinct().count() != variants.size()) {
+      throw new IllegalArgumentException("part " + name + " has two patterns of one name");
+    }
+    if (program < 0 || program > 127) {
+      throw new IllegalArgumentException("a MIDI program is 0 to 127, but was " + program);
+    }
+  }
+
+  /** The variant of that name, or the first when there is none. */
+  public Variant variant(String wanted) {
+    return find(wanted).orElse(variants.get(0));
+  }
+
+  /** The variant of that name, if there is one. */
+  public Optional<Variant> find(String wanted) {
+    return variants.stream().filter(variant -> variant.name().equals(wanted)).findFirst();
+  }
+
+  /** The part with a variant replaced, or added at the end when its name is new. */
+  public Part with(Variant variant) {
+    List<Variant> out = new ArrayList<>(variants);
+    for (int i = 0; i < out.size(); i++) {
+      if (out.get(i).name().equals(variant.name())) {
+        out.set(i, variant);
+        return withVariants(out);
+      }
+    }
+    out.add(variant);
+    return withVariants(out);
+  }
+
+  /** The part with other patterns. */
+  public Part withVariants(List<Variant> other) {
+    return new Part(id, name, role, program, other);
+  }
+}

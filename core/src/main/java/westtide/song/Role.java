@@ -1,0 +1,21 @@
+package westtide.song;
+
+/** What a part is for; it decides how the part is drawn, weighed and exported. */
+public enum Role {
+  CHORDS("chords"),
+  LEAD("lead"),
+  DRUMS("drums"),
+  SUB("808"),
+  BASS("bass");
+
+  private final String title;
+
+  Role(String title) {
+    this.title = title;
+  }
+
+  @Override
+  public String toString() {
+    return title;
+  }
+}

@@ -1,0 +1,77 @@
+package westtide.song;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A stretch of the form.
+ *
+ * @param word what it is called
+ * @param bars length in bars, 1 to 128
+ * @param progression the name of the progression it uses
+ * @param cells for each part id, what the part does bar by bar; a part without cells is out
+ */
+public record Section(
+    SectionWord word, int bars, String progression, Map<String, List<Cell>> cells) {
+  /** The longest section, in bars. */
+  public static final int MOST_BARS = 128;
+
+  /** Copies the cells in order of bar and checks the length. */
+  public Section {
+    if (bars < 1 || bars > MOST_BARS) {
+      throw new IllegalArgumentException("a section has 1 to 128 bars, but was " + bars);
+    }
+    Map<String, List<Cell>> copy = new LinkedHashMap<>();
+    cells.forEach(
+        (part, list) ->
+            copy.put(part, list.stream().sorted(Comparator.comparingInt(Cell::fromBar)).toList()));
+    cells = Collections.unmodifiableMap(copy);
+  }
+
+  /** What a part does in a bar of this section, counted from 0. */
+  public Cell cell(String part, int bar) {
+    Cell found = Cell.out();
+    for (Cell cell : cells.getOrDefault(part, List.of())) {
+      found = cell.fromBar() <= bar ? cell : found;
+    }
+    return found;
+  }
+
+  /** The cells of a part that lie inside the section, beginning with bar 0. */
+  public List<Cell> cells(String part) {
+    List<Cell> out = new ArrayList<>();
+    out.add(cell(part, 0));
+    for (Cell cell : cells.getOrDefault(part, List.of())) {
+      if (cell.fromBar() > 0 && cell.fromBar() < bars) {
+        out.add(cell);
+      }
+    }
+    return out;
+  }
+
+  /** The section at another length; cells beyond its end are kept for when it grows again. */
+  public Section withBars(int other) {
+    return new Section(word, other, progression, cells);
+  }
+
+  /** The section with other cells for a part. */
+  public Section withCells(String part, List<Cell> list) {
+    Map<String, List<Cell>> more = new LinkedHashMap<>(cells);
+    more.put(part, list);
+    return new Section(word, bars, progression, more);
+  }
+
+  /** The section called something else. */
+  public Section withWord(SectionWord other) {
+    return new Section(other, bars, progression, cells);
+  }
+
+  /** The section over another progression. */
+  public Section withProgression(String other) {
+    return new Section(word, bars, other, cells);
+  }
+}

@@ -1,0 +1,140 @@
+package westtide.song;
+
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+
+/**
+ * The whole document.
+ *
+ * @param title the song's name
+ * @param project what the song belongs to, such as a series or an album; may be empty
+ * @param seed what drafts of this song start from
+ * @param brief style, tempo, key and feel
+ * @param progressions the chord rows, at least one, each with a name of its own
+ * @param parts the instruments, each with an id of its own
+ * @param form the sections
+ * @param leftAlone ids of findings the producer chose to leave as they are
+ * @param extras fields of a newer file version, as JSON text, kept for writing; {@code "{}"} when
+ *     none
+ */
+public record Song(
+    String title,
+    String project,
+    long seed,
+    Brief brief,
+    List<Progression> progressions,
+    List<Part> parts,
+    Form form,
+    Set<String> leftAlone,
+    String extras) {
+
+  /** Copies the lists and checks that names are unique and that what sections ask for exists. */
+  public Song {
+    progressions = List.copyOf(progressions);
+    parts = List.copyOf(parts);
+    leftAlone = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(leftAlone));
+    if (progressions.stream().map(Progression::name).distinct().count() != progressions.size()) {
+      throw new IllegalArgumentException("two progressions have the same name");
+    }
+    if (parts.stream().map(Part::id).distinct().count() != parts.size()) {
+      throw new IllegalArgumentException("two parts have the same id");
+    }
+    for (Section section : form.sections()) {
+      requireProgression(section, progressions);
+    }
+  }
+
+  private static void requireProgression(Section section, List<Progression> progressions) {
+    if (progressions.stream().noneMatch(p -> p.name().equals(section.progression()))) {
+      throw new IllegalArgumentException(
+          "section "
+              + section.word()
+              + " asks for the progression \""
+              + section.progression()
+              + "\", which the song does not have");
+    }
+  }
+
+  /** The progression of that name; throws {@link IllegalArgumentException} when there is none. */
+  public Progression progression(String name) {
+    return progressions.stream()
+        .filter(progression -> progression.name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException("no progression is called " + name));
+  }
+
+  /** The part of that id, if there is one. */
+  public Optional<Part> part(String id) {
+    return parts.stream().filter(part -> part.id().equals(id)).findFirst();
+  }
+
+  /** The first part with a role, if there is one. */
+  public Optional<Part> part(Role role) {
+    return parts.stream().filter(part -> part.role() == role).findFirst();
+  }
+
+  /** Length in ticks. */
+  public int ticks() {
+    return form.bars() * brief.meter().ticksPerBar();
+  }
+
+  /** Length in milliseconds at the song's tempo. */
+  public double millis() {
+    return brief.tempo().millis(ticks());
+  }
+
+  /** The song under another title. */
+  public Song withTitle(String other) {
+    return new Song(other, project, seed, brief, progressions, parts, form, leftAlone, extras);
+  }
+
+  /** The song as belonging to another project. */
+  public Song withProject(String other) {
+    return new Song(title, other, seed, brief, progressions, parts, form, leftAlone, extras);
+  }
+
+  /** The song with another brief. */
+  public Song withBrief(Brief other) {
+    return new Song(title, project, seed, other, progressions, parts, form, leftAlone, extras);
+  }
+
+  /** The song with other chord rows. */
+  public Song withProgressions(List<Progression> other) {
+    return new Song(title, project, seed, brief, other, parts, form, leftAlone, extras);
+  }
+
+  /** The song with the progression of the same name replaced. */
+  public Song withProgression(Progression changed) {
+    return withProgressions(
+        progressions.stream().map(p -> p.name().equals(changed.name()) ? changed : p).toList());
+  }
+
+  /** The song with other parts. */
+  public Song withParts(List<Part> other) {
+    return new Song(title, project, seed, brief, progressions, other, form, leftAlone, extras);
+  }
+
+  /** The song with one part changed. */
+  public Song withPart(String id, UnaryOperator<Part> change) {
+    return withParts(
+        parts.stream().map(part -> part.id().equals(id) ? change.apply(part) : part).toList());
+  }
+
+  /** The song with another form. */
+  public Song withForm(Form other) {
+    return new Song(title, project, seed, brief, progressions, parts, other, leftAlone, extras);
+  }
+
+  /** The song with other findings left alone. */
+  public Song withLeftAlone(Set<String> other) {
+    return new Song(title, project, seed, brief, progressions, parts, form, other, extras);
+  }
+
+  /** The song with other kept fields of a newer file version. */
+  public Song withExtras(String json) {
+    return new Song(title, project, seed, brief, progressions, parts, form, leftAlone, json);
+  }
+}

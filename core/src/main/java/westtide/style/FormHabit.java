@@ -1,0 +1,34 @@
+package westtide.style;
+
+import java.util.List;
+import java.util.Map;
+import westtide.song.SectionKind;
+
+/**
+ * How a style lays out a song.
+ *
+ * @param templates named forms
+ * @param levels what each part id does in each kind of section, as {@link LevelPlan} texts
+ * @param energy the usual energy of each kind of section, 0 to 100
+ * @param lastHook the usual energy of the last hook
+ */
+public record FormHabit(
+    List<Template> templates,
+    Map<SectionKind, Map<String, LevelPlan>> levels,
+    Map<SectionKind, Integer> energy,
+    int lastHook) {
+  /** Copies the collections. */
+  public FormHabit {
+    templates = List.copyOf(templates);
+    levels = Map.copyOf(levels);
+    energy = Map.copyOf(energy);
+  }
+
+  /**
+   * A named form.
+   *
+   * @param name what it is called
+   * @param line the form as a typed line
+   */
+  public record Template(String name, String line) {}
+}

@@ -1,0 +1,43 @@
+package westtide.style;
+
+import java.util.ArrayList;
+import java.util.List;
+import westtide.song.Cell;
+import westtide.song.Level;
+
+/**
+ * What a part does over a section, such as {@code "out/full"} (out for the first half) or {@code
+ * "hint:tease"} (its pattern "tease" as a hint).
+ *
+ * @param text the plan; shares of the section between slashes
+ */
+public record LevelPlan(String text) {
+  /** Checks the levels by reading them. */
+  public LevelPlan {
+    cells(text, 16);
+  }
+
+  /** The cells of the plan over a section of that many bars. */
+  public List<Cell> cells(int bars) {
+    return cells(text, bars);
+  }
+
+  private static List<Cell> cells(String text, int bars) {
+    String[] shares = text.split("/");
+    List<Cell> out = new ArrayList<>();
+    for (int i = 0; i < shares.length; i++) {
+      int from = bars * i / shares.length;
+      if (i > 0 && from == out.get(out.size() - 1).fromBar()) {
+        continue;
+      }
+      String[] words = shares[i].split(":");
+      out.add(new Cell(from, Level.parse(words[0]), words.length > 1 ? words[1] : "A"));
+    }
+    return out;
+  }
+
+  @Override
+  public String toString() {
+    return text;
+  }
+}

@@ -1,0 +1,61 @@
+package westtide.style;
+
+import java.util.List;
+import westtide.rhythm.Figure;
+import westtide.song.KickLink;
+import westtide.theory.VoicingRange;
+
+/** The parts a style usually has. */
+public sealed interface PartHabit {
+  /** What the part is called. */
+  String name();
+
+  /** Its General MIDI program, 0 to 127. */
+  int program();
+
+  /**
+   * The chord part.
+   *
+   * @param name what it is called
+   * @param program General MIDI program
+   * @param range where it stands
+   */
+  record Keys(String name, int program, VoicingRange range) implements PartHabit {}
+
+  /**
+   * The lead line.
+   *
+   * @param name what it is called
+   * @param program General MIDI program
+   * @param low lowest MIDI note
+   * @param high highest MIDI note
+   * @param bright whether leaps are welcome; otherwise the line leans on neighbours
+   */
+  record Lead(String name, int program, int low, int high, boolean bright) implements PartHabit {}
+
+  /**
+   * The 808 or sub.
+   *
+   * @param name what it is called
+   * @param program General MIDI program
+   * @param link the style's school
+   * @param figures rhythms of its own
+   * @param lowest lowest MIDI note
+   */
+  record Sub(String name, int program, KickLink link, List<Figure> figures, int lowest)
+      implements PartHabit {}
+
+  /**
+   * The bass.
+   *
+   * @param name what it is called
+   * @param program General MIDI program
+   * @param figures its rhythms
+   * @param lowest lowest MIDI note
+   * @param pickUp whether it steps into the next chord
+   * @param fifths whether it visits fifths
+   */
+  record Bass(
+      String name, int program, List<Figure> figures, int lowest, boolean pickUp, boolean fifths)
+      implements PartHabit {}
+}

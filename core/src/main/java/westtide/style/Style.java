@@ -1,0 +1,47 @@
+package westtide.style;
+
+import java.util.List;
+import westtide.rhythm.Feel;
+import westtide.theory.Key;
+
+/**
+ * A style and what it prefers.
+ *
+ * @param id what songs and the command line call it, such as {@code "boom-bap"}
+ * @param name what people call it
+ * @param summary one sentence
+ * @param tempo usual BPM
+ * @param feel where the backbeat puts the felt tempo
+ * @param swing usual swing in percent
+ * @param keys usual keys, the first to begin with
+ * @param chords its harmony
+ * @param groove its drums
+ * @param keysPart its chord part
+ * @param lead its lead line
+ * @param sub its 808
+ * @param bass its bass
+ * @param form its forms
+ * @param reasons every preference in words
+ */
+public record Style(
+    String id,
+    String name,
+    String summary,
+    Span tempo,
+    Feel feel,
+    Span swing,
+    List<Key> keys,
+    ChordHabit chords,
+    GrooveHabit groove,
+    PartHabit.Keys keysPart,
+    PartHabit.Lead lead,
+    PartHabit.Sub sub,
+    PartHabit.Bass bass,
+    FormHabit form,
+    List<Reason> reasons) {
+  /** Copies the lists. */
+  public Style {
+    keys = List.copyOf(keys);
+    reasons = List.copyOf(reasons);
+  }
+}

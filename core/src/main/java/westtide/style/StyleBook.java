@@ -1,0 +1,66 @@
+package westtide.style;
+
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * All styles a song can be drafted in.
+ *
+ * @param styles the styles in the order they are offered
+ */
+public record StyleBook(List<Style> styles) {
+  private static final List<String> SHIPPED = List.of("trap", "house", "boom-bap");
+
+  /** Copies the list. */
+  public StyleBook {
+    styles = List.copyOf(styles);
+  }
+
+  /** The styles that ship with the product. */
+  public static StyleBook shipped() {
+    ObjectMapper mapper = new ObjectMapper();
+    return new StyleBook(SHIPPED.stream().map(id -> read(mapper, id)).toList());
+  }
+
+  /** The style of that id or name, in any case; spaces and hyphens count alike. */
+  public Optional<Style> find(String name) {
+    String wanted = plain(name);
+    return styles.stream()
+        .filter(style -> plain(style.id()).equals(wanted) || plain(style.name()).equals(wanted))
+        .findFirst();
+  }
+
+  /**
+   * The style of that id or name.
+   *
+   * @throws IllegalArgumentException with the list of styles when there is none
+   */
+  public Style get(String name) {
+    return find(name)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "no style is called \""
+                        + name
+                        + "\"; the style book has "
+                        + styles.stream().map(Style::id).collect(Collectors.joining(", "))));
+  }
+
+  private static String plain(String name) {
+    return name.strip().toLowerCase(Locale.ROOT).replaceAll("[ _-]+", "-");
+  }
+
+  private static Style read(ObjectMapper mapper, String id) {
+    try (InputStream in = StyleBook.class.getResourceAsStream("/westtide/style/" + id + ".json")) {
+      return new StyleReader(mapper.readTree(in)).read();
+    } catch (IOException e) {
+      throw new UncheckedIOException("the style " + id + " could not be read", e);
+    }
+  }
+}

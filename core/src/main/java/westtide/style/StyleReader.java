@@ -1,0 +1,213 @@
+package westtide.style;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.StreamSupport;
+import westtide.rhythm.Feel;
+import westtide.rhythm.Figure;
+import westtide.song.DrumVoice;
+import westtide.song.KickLink;
+import westtide.song.SectionKind;
+import westtide.song.SectionWord;
+import westtide.theory.Key;
+import westtide.theory.VoicingRange;
+
+/** Builds a style from its JSON document. */
+final class StyleReader {
+  private final JsonNode json;
+
+  StyleReader(JsonNode json) {
+    this.json = json;
+  }
+
+  Style read() {
+    JsonNode keys = json.required("keys-part");
+    JsonNode lead = json.required("lead");
+    return new Style(
+        json.required("id").asText(),
+        json.required("name").asText(),
+        json.required("summary").asText(),
+        span(json.required("tempo")),
+        Feel.find(json.required("feel").required("value").asText()).orElseThrow(),
+        span(json.required("swing")),
+        texts(json.required("keys").required("values")).stream().map(Key::parse).toList(),
+        chords(json.required("chords")),
+        groove(json.required("drums")),
+        new PartHabit.Keys(text(keys, "name"), program(keys), range(keys)),
+        new PartHabit.Lead(
+            text(lead, "name"),
+            program(lead),
+            lead.required("low").asInt(),
+            lead.required("high").asInt(),
+            text(lead, "mood").equals("bright")),
+        sub(json.required("sub")),
+        bass(json.required("bass")),
+        form(json.required("forms")),
+        reasons());
+  }
+
+  private static Span span(JsonNode node) {
+    return new Span(
+        node.required("low").asDouble(),
+        node.required("high").asDouble(),
+        node.required("start").asDouble());
+  }
+
+  private static Span pair(JsonNode node) {
+    return new Span(node.get(0).asDouble(), node.get(1).asDouble(), node.get(0).asDouble());
+  }
+
+  private static List<String> texts(JsonNode array) {
+    return StreamSupport.stream(array.spliterator(), false).map(JsonNode::asText).toList();
+  }
+
+  private static String text(JsonNode node, String field) {
+    return node.required(field).asText();
+  }
+
+  private static int program(JsonNode node) {
+    return node.required("program").asInt();
+  }
+
+  private static VoicingRange range(JsonNode node) {
+    return new VoicingRange(
+        node.required("bassLow").asInt(),
+        node.required("low").asInt(),
+        node.required("high").asInt());
+  }
+
+  private static ChordHabit chords(JsonNode node) {
+    List<Optional<Figure>> figures =
+        texts(node.required("figures")).stream()
+            .map(
+                text ->
+                    text.equals("held") ? Optional.<Figure>empty() : Optional.of(new Figure(text)))
+            .toList();
+    return new ChordHabit(
+        texts(node.required("progressions")),
+        node.required("second").asBoolean(),
+        figures,
+        pair(node.required("sevenths")));
+  }
+
+  private static GrooveHabit groove(JsonNode node) {
+    Map<DrumVoice, List<String>> lanes = new LinkedHashMap<>();
+    node.required("lanes")
+        .properties()
+        .forEach(
+            lane ->
+                lanes.put(
+                    DrumVoice.valueOf(lane.getKey()), texts(lane.getValue().required("texts"))));
+    List<Map<DrumVoice, String>> fills = new ArrayList<>();
+    node.required("fills").forEach(fill -> fills.add(fill(fill)));
+    return new GrooveHabit(
+        node.required("bars").asInt(),
+        lanes,
+        texts(node.required("thin")).stream().map(DrumVoice::valueOf).toList(),
+        fills,
+        pair(node.required("hitsPerBar")));
+  }
+
+  private static Map<DrumVoice, String> fill(JsonNode node) {
+    Map<DrumVoice, String> out = new EnumMap<>(DrumVoice.class);
+    node.properties().forEach(f -> out.put(DrumVoice.valueOf(f.getKey()), f.getValue().asText()));
+    return out;
+  }
+
+  private static PartHabit.Sub sub(JsonNode node) {
+    return new PartHabit.Sub(
+        text(node, "name"),
+        program(node),
+        KickLink.valueOf(text(node, "link")),
+        figures(node),
+        node.required("lowest").asInt());
+  }
+
+  private static PartHabit.Bass bass(JsonNode node) {
+    return new PartHabit.Bass(
+        text(node, "name"),
+        program(node),
+        figures(node),
+        node.required("lowest").asInt(),
+        node.required("pickUp").asBoolean(),
+        node.required("fifths").asBoolean());
+  }
+
+  private static List<Figure> figures(JsonNode node) {
+    return texts(node.required("figures")).stream().map(Figure::new).toList();
+  }
+
+  private static FormHabit form(JsonNode node) {
+    List<FormHabit.Template> templates = new ArrayList<>();
+    node.required("templates")
+        .forEach(t -> templates.add(new FormHabit.Template(text(t, "name"), text(t, "line"))));
+    Map<SectionKind, Map<String, LevelPlan>> levels = new EnumMap<>(SectionKind.class);
+    node.required("levels")
+        .properties()
+        .forEach(k -> levels.put(kind(k.getKey()), plans(k.getValue())));
+    Map<SectionKind, Integer> energy = new EnumMap<>(SectionKind.class);
+    node.required("energy")
+        .properties()
+        .forEach(k -> energy.put(kind(k.getKey()), k.getValue().asInt()));
+    return new FormHabit(templates, levels, energy, node.required("lastHook").asInt());
+  }
+
+  private static SectionKind kind(String word) {
+    return SectionWord.find(word).orElseThrow().kind();
+  }
+
+  private static Map<String, LevelPlan> plans(JsonNode node) {
+    Map<String, LevelPlan> out = new LinkedHashMap<>();
+    node.properties().forEach(p -> out.put(p.getKey(), new LevelPlan(p.getValue().asText())));
+    return out;
+  }
+
+  private List<Reason> reasons() {
+    List<Reason> out = new ArrayList<>();
+    JsonNode tempo = json.required("tempo");
+    JsonNode swing = json.required("swing");
+    out.add(reason("Tempo", tempo.get("low") + " to " + tempo.get("high") + " BPM", tempo));
+    out.add(reason("Feel", text(json.required("feel"), "value"), json.required("feel")));
+    out.add(reason("Swing", swing.get("low") + " to " + swing.get("high") + " %", swing));
+    List<String> keys = texts(json.required("keys").required("values"));
+    out.add(reason("Keys", String.join(", ", keys.subList(0, 3)), json.required("keys")));
+    JsonNode chords = json.required("chords");
+    out.add(reason("Chords", texts(chords.required("progressions")).get(0), chords));
+    out.add(
+        reason(
+            "Drums",
+            json.required("drums").required("bars").asText() + "-bar groove",
+            json.required("drums")));
+    json.required("drums")
+        .required("lanes")
+        .properties()
+        .forEach(
+            l ->
+                out.add(
+                    reason(
+                        DrumVoice.valueOf(l.getKey()).toString(),
+                        texts(l.getValue().required("texts")).get(0),
+                        l.getValue())));
+    out.add(
+        reason(
+            "808",
+            KickLink.valueOf(text(json.required("sub"), "link")).toString(),
+            json.required("sub")));
+    out.add(reason("Bass", text(json.required("bass"), "name"), json.required("bass")));
+    out.add(
+        reason("Chord part", text(json.required("keys-part"), "name"), json.required("keys-part")));
+    out.add(reason("Lead", text(json.required("lead"), "name"), json.required("lead")));
+    JsonNode forms = json.required("forms");
+    out.add(reason("Form", text(forms.required("templates").get(0), "line"), forms));
+    return out;
+  }
+
+  private static Reason reason(String topic, String habit, JsonNode node) {
+    return new Reason(topic, habit, text(node, "why"));
+  }
+}

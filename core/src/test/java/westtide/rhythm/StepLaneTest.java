@@ -1,0 +1,58 @@
+package westtide.rhythm;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class StepLaneTest {
+  @ParameterizedTest
+  @ValueSource(strings = {"x.o.X3..", "....", "x8", "X.oxo", "x.x.x.x3.x.x.x.x4."})
+  void textReadsBack(String text) {
+    assertThat(StepLane.parse(text)).hasToString(text);
+  }
+
+  @Test
+  void barLinesAndSpacesAreForTheEye() {
+    StepLane lane = StepLane.parse("x... x... | x... x3...");
+    assertThat(lane.length()).isEqualTo(16);
+    assertThat(lane.at(12)).contains(Hit.of(12, Velocity.HIT).withStrokes(3));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"", " | ", "x.y", "3x", ".3", "x9", "x33"})
+  void otherTextIsRefused(String text) {
+    assertThatThrownBy(() -> StepLane.parse(text)).isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void aRollSharesItsStepAndRises() {
+    Hit roll = Hit.of(0, 100).withStrokes(3);
+    assertThat(new int[] {roll.offset(0), roll.offset(1), roll.offset(2)})
+        .containsExactly(0, 80, 160);
+    assertThat(roll.velocity(0)).isLessThan(roll.velocity(1));
+    assertThat(roll.velocity(2)).isEqualTo(100);
+  }
+
+  @Test
+  void placingAndTakingAwayAreOpposites() {
+    StepLane lane = StepLane.parse("x...x...");
+    assertThat(lane.with(Hit.of(3, 40)).without(3)).isEqualTo(lane);
+    assertThat(lane.with(Hit.of(4, 40)).at(4)).map(Hit::velocity).contains(40);
+    assertThatThrownBy(() -> lane.with(Hit.of(8, 40))).hasMessageContaining("no step 9");
+  }
+
+  @Test
+  void aLaneOfItsOwnLengthRunsAgainstTheBar() {
+    assertThat(StepLane.parse("x....").over(16)).hasToString("x....x....x....x");
+    assertThat(StepLane.parse("x.......o.......").over(8)).hasToString("x.......");
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {0, 128, -3})
+  void velocitiesOutsideMidiAreRefused(int velocity) {
+    assertThatThrownBy(() -> Hit.of(0, velocity)).hasMessageContaining("1 to 127");
+  }
+}

@@ -1,0 +1,45 @@
+package westtide.rhythm;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class SwingTest {
+  /** Arithmetic: the second sixteenth of a pair of 480 ticks. */
+  @ParameterizedTest
+  @CsvSource({"50, 240", "60, 288", "66.67, 320", "54, 259", "75, 360"})
+  void theSecondSixteenthStandsAtItsShareOfThePair(String percent, long tick) {
+    assertThat(Swing.parse(percent).at(240)).isEqualTo(tick);
+    assertThat(Swing.parse(percent).at(3840 + 240)).isEqualTo(3840 + tick);
+  }
+
+  @Test
+  void orderAndEvenStepsAreKept() {
+    for (int percent = 50; percent <= 75; percent++) {
+      Swing swing = Swing.of(percent);
+      for (long tick = 1; tick <= 3840; tick++) {
+        assertThat(swing.at(tick)).isGreaterThanOrEqualTo(swing.at(tick - 1));
+        if (tick % 480 == 0) {
+          assertThat(swing.at(tick)).isEqualTo(tick);
+        }
+      }
+    }
+  }
+
+  @Test
+  void straightMovesNothing() {
+    for (long tick = -480; tick <= 960; tick++) {
+      assertThat(Swing.STRAIGHT.at(tick)).isEqualTo(tick);
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"49.99", "75.01", "swing", "-60"})
+  void otherSharesAreRefused(String text) {
+    assertThatThrownBy(() -> Swing.parse(text)).hasMessageContaining("50 to 75");
+  }
+}
