@@ -1,9 +1,7 @@
 package westtide.follow;
 
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.TreeMap;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
@@ -11,9 +9,7 @@ import westtide.rhythm.Velocity;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.PlacedChord;
-import westtide.theory.Chord;
 import westtide.theory.Voicing;
-import westtide.theory.VoicingPlan;
 
 /**
  * Plays whole chords, held or struck in a figure. A chord that no strike of the figure falls on is
@@ -30,7 +26,8 @@ final class ChordFollower {
 
   List<Note> resolve(Harmony harmony) {
     List<PlacedChord> chords = harmony.chords();
-    List<Voicing> voicings = voicings(chords);
+    List<Voicing> voicings =
+        ChordVoicings.of(rule, chords.stream().map(PlacedChord::chord).toList());
     List<Note> out = new ArrayList<>();
     for (int i = 0; i < chords.size(); i++) {
       for (Strike strike : strikes(chords.get(i))) {
@@ -40,17 +37,6 @@ final class ChordFollower {
       }
     }
     return out;
-  }
-
-  /** Led once through the first appearance of each run of chords, so that repeats stand alike. */
-  private List<Voicing> voicings(List<PlacedChord> chords) {
-    Map<Chord, Voicing> known = new LinkedHashMap<>();
-    List<Chord> distinct = chords.stream().map(PlacedChord::chord).distinct().toList();
-    List<Voicing> led = VoicingPlan.in(rule.range()).voice(distinct);
-    for (int i = 0; i < distinct.size(); i++) {
-      known.put(distinct.get(i), led.get(i));
-    }
-    return chords.stream().map(chord -> known.get(chord.chord())).toList();
   }
 
   private List<Strike> strikes(PlacedChord chord) {

@@ -1,0 +1,36 @@
+package westtide.desktop;
+
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import javafx.scene.input.KeyCombination;
+
+/**
+ * Something a person can do, from a button, a key or the list of commands.
+ *
+ * @param id the same in every session, also the id of its row in the list
+ * @param title what it does, in a few words
+ * @param keys its shortcut, if it has one
+ * @param possible whether it can be done now
+ * @param run does it
+ */
+public record Command(
+    String id,
+    String title,
+    Optional<KeyCombination> keys,
+    BooleanSupplier possible,
+    Runnable run) {
+  /** A command that can always be done and has no shortcut. */
+  public static Command of(String id, String title, Runnable run) {
+    return new Command(id, title, Optional.empty(), () -> true, run);
+  }
+
+  /** The same command with a shortcut such as {@code "Shortcut+S"}. */
+  public Command withKeys(String combination) {
+    return new Command(id, title, Optional.of(KeyCombination.valueOf(combination)), possible, run);
+  }
+
+  /** The same command, possible only under a condition. */
+  public Command when(BooleanSupplier condition) {
+    return new Command(id, title, keys, condition, run);
+  }
+}

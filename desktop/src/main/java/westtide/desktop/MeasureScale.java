@@ -1,0 +1,33 @@
+package westtide.desktop;
+
+import javafx.scene.shape.Polygon;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.review.Measure;
+
+/** A measure on its scale: the usual stretch as a band, the figure as a mark. */
+final class MeasureScale extends Drawing {
+  private static final double EDGE = 5;
+
+  private final Measure measure;
+
+  MeasureScale(Measure measure) {
+    super(measure.name() + " " + measure.shown(), false);
+    this.measure = measure;
+    setPrefHeight(13);
+    setMinHeight(13);
+  }
+
+  @Override
+  protected void draw() {
+    Axis axis = new Axis(0, 1, EDGE, getWidth() - EDGE);
+    double y = 6;
+    line(EDGE, y, getWidth() - EDGE, y, "measure-scale");
+    double low = axis.at(measure.share(measure.expected().low()));
+    double high = axis.at(measure.share(measure.expected().high()));
+    line(low, y, high, y, "measure-usual");
+    double x = axis.at(measure.share(measure.value()));
+    Polygon mark = new Polygon(x, y - 5, x + 4.5, y, x, y + 5, x - 4.5, y);
+    add(mark, "measure-mark", measure.usual() ? "usual" : "unusual");
+  }
+}

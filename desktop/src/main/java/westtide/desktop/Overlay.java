@@ -1,0 +1,68 @@
+package westtide.desktop;
+
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+
+/**
+ * A panel in front of the window, over a veil: one at a time, Escape leaves it, and the focus goes
+ * back to where it was.
+ */
+final class Overlay extends StackPane {
+  private Node focusedBefore;
+  private boolean leavable;
+
+  Overlay() {
+    getStyleClass().add("veil");
+    setId("overlay");
+    setVisible(false);
+    addEventHandler(
+        KeyEvent.KEY_PRESSED,
+        event -> {
+          if (event.getCode() == KeyCode.ESCAPE && leavable) {
+            close();
+            event.consume();
+          }
+        });
+  }
+
+  /** Shows a panel in the middle that Escape leaves. */
+  void open(Region panel) {
+    show(panel, true);
+    panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    StackPane.setAlignment(panel, Pos.CENTER);
+  }
+
+  /** Shows a panel over the whole window that stays until it is closed. */
+  void openWhole(Region panel) {
+    show(panel, false);
+    panel.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
+  }
+
+  void close() {
+    if (!isVisible()) {
+      return;
+    }
+    setVisible(false);
+    getChildren().clear();
+    if (focusedBefore != null) {
+      focusedBefore.requestFocus();
+    }
+  }
+
+  boolean isOpen() {
+    return isVisible();
+  }
+
+  private void show(Region panel, boolean escapable) {
+    if (!isVisible() && getScene() != null) {
+      focusedBefore = getScene().getFocusOwner();
+    }
+    leavable = escapable;
+    getChildren().setAll(panel);
+    setVisible(true);
+  }
+}

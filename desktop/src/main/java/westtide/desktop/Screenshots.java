@@ -1,0 +1,94 @@
+package westtide.desktop;
+
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import javafx.animation.AnimationTimer;
+import javafx.scene.Scene;
+import javafx.scene.image.WritableImage;
+import javax.imageio.ImageIO;
+import westtide.review.Stage;
+import westtide.song.Song;
+
+/** Writes a picture of every main view from the demo songs. */
+final class Screenshots {
+  private static final int SETTLING_FRAMES = 8;
+
+  private record View(String name, Runnable show) {}
+
+  private final Shell shell;
+  private final Scene scene;
+  private final Path folder;
+  private final Deque<View> views = new ArrayDeque<>();
+
+  Screenshots(Shell shell, Scene scene, Path folder) {
+    this.shell = shell;
+    this.scene = scene;
+    this.folder = folder;
+    List<Song> demos = DemoSongs.all();
+    views.add(new View("start", shell::showStart));
+    for (Stage stage : Stage.values()) {
+      String name = stage.toString().toLowerCase().replace(' ', '-');
+      views.add(new View(name, () -> show(demos.get(0), stage)));
+    }
+    views.add(new View("find-an-action", shell::find));
+    views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
+    views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
+    views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));
+  }
+
+  /** Takes them one after another, each once the window has settled, and then runs the end. */
+  void take(Runnable end) {
+    new AnimationTimer() {
+      private int frames;
+      private View shown;
+
+      @Override
+      public void handle(long now) {
+        if (shown == null) {
+          if (views.isEmpty()) {
+            stop();
+            end.run();
+            return;
+          }
+          shown = views.poll();
+          shown.show().run();
+          frames = 0;
+        } else if (++frames >= SETTLING_FRAMES) {
+          write(shown.name());
+          shown = null;
+        }
+      }
+    }.start();
+  }
+
+  private void show(Song song, Stage stage) {
+    if (!shell.open().isOpen() || shell.open().song() != song) {
+      shell.begin(song);
+    }
+    shell.go(stage);
+  }
+
+  private void write(String name) {
+    WritableImage image = scene.snapshot(null);
+    int width = (int) image.getWidth();
+    int height = (int) image.getHeight();
+    BufferedImage out = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        out.setRGB(x, y, image.getPixelReader().getArgb(x, y));
+      }
+    }
+    try {
+      Files.createDirectories(folder);
+      ImageIO.write(out, "png", folder.resolve(name + ".png").toFile());
+    } catch (IOException e) {
+      throw new UncheckedIOException("the picture " + name + " could not be written", e);
+    }
+  }
+}

@@ -1,0 +1,213 @@
+package westtide.desktop;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import westtide.compose.SongDraft;
+import westtide.desktop.brief.BriefRoom;
+import westtide.desktop.chords.ChordsRoom;
+import westtide.desktop.deliver.DeliverRoom;
+import westtide.desktop.drums.DrumsRoom;
+import westtide.desktop.form.FormRoom;
+import westtide.desktop.lines.LinesRoom;
+import westtide.desktop.lowend.LowEndRoom;
+import westtide.file.Recovery;
+import westtide.review.Stage;
+import westtide.song.Song;
+import westtide.style.Style;
+import westtide.style.StyleBook;
+
+/**
+ * The frame of the window: bridge, course, the present sheet, soundings and tide chart, and the
+ * keys of the house.
+ */
+public final class Shell {
+  private static final Logger LOG = LoggerFactory.getLogger(Shell.class);
+
+  private final OpenSong open = new OpenSong(StyleBook.shipped());
+  private final Surroundings around;
+  private final Messages messages = new Messages();
+  private final Overlay overlay = new Overlay();
+  private final Background background = new Background(messages);
+  private final Recovery recovery;
+  private final SongFiles files;
+  private final Autosave autosave;
+  private final List<Room> rooms;
+  private final List<Command> commands;
+  private final Bridge bridge;
+  private final Course course;
+  private final SoundingsPane soundings;
+  private final TideChart tide;
+  private final BorderPane frame = new BorderPane();
+  private final StackPane root = new StackPane();
+  private Stage front = Stage.BRIEF;
+
+  /** A window frame in its surroundings; nothing is open yet. */
+  public Shell(Surroundings around) {
+    this.around = around;
+    this.recovery = Recovery.in(around.data().resolve("unsaved"));
+    RecentFiles recent = new RecentFiles(around.data().resolve("recent-files.txt"));
+    this.files =
+        new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
+    this.autosave = new Autosave(open, recovery, background);
+    Desk desk = new Desk(open, files, messages);
+    BriefRoom brief = new BriefRoom(desk, around.millis());
+    LinesRoom lines = new LinesRoom(desk);
+    DeliverRoom deliver = new DeliverRoom(desk);
+    this.rooms =
+        List.of(
+            brief,
+            new ChordsRoom(desk),
+            new DrumsRoom(desk),
+            new LowEndRoom(desk),
+            lines,
+            new FormRoom(desk),
+            deliver);
+    this.bridge = new Bridge(open, this::find, files::save);
+    this.course = new Course(rooms, this::go);
+    this.soundings = new SoundingsPane(open::apply);
+    this.tide = new TideChart(open::select, () -> go(Stage.FORM));
+    this.commands = new ShellCommands(this, open, files).list(brief, lines, deliver);
+    open.watch(this::show);
+    frame.setTop(bridge);
+    frame.setLeft(course);
+    frame.setRight(soundings);
+    frame.setBottom(tide);
+    root.getStyleClass().add("desk");
+    root.getChildren().addAll(frame, overlay, messages);
+  }
+
+  /** The scene, dressed and listening to the keys. */
+  public Scene scene(double width, double height) {
+    Scene scene = new Scene(root, width, height);
+    Look.dress(scene);
+    scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
+    autosave.start();
+    return scene;
+  }
+
+  /** The open song. */
+  public OpenSong open() {
+    return open;
+  }
+
+  /** Opens a file the application was started with. */
+  public void openFile(Path file) {
+    showStart();
+    files.openFile(file);
+  }
+
+  /** Opens a song that has no file, at the first stage. */
+  public void begin(Song song) {
+    files.settled(
+        () -> {
+          open.begin(song);
+          overlay.close();
+          go(Stage.BRIEF);
+        });
+  }
+
+  /** Shows the start sheet over everything. */
+  public void showStart() {
+    StartSheet.Ways ways =
+        new StartSheet.Ways(
+            this::begin,
+            this::begin,
+            files::openFile,
+            files::chooseAndOpen,
+            left -> {
+              overlay.close();
+              files.recover(left);
+              go(Stage.BRIEF);
+            });
+    overlay.openWhole(
+        new StartSheet(open.book().styles(), DemoSongs.all(), files.recent(), left(), ways));
+  }
+
+  /** Brings a stage's sheet to the front. */
+  public void go(Stage stage) {
+    front = stage;
+    open.view().ifPresent(this::show);
+  }
+
+  /** Opens the list of commands. */
+  void find() {
+    if (open.isOpen()) {
+      new CommandList(commands, overlay).open();
+    }
+  }
+
+  /** Runs the end once unsaved changes are settled. */
+  void end(Runnable then) {
+    files.settled(then);
+  }
+
+  /**
+   * Forgets kept work and finishes what is being written; the last thing before the process ends.
+   */
+  void close() {
+    autosave.end();
+    background.finish();
+  }
+
+  private void begin(Style style) {
+    begin(
+        SongDraft.in(style)
+            .withSeed(around.millis().getAsLong() % 1000)
+            .withTitle("Untitled")
+            .song());
+  }
+
+  private List<Recovery.Left> left() {
+    try {
+      return recovery.left(around.running());
+    } catch (IOException e) {
+      LOG.warn("Unsaved work could not be looked for", e);
+      return new ArrayList<>();
+    }
+  }
+
+  private void show(SongView view) {
+    Room room = rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
+    if (frame.getCenter() != room.node()) {
+      frame.setCenter(room.node());
+    }
+    room.show(view);
+    bridge.show(view);
+    course.show(view, rooms, front);
+    soundings.show(view, front);
+    tide.show(view, open.section());
+  }
+
+  private void shortcut(KeyEvent event) {
+    if (overlay.isOpen() || !open.isOpen()) {
+      return;
+    }
+    Node owner = root.getScene().getFocusOwner();
+    boolean typing = owner instanceof TextInputControl;
+    if (event.getCode() == KeyCode.SLASH && !typing && !event.isShortcutDown()) {
+      find();
+      event.consume();
+      return;
+    }
+    for (Command command : commands) {
+      boolean plain = !event.isShortcutDown() && !event.isAltDown();
+      boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
+      if (mine && !(plain && typing) && command.possible().getAsBoolean()) {
+        command.run().run();
+        event.consume();
+        return;
+      }
+    }
+  }
+}

@@ -1,0 +1,141 @@
+package westtide.desktop;
+
+import java.util.ArrayList;
+import java.util.List;
+import westtide.desktop.brief.BriefRoom;
+import westtide.desktop.deliver.DeliverRoom;
+import westtide.desktop.lines.LinesRoom;
+import westtide.review.Finding;
+import westtide.review.Stage;
+import westtide.review.Weight;
+import westtide.song.BriefEdits;
+import westtide.song.KickLink;
+import westtide.song.LowEndEdits;
+import westtide.song.Notation;
+import westtide.song.Role;
+
+/** Everything that can be done from the list of commands and by the keys of the house. */
+final class ShellCommands {
+  private final Shell shell;
+  private final OpenSong open;
+  private final SongFiles files;
+
+  ShellCommands(Shell shell, OpenSong open, SongFiles files) {
+    this.shell = shell;
+    this.open = open;
+    this.files = files;
+  }
+
+  List<Command> list(BriefRoom brief, LinesRoom lines, DeliverRoom deliver) {
+    List<Command> out = new ArrayList<>();
+    addFiles(out);
+    addHistory(out);
+    for (Stage stage : Stage.values()) {
+      out.add(
+          Command.of(
+                  "go-" + stage.name().toLowerCase().replace('_', '-'),
+                  "Go to " + stage,
+                  () -> shell.go(stage))
+              .withKeys("Alt+" + (stage.ordinal() + 1)));
+    }
+    out.add(Command.of("tap", "Tap the tempo", brief::tap).withKeys("T"));
+    out.add(tempo("faster", "One BPM faster", 1000).withKeys("Alt+UP"));
+    out.add(tempo("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"));
+    out.add(Command.of("take-all", "Draft a new take of everything", brief::newTake));
+    out.add(Command.of("take-line", "Draft a new take of the lead", lines::newTake));
+    out.add(notation("write-names", "Write chords as names", Notation.NAMES));
+    out.add(notation("write-numerals", "Write chords as numerals", Notation.NUMERALS));
+    out.add(link("lock-sub", "Lock the 808 to the kick", KickLink.LOCKED));
+    out.add(link("free-sub", "Let the 808 go independent of the kick", KickLink.INDEPENDENT));
+    out.add(section("next-section", "Select the next section", 1).withKeys("Alt+RIGHT"));
+    out.add(section("last-section", "Select the section before", -1).withKeys("Alt+LEFT"));
+    out.add(
+        Command.of("fix-first", "Fix the first warning of the song", this::fixFirst)
+            .when(() -> firstFixable() != null));
+    out.add(
+        Command.of("export-midi", "Write the MIDI file", deliver::writeWhole)
+            .withKeys("Shortcut+E"));
+    out.add(Command.of("export-parts", "Write one MIDI file a part", deliver::writeParts));
+    return out;
+  }
+
+  private void addFiles(List<Command> out) {
+    out.add(
+        Command.of("new", "New song, demo songs and recent files", this::start)
+            .withKeys("Shortcut+N"));
+    out.add(Command.of("open", "Open a song file", files::chooseAndOpen).withKeys("Shortcut+O"));
+    out.add(Command.of("save", "Save the song", files::save).withKeys("Shortcut+S"));
+    out.add(
+        Command.of("save-as", "Save the song as another file", files::saveAs)
+            .withKeys("Shortcut+Shift+S"));
+    List<westtide.song.Song> demos = DemoSongs.all();
+    for (int i = 0; i < demos.size(); i++) {
+      westtide.song.Song song = demos.get(i);
+      out.add(
+          Command.of(
+              "demo-song-" + i, "Open the demo song " + song.title(), () -> shell.begin(song)));
+    }
+  }
+
+  private void start() {
+    files.settled(shell::showStart);
+  }
+
+  private void addHistory(List<Command> out) {
+    out.add(
+        Command.of("undo", "Undo", open::undo)
+            .withKeys("Shortcut+Z")
+            .when(() -> open.undoable().isPresent()));
+    out.add(
+        Command.of("redo", "Redo", open::redo)
+            .withKeys("Shortcut+Shift+Z")
+            .when(() -> open.redoable().isPresent()));
+  }
+
+  private Command tempo(String id, String title, int milli) {
+    return Command.of(
+        id, title, () -> open.apply(BriefEdits.tempo(open.song().brief().tempo().plus(milli))));
+  }
+
+  private Command notation(String id, String title, Notation notation) {
+    return Command.of(
+        id,
+        title,
+        () ->
+            open.apply(
+                westtide.song.ChordEdits.notation(
+                    open.song().progressions().get(0).name(), notation)));
+  }
+
+  private Command link(String id, String title, KickLink link) {
+    return Command.of(
+            id,
+            title,
+            () -> open.apply(LowEndEdits.link(open.song().part(Role.SUB).orElseThrow().id(), link)))
+        .when(() -> open.song().part(Role.SUB).isPresent());
+  }
+
+  private Command section(String id, String title, int by) {
+    return Command.of(
+        id,
+        title,
+        () -> {
+          int last = open.song().form().sections().size() - 1;
+          open.select(Math.max(0, Math.min(last, open.section() + by)));
+        });
+  }
+
+  private Finding firstFixable() {
+    return open.view()
+        .flatMap(
+            view ->
+                view.soundings().findings(Weight.WARNING).stream()
+                    .filter(finding -> finding.fix().isPresent())
+                    .findFirst())
+        .orElse(null);
+  }
+
+  private void fixFirst() {
+    firstFixable().fix().ifPresent(fix -> open.apply(fix.edit()));
+  }
+}

@@ -1,0 +1,196 @@
+package westtide.desktop;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import westtide.file.FileNames;
+import westtide.file.MidiFile;
+import westtide.file.Recovery;
+import westtide.file.SongFile;
+import westtide.score.Score;
+import westtide.song.Song;
+
+/** Opening, saving and exporting the open song, and asking once about unsaved changes. */
+public final class SongFiles {
+  private final OpenSong open;
+  private final Overlay overlay;
+  private final Messages messages;
+  private final Background background;
+  private final RecentFiles recent;
+  private final Recovery recovery;
+  private final Path home;
+
+  SongFiles(
+      OpenSong open,
+      Overlay overlay,
+      Messages messages,
+      Background background,
+      RecentFiles recent,
+      Recovery recovery,
+      Path home) {
+    this.open = open;
+    this.overlay = overlay;
+    this.messages = messages;
+    this.background = background;
+    this.recent = recent;
+    this.recovery = recovery;
+    this.home = home;
+  }
+
+  /** The files used last. */
+  List<Path> recent() {
+    return recent.files();
+  }
+
+  /** Where new files go unless a song already has a place. */
+  public Path folder() {
+    return open.file().map(file -> file.toAbsolutePath().getParent()).orElse(home);
+  }
+
+  /** Opens a song that has no file. */
+  void begin(Song song) {
+    settled(() -> open.begin(song));
+  }
+
+  /** Opens what a crash left. */
+  void recover(Recovery.Left left) {
+    open.recover(left.song(), left.file());
+    background.quietly(
+        () -> {
+          recovery.keep(left.song(), left.file());
+          Files.deleteIfExists(left.at());
+          return null;
+        });
+    messages.done("Recovered " + left.song().title() + "; save it to keep it.");
+  }
+
+  /** Lets a person choose a song file and opens it. */
+  void chooseAndOpen() {
+    settled(
+        () ->
+            new FilePanel(
+                    overlay,
+                    "Open a song",
+                    "open",
+                    folder(),
+                    path -> path.toString().endsWith(SongFile.ENDING),
+                    this::load)
+                .open());
+  }
+
+  /** Opens a song file after asking about unsaved changes. */
+  void openFile(Path file) {
+    settled(() -> load(file));
+  }
+
+  private void load(Path file) {
+    background.run(
+        () -> SongFile.read(file),
+        song -> {
+          open.open(song, file);
+          recent.add(file);
+          overlay.close();
+        });
+  }
+
+  /** Writes the song to its file, or asks where when it has none. */
+  void save() {
+    save(() -> {});
+  }
+
+  private void save(Runnable then) {
+    if (open.file().isPresent()) {
+      write(open.file().get(), then);
+    } else {
+      saveAs(then);
+    }
+  }
+
+  /** Asks where to write the song. */
+  void saveAs() {
+    saveAs(() -> {});
+  }
+
+  private void saveAs(Runnable then) {
+    Path suggested =
+        open.file()
+            .orElseGet(() -> folder().resolve(FileNames.stem(open.song()) + SongFile.ENDING));
+    new FilePanel(
+            overlay,
+            "Save the song as",
+            "save",
+            suggested,
+            path -> path.toString().endsWith(SongFile.ENDING),
+            path -> write(withEnding(path), then))
+        .open();
+  }
+
+  private static Path withEnding(Path path) {
+    String name = path.getFileName().toString();
+    return name.endsWith(SongFile.ENDING) ? path : path.resolveSibling(name + SongFile.ENDING);
+  }
+
+  private void write(Path file, Runnable then) {
+    Song song = open.song();
+    background.run(
+        () -> {
+          SongFile.write(song, file);
+          recovery.forget();
+          return file;
+        },
+        written -> {
+          open.saved(song, written);
+          recent.add(written);
+          messages.done("Saved " + written.getFileName());
+          then.run();
+        });
+  }
+
+  /** Writes the whole song as a MIDI file into a folder. */
+  public void exportMidi(Path folder) {
+    export(
+        folder,
+        score -> {
+          Path file = folder.resolve(FileNames.midi(score.song()));
+          MidiFile.write(score, file);
+          return "Wrote " + file;
+        });
+  }
+
+  /** Writes one MIDI file for each part that plays into a folder. */
+  public void exportParts(Path folder) {
+    export(
+        folder,
+        score -> "Wrote " + MidiFile.writeParts(score, folder).size() + " files to " + folder);
+  }
+
+  private interface Export {
+    String write(Score score) throws java.io.IOException;
+  }
+
+  private void export(Path folder, Export export) {
+    Score score = open.view().orElseThrow().score();
+    background.run(
+        () -> {
+          Files.createDirectories(folder);
+          return export.write(score);
+        },
+        messages::done);
+  }
+
+  /** Runs what replaces the open song, once its unsaved changes are settled. */
+  void settled(Runnable then) {
+    if (!open.unsavedWork()) {
+      then.run();
+      return;
+    }
+    Question.ask(
+        overlay,
+        "Keep the changes?",
+        "\"" + open.song().title() + "\" has changes that are in no file.",
+        List.of(
+            new Question.Answer("question-stay", "go on working", () -> {}),
+            new Question.Answer("question-discard", "let them go", then),
+            new Question.Answer("question-save", "save", () -> save(then))));
+  }
+}

@@ -1,0 +1,147 @@
+package westtide.desktop;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Controls;
+import westtide.file.Recovery;
+import westtide.song.Song;
+import westtide.style.Style;
+
+/**
+ * The first sheet: choose a style and begin, open the demo, open a file, or take up what a crash
+ * left.
+ */
+final class StartSheet extends VBox {
+  /**
+   * What can be begun with.
+   *
+   * @param style begins a song in a style
+   * @param demo opens a demo song
+   * @param file opens a recent file
+   * @param choose lets a file be chosen
+   * @param recover takes up what a crash left
+   */
+  record Ways(
+      Consumer<Style> style,
+      Consumer<Song> demo,
+      Consumer<Path> file,
+      Runnable choose,
+      Consumer<Recovery.Left> recover) {}
+
+  private final Ways ways;
+
+  StartSheet(
+      List<Style> styles,
+      List<Song> demos,
+      List<Path> recent,
+      List<Recovery.Left> left,
+      Ways ways) {
+    this.ways = ways;
+    setId("start-sheet");
+    getStyleClass().add("start");
+    setAlignment(Pos.TOP_CENTER);
+    setPadding(new Insets(46, 60, 30, 60));
+    setSpacing(16);
+    getChildren()
+        .addAll(
+            Controls.label("West Tide", "grand-title"),
+            Controls.label(
+                "Program a beat: choose a style, and a first draft is ready to change."));
+    if (!left.isEmpty()) {
+      getChildren().add(leftOver(left));
+    }
+    getChildren().add(styles(styles));
+    HBox below = Controls.row(60, demos(demos), files(recent));
+    below.setAlignment(Pos.TOP_CENTER);
+    below.setPadding(new Insets(14, 0, 0, 0));
+    getChildren().add(below);
+  }
+
+  private HBox styles(List<Style> styles) {
+    HBox row = Controls.row(16);
+    row.setAlignment(Pos.CENTER);
+    for (Style style : styles) {
+      VBox words =
+          Controls.column(
+              4,
+              Controls.label(style.name(), "title"),
+              Controls.label(
+                  Math.round(style.tempo().low())
+                      + " to "
+                      + Math.round(style.tempo().high())
+                      + " BPM, "
+                      + style.feel(),
+                  "strong"),
+              Controls.wrapped(style.summary()));
+      words.setPrefWidth(270);
+      Button card = new Button();
+      card.setGraphic(words);
+      card.setId("begin-" + style.id());
+      card.setAccessibleText("Begin in the style " + style.name());
+      card.getStyleClass().setAll("button", "start-card");
+      card.setPrefHeight(128);
+      card.setOnAction(event -> ways.style().accept(style));
+      row.getChildren().add(card);
+    }
+    return row;
+  }
+
+  private VBox demos(List<Song> demos) {
+    VBox column =
+        Controls.column(
+            3,
+            Controls.title("Look at a demo song"),
+            Controls.label("Music for a radio serial on a tidal island", "small"));
+    for (int i = 0; i < demos.size(); i++) {
+      Song song = demos.get(i);
+      String words = song.title() + " · " + song.brief().tempo() + " · " + song.brief().key();
+      column.getChildren().add(Controls.action("demo-" + i, words, () -> ways.demo().accept(song)));
+    }
+    column.setPrefWidth(400);
+    return column;
+  }
+
+  private VBox files(List<Path> recent) {
+    VBox column =
+        Controls.column(
+            3,
+            Controls.title("Go on with a file"),
+            Controls.action("open-file", "choose a song file …", ways.choose()));
+    for (int i = 0; i < recent.size(); i++) {
+      Path file = recent.get(i);
+      column
+          .getChildren()
+          .add(
+              Controls.explained(
+                  Controls.action(
+                      "recent-" + i, file.getFileName().toString(), () -> ways.file().accept(file)),
+                  file.toString()));
+    }
+    column.setPrefWidth(400);
+    return column;
+  }
+
+  private VBox leftOver(List<Recovery.Left> left) {
+    VBox card =
+        Controls.column(4, Controls.label("The last session ended without saving", "strong"));
+    card.getStyleClass().addAll("finding", "warning");
+    card.setMaxWidth(860);
+    for (int i = 0; i < left.size(); i++) {
+      Recovery.Left work = left.get(i);
+      String of = work.file().map(f -> " (" + f.getFileName() + ")").orElse("");
+      card.getChildren()
+          .add(
+              Controls.action(
+                  "recover-" + i,
+                  "recover " + work.song().title() + of,
+                  () -> ways.recover().accept(work)));
+    }
+    return card;
+  }
+}

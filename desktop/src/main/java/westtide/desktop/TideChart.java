@@ -1,0 +1,169 @@
+package westtide.desktop;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntConsumer;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Polyline;
+import javafx.scene.text.Text;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.review.Energy;
+import westtide.song.Form;
+import westtide.song.SectionKind;
+import westtide.style.FormHabit;
+
+/**
+ * The whole song at the lower edge: sections to scale on a bar ruler, energy bar by bar as a water
+ * line, the style's usual energy as a thin dashed one. A click or the arrow keys select a section,
+ * a double click opens it in the form.
+ */
+final class TideChart extends Drawing {
+  private static final double EDGE = 22;
+  private static final double TOP = 40;
+  private static final double FOOT = 26;
+
+  private final IntConsumer select;
+  private final Runnable openForm;
+  private Optional<SongView> view = Optional.empty();
+  private int selected;
+
+  TideChart(IntConsumer select, Runnable openForm) {
+    super("Tide chart: the sections of the song and their energy", true);
+    this.select = select;
+    this.openForm = openForm;
+    setId("tide-chart");
+    getStyleClass().add("tide");
+    setPrefHeight(138);
+    setMinHeight(104);
+    setOnMousePressed(
+        event -> {
+          requestFocus();
+          sectionAt(event.getX()).ifPresent(select::accept);
+          if (event.getClickCount() == 2) {
+            openForm.run();
+          }
+        });
+    setOnKeyPressed(this::key);
+  }
+
+  void show(SongView shown, int section) {
+    view = Optional.of(shown);
+    selected = section;
+    redraw();
+  }
+
+  private Optional<Integer> sectionAt(double x) {
+    return view.map(v -> v.song().form().sectionAt((int) Math.max(0, bars(v).value(x))));
+  }
+
+  private void key(KeyEvent event) {
+    int step = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
+    if (view.isEmpty() || (step == 0 && event.getCode() != KeyCode.ENTER)) {
+      return;
+    }
+    event.consume();
+    if (step == 0) {
+      openForm.run();
+      return;
+    }
+    int last = view.get().song().form().sections().size() - 1;
+    select.accept(Math.max(0, Math.min(last, selected + step)));
+  }
+
+  private Axis bars(SongView v) {
+    return new Axis(0, v.song().form().bars(), EDGE, getWidth() - EDGE);
+  }
+
+  @Override
+  protected void draw() {
+    if (view.isEmpty()) {
+      return;
+    }
+    SongView v = view.get();
+    Form form = v.song().form();
+    Axis x = bars(v);
+    Axis y = new Axis(0, 100, getHeight() - FOOT, TOP);
+    drawSelected(form, x);
+    drawWater(v.energy(), x, y);
+    drawRuler(form, x, y.at(0));
+    for (int i = 0; i < form.sections().size(); i++) {
+      drawSection(v, i, x, y);
+    }
+    text(
+        EDGE,
+        getHeight() - 6,
+        "energy, bar by bar; dashed: what " + v.style().name().toLowerCase() + " usually wants",
+        "soft");
+    textEnding(
+        getWidth() - EDGE,
+        getHeight() - 6,
+        form.bars() + " bars · " + Clock.of(v.song().millis()),
+        "soft");
+    ring(3, 3, getWidth() - 6, getHeight() - 6);
+  }
+
+  private void drawSelected(Form form, Axis x) {
+    int start = form.startBar(selected);
+    double left = x.at(start);
+    double width = x.length(form.sections().get(selected).bars());
+    box(left, 4, width, getHeight() - FOOT - 4, "band", "pick");
+  }
+
+  private void drawWater(Energy energy, Axis x, Axis y) {
+    Polygon water = new Polygon();
+    Polyline surface = new Polyline();
+    List<Double> bars = energy.bars();
+    water.getPoints().addAll(x.at(0), y.at(0));
+    for (int bar = 0; bar < bars.size(); bar++) {
+      double level = y.at(bars.get(bar));
+      water.getPoints().addAll(x.at(bar), level, x.at(bar + 1), level);
+      surface.getPoints().addAll(x.at(bar), level, x.at(bar + 1), level);
+    }
+    water.getPoints().addAll(x.at(bars.size()), y.at(0));
+    add(water, "energy");
+    add(surface, "energy-line");
+  }
+
+  private void drawRuler(Form form, Axis x, double y) {
+    line(EDGE, y, getWidth() - EDGE, y, "rule", "bar");
+    for (int bar = 0; bar <= form.bars(); bar += 4) {
+      line(x.at(bar), y, x.at(bar), y + (bar % 8 == 0 ? 6 : 3), "rule", "bar");
+    }
+  }
+
+  private void drawSection(SongView v, int index, Axis x, Axis y) {
+    Form form = v.song().form();
+    double left = x.at(form.startBar(index));
+    double width = x.length(form.sections().get(index).bars());
+    line(left, 6, left, y.at(0), "rule", "bar");
+    Text name = text(left + 5, 18, form.label(index), "section");
+    named(
+        name,
+        "tide-section-" + index,
+        form.label(index) + ", " + form.sections().get(index).bars() + " bars");
+    fit(name, width - 8);
+    fit(text(left + 5, 32, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
+    int wanted = target(v, index);
+    line(left, y.at(wanted), left + width, y.at(wanted), "energy-target");
+  }
+
+  private static int target(SongView v, int index) {
+    FormHabit habit = v.style().form();
+    SectionKind kind = v.song().form().sections().get(index).word().kind();
+    if (kind == SectionKind.HOOK && index == lastHook(v.song().form())) {
+      return habit.lastHook();
+    }
+    return habit.energy().getOrDefault(kind, 50);
+  }
+
+  private static int lastHook(Form form) {
+    int last = -1;
+    for (int i = 0; i < form.sections().size(); i++) {
+      last = form.sections().get(i).word().kind() == SectionKind.HOOK ? i : last;
+    }
+    return last;
+  }
+}

@@ -1,0 +1,56 @@
+package westtide.desktop.brief;
+
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.rhythm.Ticks;
+
+/** A bar of sixteenths as swing spaces them: where each off-step is written and where it sounds. */
+final class SwingSheet extends Drawing {
+  private static final int STEPS = 16;
+
+  private Swing swing = Swing.STRAIGHT;
+  private Tempo tempo = Tempo.of(120);
+
+  SwingSheet() {
+    super("Swing: the real spacing of the sixteenths of a bar", false);
+    setId("swing-sheet");
+    setPrefHeight(74);
+    setMinHeight(74);
+  }
+
+  void show(Swing shown, Tempo at) {
+    swing = shown;
+    tempo = at;
+    redraw();
+  }
+
+  @Override
+  protected void draw() {
+    Axis x = new Axis(0, Ticks.ofSteps(STEPS), 10, getWidth() - 10);
+    double y = 32;
+    line(x.at(0), y, x.at(Ticks.ofSteps(STEPS)), y, "rule", "lane");
+    for (int step = 0; step < STEPS; step++) {
+      int tick = Ticks.ofSteps(step);
+      boolean beat = step % 4 == 0;
+      line(
+          x.at(tick),
+          y - (beat ? 18 : 9),
+          x.at(tick),
+          y + (beat ? 18 : 9),
+          "rule",
+          beat ? "bar" : "faint");
+      dot(x.at(swing.at(tick)), y, step % 2 == 0 ? 7 : 5, "bead", step % 2 == 0 ? "on" : "chosen");
+      if (beat) {
+        text(x.at(tick) + 3, 13, String.valueOf(step / 4 + 1), "soft");
+      }
+    }
+    long late = Math.round(tempo.millis(swing.delay()));
+    String words =
+        swing.straight()
+            ? "straight: every sixteenth stands on the grid"
+            : "every second sixteenth sounds " + swing.delay() + " ticks late, " + late + " ms";
+    text(10, 68, words, "soft");
+  }
+}

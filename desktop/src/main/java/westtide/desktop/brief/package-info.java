@@ -1,0 +1,2 @@
+/** The first stage: style with its reasons, tempo, key and swing. */
+package westtide.desktop.brief;

@@ -1,0 +1,182 @@
+package westtide.desktop.deliver;
+
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import java.util.Optional;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.Room;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Controls;
+import westtide.file.FileNames;
+import westtide.file.MidiFile;
+import westtide.review.Stage;
+import westtide.score.ScoredPart;
+
+/**
+ * MIDI of the whole song and of each part, with the names they get and the command line that does
+ * the same.
+ */
+public final class DeliverRoom implements Room {
+  private final Desk desk;
+  private final VBox sheet = new VBox();
+  private final TextField folder = Controls.field("deliver-folder", "folder to write into");
+  private final Label problem = Controls.wrapped("", "problem");
+  private final Label whole = Controls.label("", "strong");
+  private final Label facts = Controls.wrapped("", "small");
+  private final GridPane parts = new GridPane();
+  private final TextField command = Controls.field("deliver-command", "command line");
+
+  /** The room. */
+  public DeliverRoom(Desk desk) {
+    this.desk = desk;
+    build();
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.DELIVER;
+  }
+
+  @Override
+  public Node node() {
+    return sheet;
+  }
+
+  @Override
+  public String fact(SongView view) {
+    int playing = MidiFile.playing(view.score()).size();
+    return "MIDI · " + playing + (playing == 1 ? " part" : " parts");
+  }
+
+  @Override
+  public void show(SongView view) {
+    if (folder.getText().isBlank()) {
+      folder.setText(desk.files().folder().toString());
+    }
+    whole.setText(FileNames.midi(view.song()));
+    facts.setText(
+        view.song().form().sections().size()
+            + " markers, tempo "
+            + view.song().brief().tempo()
+            + ", "
+            + view.song().brief().meter()
+            + ", "
+            + view.song().brief().key()
+            + ", 960 ticks to the quarter, type 1");
+    showParts(view);
+    showCommand(view);
+  }
+
+  /** Writes the whole song. */
+  public void writeWhole() {
+    into(desk.files()::exportMidi);
+  }
+
+  /** Writes one file a part. */
+  public void writeParts() {
+    into(desk.files()::exportParts);
+  }
+
+  private void build() {
+    sheet.getStyleClass().add("sheet");
+    whole.setId("deliver-name");
+    command.setEditable(false);
+    command.getStyleClass().addAll("typed", "small-typed");
+    HBox.setHgrow(command, Priority.ALWAYS);
+    HBox.setHgrow(folder, Priority.ALWAYS);
+    parts.setHgap(22);
+    parts.setVgap(7);
+    problem.setId("deliver-problem");
+    folder
+        .textProperty()
+        .addListener((o, was, is) -> desk.open().view().ifPresent(this::showCommand));
+    sheet
+        .getChildren()
+        .addAll(
+            Controls.title("Deliver"),
+            Controls.row(10, Controls.label("into the folder"), folder),
+            problem,
+            box(
+                "The whole song",
+                Controls.column(2, whole, facts),
+                Controls.primary("write-midi", "write the MIDI file", this::writeWhole)),
+            box(
+                "One file a part",
+                parts,
+                Controls.primary("write-parts", "write one file a part", this::writeParts)),
+            Controls.label("The same from the command line, once the song is saved", "small"),
+            Controls.row(8, command, Controls.action("copy-command", "copy", this::copyCommand)));
+  }
+
+  private static Node box(String title, Node content, Node button) {
+    HBox row = Controls.row(18, content, Controls.spring(), button);
+    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
+    HBox.setHgrow(content, Priority.SOMETIMES);
+    VBox box = Controls.column(6, Controls.label(title, "stop-name"), row);
+    box.getStyleClass().add("finding");
+    box.setPadding(new javafx.geometry.Insets(14, 16, 14, 16));
+    return box;
+  }
+
+  private void showParts(SongView view) {
+    parts.getChildren().clear();
+    int row = 0;
+    for (ScoredPart part : view.score().parts()) {
+      boolean plays = !part.notes().isEmpty();
+      String name =
+          plays ? FileNames.midi(view.song(), part.part()) : "not written, it plays nothing";
+      parts.add(Controls.label(part.part().name(), "strong"), 0, row);
+      parts.add(Controls.label(part.notes().size() + " notes"), 1, row);
+      parts.add(Controls.label(name, plays ? "plain" : "small"), 2, row);
+      row++;
+    }
+  }
+
+  private void showCommand(SongView view) {
+    String song = desk.open().file().map(Path::toString).orElse("FILE.tide");
+    String target = folder.getText() + "/" + FileNames.midi(view.song());
+    command.setText(
+        "./west-tide export "
+            + quoted(song)
+            + " --midi "
+            + quoted(target)
+            + " --parts "
+            + quoted(folder.getText()));
+  }
+
+  private static String quoted(String text) {
+    return text.matches("[A-Za-z0-9_./-]+") ? text : "\"" + text + "\"";
+  }
+
+  private void copyCommand() {
+    ClipboardContent content = new ClipboardContent();
+    content.putString(command.getText());
+    Clipboard.getSystemClipboard().setContent(content);
+    desk.messages().done("Copied the command line");
+  }
+
+  private void into(Consumer<Path> write) {
+    Optional<Path> path = path();
+    problem.setText(
+        path.isPresent() ? "" : "type the folder to write into, such as " + desk.files().folder());
+    path.ifPresent(write);
+  }
+
+  private Optional<Path> path() {
+    try {
+      return Optional.of(folder.getText().strip()).filter(t -> !t.isEmpty()).map(Path::of);
+    } catch (InvalidPathException e) {
+      return Optional.empty();
+    }
+  }
+}

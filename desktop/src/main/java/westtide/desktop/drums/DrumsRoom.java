@@ -1,0 +1,248 @@
+package westtide.desktop.drums;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.compose.GrooveDraft;
+import westtide.compose.Seed;
+import westtide.desktop.Desk;
+import westtide.desktop.Room;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.TypedLine;
+import westtide.review.Stage;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Position;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Ticks;
+import westtide.rhythm.Velocity;
+import westtide.song.Brief;
+import westtide.song.DrumEdits;
+import westtide.song.DrumVoice;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.Variant;
+
+/** Grooves: bead lines, the typed line of a lane and the hit under the cursor. */
+public final class DrumsRoom implements Room {
+  private final Desk desk;
+  private final VBox sheet = new VBox();
+  private final Chips<String> grooves;
+  private final Label size = Controls.label("", "small");
+  private final BeadSheet beads;
+  private final TypedLine laneLine;
+  private final Label laneName = Controls.label("", "strong");
+  private final Label told = Controls.wrapped("");
+  private final ComboBox<DrumVoice> more = new ComboBox<>();
+  private String groove = GrooveDraft.MAIN;
+  private long take;
+
+  /** The room. */
+  public DrumsRoom(Desk desk) {
+    this.desk = desk;
+    this.grooves = new Chips<>("groove-", name -> name, this::choose);
+    this.beads = new BeadSheet(new Fingers());
+    this.laneLine =
+        new TypedLine("lane-line", "x hit, X accent, o soft, . rest, x3 roll", this::takeLane);
+    build();
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.DRUMS;
+  }
+
+  @Override
+  public Node node() {
+    return sheet;
+  }
+
+  @Override
+  public String fact(SongView view) {
+    return drums(view.song())
+        .map(p -> String.join(" ", p.variants().stream().map(Variant::name).toList()))
+        .orElse("no drums");
+  }
+
+  @Override
+  public void show(SongView view) {
+    Optional<Part> drums = drums(view.song());
+    if (drums.isEmpty()) {
+      return;
+    }
+    List<String> names = drums.get().variants().stream().map(Variant::name).toList();
+    groove = names.contains(groove) ? groove : names.get(0);
+    grooves.show(names, groove);
+    Pattern.Drums shown = (Pattern.Drums) drums.get().variant(groove).pattern();
+    Brief brief = view.song().brief();
+    size.setText(
+        shown.bars()
+            + (shown.bars() == 1 ? " bar" : " bars")
+            + " · sixteenths · swing "
+            + brief.swing()
+            + " %");
+    beads.show(shown, brief.meter(), brief.swing());
+    more.setItems(
+        FXCollections.observableList(
+            Arrays.stream(DrumVoice.values()).filter(v -> !beads.voices().contains(v)).toList()));
+    showCursor();
+  }
+
+  private void build() {
+    sheet.getStyleClass().add("sheet");
+    VBox.setVgrow(beads, Priority.ALWAYS);
+    HBox.setHgrow(laneLine, Priority.ALWAYS);
+    laneLine.field().getStyleClass().add("small-typed");
+    laneName.setMinWidth(84);
+    told.setId("hit-told");
+    more.setId("add-voice");
+    more.setPromptText("add a voice");
+    more.setAccessibleText("add a voice to the groove");
+    more.setOnAction(event -> addVoice());
+    sheet
+        .getChildren()
+        .addAll(
+            Controls.row(14, Controls.title("Groove"), grooves, Controls.spring(), size),
+            beads,
+            Controls.row(10, laneName, laneLine, more),
+            told,
+            Controls.row(
+                4,
+                Controls.label(
+                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, , and . early and late",
+                    "small"),
+                Controls.spring(),
+                Controls.action("groove-copy", "copy this groove", this::copy),
+                Controls.action("groove-take", "new take", this::newTake)));
+  }
+
+  private void showCursor() {
+    DrumVoice voice = beads.voice();
+    laneName.setText(voice.toString());
+    current().flatMap(g -> g.lane(voice)).ifPresent(lane -> laneLine.show(lane.toString()));
+    Brief brief = desk.open().song().brief();
+    int tick = Ticks.ofSteps(beads.laneStep());
+    String at = voice + " · " + Position.of(tick, brief.meter()) + " · ";
+    told.setText(at + beads.hit().map(hit -> tell(hit, tick, brief)).orElse("no hit"));
+  }
+
+  private static String tell(Hit hit, int tick, Brief brief) {
+    Swing swing = brief.swing();
+    long off = swing.at((long) tick + hit.nudge()) - tick;
+    long ms = Math.round(brief.tempo().millis(off));
+    String timing =
+        off == 0
+            ? "on the grid"
+            : (off > 0 ? "+" : "") + off + " ticks off the grid (" + ms + " ms)";
+    String roll = hit.strokes() == 1 ? "one stroke" : hit.strokes() + " strokes, rising";
+    return "velocity " + hit.velocity() + " · " + timing + " · " + roll;
+  }
+
+  private void choose(String name) {
+    groove = name;
+    desk.open().view().ifPresent(this::show);
+  }
+
+  private Optional<TypedLine.Trouble> takeLane(String text) {
+    try {
+      desk.apply(edits().lane(beads.voice(), StepLane.parse(text)));
+      return Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+    }
+  }
+
+  private void addVoice() {
+    DrumVoice voice = more.getValue();
+    if (voice != null) {
+      more.setValue(null);
+      desk.apply(edits().addVoice(voice));
+    }
+  }
+
+  private void copy() {
+    List<String> names =
+        drums(desk.open().song()).orElseThrow().variants().stream().map(Variant::name).toList();
+    String name = "B";
+    for (char letter = 'B'; names.contains(name) && letter < 'Z'; letter++) {
+      name = String.valueOf((char) (letter + 1));
+    }
+    String added = name;
+    desk.apply(edits().copyAs(added));
+    choose(added);
+    desk.messages().done("Groove " + added + " added; choose it for a section in the form.");
+  }
+
+  private void newTake() {
+    take++;
+    SongView view = desk.open().view().orElseThrow();
+    Seed seed = new Seed(view.song().seed() + take);
+    List<Variant> drawn = new GrooveDraft(view.style().groove(), seed).draw();
+    Variant same =
+        drawn.stream().filter(v -> v.name().equals(groove)).findFirst().orElse(drawn.get(0));
+    desk.apply(edits().replace("New take of groove " + groove, (Pattern.Drums) same.pattern()));
+  }
+
+  private DrumEdits edits() {
+    return new DrumEdits(drums(desk.open().song()).orElseThrow().id(), groove);
+  }
+
+  private Optional<Pattern.Drums> current() {
+    return drums(desk.open().song()).map(part -> (Pattern.Drums) part.variant(groove).pattern());
+  }
+
+  private static Optional<Part> drums(Song song) {
+    return song.part(Role.DRUMS);
+  }
+
+  private final class Fingers implements BeadSheet.Hands {
+    @Override
+    public void place(DrumVoice voice, int step) {
+      desk.apply(edits().place(voice, Hit.of(step, Velocity.HIT)));
+    }
+
+    @Override
+    public void remove(DrumVoice voice, int step) {
+      desk.apply(edits().remove(voice, step));
+    }
+
+    @Override
+    public void velocity(DrumVoice voice, int step, int velocity) {
+      desk.apply(edits().velocity(voice, step, velocity));
+    }
+
+    @Override
+    public void strokes(DrumVoice voice, int step, int strokes) {
+      desk.apply(
+          edits().change("Split into " + strokes, voice, step, hit -> hit.withStrokes(strokes)));
+    }
+
+    @Override
+    public void nudge(DrumVoice voice, int step, int ticks) {
+      String way = ticks < 0 ? "early" : "late";
+      desk.apply(
+          edits()
+              .change(
+                  "Move " + voice + " " + way + " to " + Math.abs(ticks) + " ticks",
+                  voice,
+                  step,
+                  hit -> hit.withNudge(ticks)));
+    }
+
+    @Override
+    public void moved(DrumVoice voice, int step) {
+      showCursor();
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The third stage: grooves as bead lines. */
+package westtide.desktop.drums;

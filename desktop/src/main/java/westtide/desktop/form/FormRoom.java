@@ -1,0 +1,264 @@
+package westtide.desktop.form;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import javafx.collections.FXCollections;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.compose.FormDraft;
+import westtide.desktop.Clock;
+import westtide.desktop.Desk;
+import westtide.desktop.Room;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.TypedLine;
+import westtide.review.Stage;
+import westtide.song.FormEdits;
+import westtide.song.FormLine;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Progression;
+import westtide.song.Reading;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.style.FormHabit;
+
+/**
+ * The form: a typed line, templates of the style, the tanks, and what can be done with the selected
+ * section.
+ */
+public final class FormRoom implements Room {
+  private static final int RESIZE = 4;
+
+  private final Desk desk;
+  private final VBox sheet = new VBox();
+  private final TypedLine line;
+  private final Chips<FormHabit.Template> templates;
+  private final TankSheet tanks = new TankSheet(new Fingers());
+  private final Label told = Controls.wrapped("");
+  private final Label length = Controls.label("", "strong");
+  private final ComboBox<SectionWord> word = new ComboBox<>();
+  private final ComboBox<String> progression = new ComboBox<>();
+  private final ComboBox<String> variant = new ComboBox<>();
+  private boolean showing;
+
+  /** The room. */
+  public FormRoom(Desk desk) {
+    this.desk = desk;
+    this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
+    this.templates = new Chips<>("template-", FormHabit.Template::name, this::lay);
+    build();
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.FORM;
+  }
+
+  @Override
+  public Node node() {
+    return sheet;
+  }
+
+  @Override
+  public String fact(SongView view) {
+    return view.song().form().bars() + " bars · " + Clock.of(view.song().millis());
+  }
+
+  @Override
+  public void show(SongView view) {
+    showing = true;
+    Song song = view.song();
+    int section = desk.open().section();
+    line.show(song.form().toString());
+    FormHabit.Template none = new FormHabit.Template("", "");
+    FormHabit.Template now =
+        view.style().form().templates().stream()
+            .filter(t -> t.line().equals(song.form().toString()))
+            .findFirst()
+            .orElse(none);
+    templates.show(view.style().form().templates(), now);
+    length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
+    tanks.show(song, section);
+    word.setValue(song.form().sections().get(section).word());
+    progression.setItems(
+        FXCollections.observableList(song.progressions().stream().map(Progression::name).toList()));
+    progression.setValue(song.form().sections().get(section).progression());
+    showCell();
+    showing = false;
+  }
+
+  private void build() {
+    sheet.getStyleClass().add("sheet");
+    VBox.setVgrow(tanks, Priority.ALWAYS);
+    line.field().getStyleClass().add("small-typed");
+    told.setId("tank-told");
+    word.setId("section-word");
+    word.setAccessibleText("what the section is called");
+    word.setItems(FXCollections.observableList(Arrays.asList(SectionWord.values())));
+    word.setOnAction(event -> rename());
+    progression.setId("section-progression");
+    progression.setAccessibleText("the chords of the section");
+    progression.setOnAction(event -> reharmonise());
+    variant.setId("cell-pattern");
+    variant.setAccessibleText("the pattern the part plays");
+    variant.setOnAction(event -> play());
+    sheet
+        .getChildren()
+        .addAll(
+            Controls.row(14, Controls.title("Form"), templates, Controls.spring(), length),
+            line,
+            tanks,
+            Controls.row(
+                4,
+                Controls.label("section", "small"),
+                word,
+                Controls.label("chords", "small"),
+                progression,
+                Controls.action("section-shorter", "4 shorter", () -> resize(-RESIZE)),
+                Controls.action("section-longer", "4 longer", () -> resize(RESIZE)),
+                Controls.action("section-earlier", "◂ earlier", () -> move(-1)),
+                Controls.action("section-later", "later ▸", () -> move(1)),
+                Controls.action("section-add", "add after", this::addAfter),
+                Controls.action("section-remove", "remove", this::remove)),
+            Controls.row(
+                8,
+                told,
+                Controls.spring(),
+                Controls.label("plays", "small"),
+                variant,
+                Controls.explained(
+                    Controls.action("cell-split", "split in half", this::split),
+                    "Let the part do something else in the second half"),
+                Controls.action("cell-join", "join", this::join)));
+  }
+
+  private void showCell() {
+    Part part = tanks.part();
+    Level level = tanks.cell().level();
+    Song song = desk.open().song();
+    Section section = song.form().sections().get(desk.open().section());
+    String from =
+        tanks.cell().fromBar() == 0 ? "" : " from its bar " + (tanks.cell().fromBar() + 1);
+    told.setText(
+        part.name()
+            + " in the "
+            + song.form().label(desk.open().section())
+            + from
+            + ": "
+            + level
+            + ". Click a tank to fill it; keys: arrows, + and −, 0 to 4.");
+    boolean before = showing;
+    showing = true;
+    variant.setItems(
+        FXCollections.observableList(part.variants().stream().map(Variant::name).toList()));
+    variant.setValue(
+        part.variant(section.cell(part.id(), tanks.cell().fromBar()).variant()).name());
+    showing = before;
+  }
+
+  private Optional<TypedLine.Trouble> take(String text) {
+    Reading<List<FormLine.Item>> reading = FormLine.parse(text);
+    if (reading instanceof Reading.Problem<List<FormLine.Item>> problem) {
+      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+    }
+    desk.apply(FormEdits.replace("Type the form", draft().form(reading.orElseThrow())));
+    return Optional.empty();
+  }
+
+  private void lay(FormHabit.Template template) {
+    List<FormLine.Item> items = FormLine.parse(template.line()).orElseThrow();
+    desk.apply(FormEdits.replace("Lay out " + template.name(), draft().form(items)));
+  }
+
+  private FormDraft draft() {
+    SongView view = desk.open().view().orElseThrow();
+    return FormDraft.in(view.style(), view.song().progressions());
+  }
+
+  private int section() {
+    return desk.open().section();
+  }
+
+  private void rename() {
+    if (!showing && word.getValue() != null) {
+      desk.apply(FormEdits.rename(section(), word.getValue()));
+    }
+  }
+
+  private void reharmonise() {
+    if (!showing && progression.getValue() != null) {
+      desk.apply(FormEdits.progression(section(), progression.getValue()));
+    }
+  }
+
+  private void play() {
+    if (!showing && variant.getValue() != null) {
+      desk.apply(
+          FormEdits.variant(
+              section(), tanks.part().id(), tanks.cell().fromBar(), variant.getValue()));
+    }
+  }
+
+  private void resize(int by) {
+    Section section = desk.open().song().form().sections().get(section());
+    desk.apply(FormEdits.resize(section(), section.bars() + by));
+  }
+
+  private void move(int by) {
+    int to = section() + by;
+    if (to >= 0 && to < desk.open().song().form().sections().size()) {
+      desk.apply(FormEdits.move(section(), to));
+      desk.open().select(to);
+    }
+  }
+
+  private void addAfter() {
+    SectionWord added = next(desk.open().song().form().sections().get(section()).word());
+    desk.apply(FormEdits.add(section() + 1, draft().section(added, 8)));
+    desk.open().select(section() + 1);
+  }
+
+  /** What usually follows; the person can call it something else. */
+  private static SectionWord next(SectionWord before) {
+    return before.kind() == SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
+  }
+
+  private void remove() {
+    desk.apply(FormEdits.remove(section()));
+  }
+
+  private void split() {
+    int bars = desk.open().song().form().sections().get(section()).bars();
+    desk.apply(FormEdits.split(section(), tanks.part().id(), bars / 2));
+  }
+
+  private void join() {
+    desk.apply(FormEdits.join(section(), tanks.part().id()));
+  }
+
+  private final class Fingers implements TankSheet.Hands {
+    @Override
+    public void fill(int section, String part, int fromBar, Level level) {
+      desk.apply(FormEdits.level(section, part, fromBar, level));
+    }
+
+    @Override
+    public void select(int section) {
+      desk.open().select(section);
+    }
+
+    @Override
+    public void chosen(int section, String part, int fromBar) {
+      showCell();
+    }
+  }
+}

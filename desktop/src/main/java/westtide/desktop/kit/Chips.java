@@ -1,0 +1,70 @@
+package westtide.desktop.kit;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.control.ToggleGroup;
+import javafx.scene.layout.FlowPane;
+
+/**
+ * A choice of one among a few, shown as words in outlines.
+ *
+ * @param <T> what is chosen
+ */
+public final class Chips<T> extends FlowPane {
+  private final String prefix;
+  private final Function<T, String> words;
+  private final Consumer<T> chosen;
+  private List<T> choices = List.of();
+  private T selected;
+
+  /** Chips whose ids are {@code prefix} and the choice's words in lower case joined by hyphens. */
+  public Chips(String prefix, Function<T, String> words, Consumer<T> chosen) {
+    super(6, 5);
+    this.prefix = prefix;
+    this.words = words;
+    this.chosen = chosen;
+    setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    setPrefWrapLength(300);
+  }
+
+  /** Shows the choices with one selected; nothing is rebuilt when both are as before. */
+  public void show(List<T> shown, T now) {
+    if (shown.equals(choices) && now.equals(selected)) {
+      return;
+    }
+    boolean same = shown.equals(choices);
+    choices = List.copyOf(shown);
+    selected = now;
+    if (!same) {
+      build();
+    }
+    for (int i = 0; i < choices.size(); i++) {
+      ((ToggleButton) getChildren().get(i)).setSelected(choices.get(i).equals(now));
+    }
+  }
+
+  private void build() {
+    ToggleGroup group = new ToggleGroup();
+    getChildren().clear();
+    for (T choice : choices) {
+      ToggleButton chip = new ToggleButton(words.apply(choice));
+      chip.setId(prefix + words.apply(choice).toLowerCase().replaceAll("[^a-z0-9]+", "-"));
+      chip.getStyleClass().setAll("toggle-button", "chip");
+      chip.setToggleGroup(group);
+      chip.setMinWidth(USE_PREF_SIZE);
+      chip.setOnAction(event -> choose(chip, choice));
+      getChildren().add(chip);
+    }
+  }
+
+  private void choose(ToggleButton chip, T choice) {
+    if (!chip.isSelected()) {
+      chip.setSelected(true);
+      return;
+    }
+    selected = choice;
+    chosen.accept(choice);
+  }
+}

@@ -1,0 +1,92 @@
+package westtide.desktop.kit;
+
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+
+/** Makes the plain controls of the house, each with its id and style. */
+public final class Controls {
+  private Controls() {}
+
+  /** A heading of a sheet. */
+  public static Label title(String words) {
+    return label(words, "title");
+  }
+
+  /** Text in a style. */
+  public static Label label(String words, String... classes) {
+    Label label = new Label(words);
+    label.getStyleClass().addAll(classes);
+    return label;
+  }
+
+  /** Text that wraps. */
+  public static Label wrapped(String words, String... classes) {
+    Label label = label(words, classes);
+    label.setWrapText(true);
+    label.setMinHeight(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  /** A button that looks like a word. */
+  public static Button action(String id, String words, Runnable run) {
+    return button(id, words, "action", run);
+  }
+
+  /** The one button a sheet leads to. */
+  public static Button primary(String id, String words, Runnable run) {
+    return button(id, words, "primary", run);
+  }
+
+  /** Explains a control on hover and to screen readers. */
+  public static <C extends javafx.scene.control.Control> C explained(C control, String words) {
+    control.setTooltip(new Tooltip(words));
+    control.setAccessibleHelp(words);
+    return control;
+  }
+
+  /** A text field. */
+  public static TextField field(String id, String prompt) {
+    TextField field = new TextField();
+    field.setId(id);
+    field.setPromptText(prompt);
+    field.setAccessibleText(prompt);
+    field.getStyleClass().add("field");
+    return field;
+  }
+
+  /** Nodes side by side. */
+  public static HBox row(double gap, Node... nodes) {
+    HBox row = new HBox(gap, nodes);
+    row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    return row;
+  }
+
+  /** Nodes one above another. */
+  public static VBox column(double gap, Node... nodes) {
+    return new VBox(gap, nodes);
+  }
+
+  /** Space that takes what is left in a row or column. */
+  public static Region spring() {
+    Region spring = new Region();
+    HBox.setHgrow(spring, Priority.ALWAYS);
+    VBox.setVgrow(spring, Priority.ALWAYS);
+    return spring;
+  }
+
+  private static Button button(String id, String words, String style, Runnable run) {
+    Button button = new Button(words);
+    button.setId(id);
+    button.getStyleClass().setAll("button", style);
+    button.setOnAction(event -> run.run());
+    button.setMinWidth(Region.USE_PREF_SIZE);
+    return button;
+  }
+}

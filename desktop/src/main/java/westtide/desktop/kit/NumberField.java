@@ -1,0 +1,106 @@
+package westtide.desktop.kit;
+
+import java.util.function.Consumer;
+import java.util.function.IntConsumer;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+
+/**
+ * A number that can be typed, nudged (buttons, arrow keys, Shift for ten times as much) and dragged
+ * up and down by its label. What is typed wrongly is said below, and the old number stays.
+ */
+public final class NumberField extends VBox {
+  private static final double PIXELS_PER_NUDGE = 6;
+
+  private final TextField field;
+  private final Label problem = Controls.wrapped("", "problem");
+  private final Consumer<String> take;
+  private final IntConsumer nudge;
+  private String shown = "";
+  private double dragFrom;
+
+  /**
+   * A field with an id.
+   *
+   * @param take uses what was typed; throws {@link IllegalArgumentException} with a sentence when
+   *     it cannot
+   * @param nudge moves the number by that many units
+   */
+  public NumberField(String id, String name, Consumer<String> take, IntConsumer nudge) {
+    this.take = take;
+    this.nudge = nudge;
+    this.field = Controls.field(id, name);
+    field.getStyleClass().add("figure");
+    field.setPrefColumnCount(5);
+    problem.setId(id + "-problem");
+    problem.setMaxWidth(260);
+    hideProblem();
+    Label label = Controls.label(name, "small");
+    label.setStyle("-fx-cursor: v-resize;");
+    label.setOnMousePressed(event -> dragFrom = event.getScreenY());
+    label.setOnMouseDragged(this::drag);
+    HBox row =
+        Controls.row(
+            4,
+            Controls.explained(Controls.action(id + "-down", "−", () -> nudge.accept(-1)), "Less"),
+            field,
+            Controls.explained(Controls.action(id + "-up", "+", () -> nudge.accept(1)), "More"));
+    getChildren().addAll(label, row, problem);
+    setSpacing(2);
+    field.setOnAction(event -> commit());
+    field.focusedProperty().addListener((o, was, is) -> leave(is));
+    field.setOnKeyPressed(
+        event -> {
+          int step = event.isShiftDown() ? 10 : 1;
+          if (event.getCode() == KeyCode.UP) {
+            nudge.accept(step);
+            event.consume();
+          } else if (event.getCode() == KeyCode.DOWN) {
+            nudge.accept(-step);
+            event.consume();
+          }
+        });
+  }
+
+  /** Shows a number. */
+  public void show(String number) {
+    shown = number;
+    field.setText(number);
+    hideProblem();
+  }
+
+  private void drag(MouseEvent event) {
+    int units = (int) ((dragFrom - event.getScreenY()) / PIXELS_PER_NUDGE);
+    if (units != 0) {
+      dragFrom -= units * PIXELS_PER_NUDGE;
+      nudge.accept(units);
+    }
+  }
+
+  private void leave(boolean focused) {
+    if (!focused && !field.getText().equals(shown)) {
+      commit();
+    }
+  }
+
+  private void commit() {
+    try {
+      take.accept(field.getText());
+      field.setText(shown);
+      hideProblem();
+    } catch (IllegalArgumentException e) {
+      problem.setText(e.getMessage());
+      problem.setVisible(true);
+      problem.setManaged(true);
+    }
+  }
+
+  private void hideProblem() {
+    problem.setVisible(false);
+    problem.setManaged(false);
+  }
+}

@@ -1,0 +1,210 @@
+package westtide.desktop.lines;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.compose.LineDraft;
+import westtide.compose.Seed;
+import westtide.desktop.Desk;
+import westtide.desktop.Room;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.review.Stage;
+import westtide.rhythm.Position;
+import westtide.song.Brief;
+import westtide.song.LineEdits;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.PlacedChord;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.Variant;
+
+/** The lead: written notes over the hook's chords. */
+public final class LinesRoom implements Room {
+  private final Desk desk;
+  private final VBox sheet = new VBox();
+  private final Label title = Controls.title("Lead");
+  private final Chips<String> variants;
+  private final Chips<String> pages;
+  private final DegreeSheet degrees = new DegreeSheet(new Fingers());
+  private final Label told = Controls.wrapped("");
+  private String variant = "";
+  private int page;
+  private long take;
+
+  /** The room. */
+  public LinesRoom(Desk desk) {
+    this.desk = desk;
+    this.variants = new Chips<>("line-", name -> name, this::choose);
+    this.pages = new Chips<>("page-", name -> name, this::turnTo);
+    build();
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.LINES;
+  }
+
+  @Override
+  public Node node() {
+    return sheet;
+  }
+
+  @Override
+  public String fact(SongView view) {
+    return lead(view.song())
+        .map(
+            p ->
+                p.name().toLowerCase()
+                    + " · "
+                    + written(p.variants().get(0)).notes().size()
+                    + " notes")
+        .orElse("no line");
+  }
+
+  @Override
+  public void show(SongView view) {
+    Optional<Part> lead = lead(view.song());
+    if (lead.isEmpty()) {
+      return;
+    }
+    List<String> names = lead.get().variants().stream().map(Variant::name).toList();
+    variant = names.contains(variant) ? variant : names.get(0);
+    Pattern.Written line = written(lead.get().variant(variant));
+    page = Math.min(page, (line.bars() - 1) / DegreeSheet.BARS);
+    title.setText(lead.get().name());
+    variants.show(names, variant);
+    List<String> pageNames = pageNames(line);
+    pages.show(pageNames, pageNames.get(page));
+    Brief brief = view.song().brief();
+    List<PlacedChord> chords =
+        view.song().progressions().get(0).over(line.bars() * brief.meter().ticksPerBar());
+    degrees.show(brief, line, chords, page * DegreeSheet.BARS);
+    tell(degrees.chosen());
+  }
+
+  private void build() {
+    sheet.getStyleClass().add("sheet");
+    VBox.setVgrow(degrees, Priority.ALWAYS);
+    told.setId("note-told");
+    sheet
+        .getChildren()
+        .addAll(
+            Controls.row(14, title, variants, Controls.spring(), pages),
+            degrees,
+            told,
+            Controls.row(
+                4,
+                Controls.action("line-up", "semitone up", () -> desk.apply(edits().transpose(1))),
+                Controls.action(
+                    "line-down", "semitone down", () -> desk.apply(edits().transpose(-1))),
+                Controls.action("octave-up", "octave up", () -> desk.apply(edits().transpose(12))),
+                Controls.action(
+                    "octave-down", "octave down", () -> desk.apply(edits().transpose(-12))),
+                Controls.spring(),
+                Controls.explained(
+                    Controls.action("line-take", "new take", this::newTake),
+                    "Another line from the next seed, over the same chords")),
+            Controls.label(
+                "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, Delete, Escape",
+                "small"));
+  }
+
+  /** Drafts another line over the hook's chords. */
+  public void newTake() {
+    take++;
+    SongView view = desk.open().view().orElseThrow();
+    Brief brief = view.song().brief();
+    Pattern.Written line =
+        new LineDraft(brief.key(), brief.meter(), view.style().lead())
+            .draw(view.song().progressions().get(0), new Seed(view.song().seed() + take));
+    desk.apply(edits().replace("New take of the line", line));
+  }
+
+  private static List<String> pageNames(Pattern.Written line) {
+    return IntStream.rangeClosed(0, (line.bars() - 1) / DegreeSheet.BARS)
+        .mapToObj(
+            p -> {
+              int first = p * DegreeSheet.BARS + 1;
+              return "bars " + first + "–" + Math.min(line.bars(), first + DegreeSheet.BARS - 1);
+            })
+        .toList();
+  }
+
+  private void choose(String name) {
+    variant = name;
+    refresh();
+  }
+
+  private void turnTo(String name) {
+    page =
+        pageNames(written(lead(desk.open().song()).orElseThrow().variant(variant))).indexOf(name);
+    refresh();
+  }
+
+  private void refresh() {
+    desk.open().view().ifPresent(this::show);
+  }
+
+  private void tell(Optional<Note> chosen) {
+    Brief brief = desk.open().song().brief();
+    told.setText(
+        chosen
+            .map(
+                note ->
+                    brief.key().pitch(note.key())
+                        + " · degree "
+                        + brief.key().degreeOf(note.key() % 12)
+                        + " · at "
+                        + Position.of(note.start(), brief.meter())
+                        + " · "
+                        + note.ticks() / 240
+                        + " steps · velocity "
+                        + note.velocity())
+            .orElse(
+                "No note chosen. Shaded rows are tones of the chord; ends sound settled on them."));
+  }
+
+  private LineEdits edits() {
+    return new LineEdits(lead(desk.open().song()).orElseThrow().id(), variant);
+  }
+
+  private static Optional<Part> lead(Song song) {
+    return song.part(Role.LEAD)
+        .filter(
+            part -> part.variants().stream().allMatch(v -> v.pattern() instanceof Pattern.Written));
+  }
+
+  private static Pattern.Written written(Variant variant) {
+    return (Pattern.Written) variant.pattern();
+  }
+
+  private final class Fingers implements DegreeSheet.Hands {
+    @Override
+    public void add(Note note) {
+      desk.apply(edits().add(note));
+    }
+
+    @Override
+    public void remove(Note note) {
+      desk.apply(edits().remove(note));
+    }
+
+    @Override
+    public void replace(Note old, Note changed, long gesture) {
+      desk.apply(edits().replace(old, changed).merging("note " + gesture));
+    }
+
+    @Override
+    public void chosen(Optional<Note> note) {
+      tell(note);
+    }
+  }
+}

@@ -1,0 +1,216 @@
+package westtide.desktop.lowend;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import javafx.scene.input.KeyCode;
+import javafx.scene.shape.Rectangle;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.rhythm.Position;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.DrumVoice;
+import westtide.song.PlacedChord;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.theory.Key;
+import westtide.theory.Pitch;
+import westtide.theory.RomanNumeral;
+
+/**
+ * Four bars of the low end: the 808 as bars on a ladder of note and Hz, the bass as outlines, kick
+ * hits as verticals, the useful range of the 808 and the zone other parts leave to it shaded, and
+ * notes that intrude there marked.
+ */
+final class LowEndSheet extends Drawing {
+  private static final int BARS = 4;
+  private static final double LEFT = 92;
+  private static final double TOP = 30;
+  private static final double FOOT = 34;
+  private static final int USEFUL_LOW = 28;
+  private static final int USEFUL_HIGH = 40;
+  private static final int LEFT_FREE_HIGH = 50;
+
+  private final Runnable earlier;
+  private final Runnable later;
+  private Optional<SongView> view = Optional.empty();
+  private int section;
+  private int firstBar;
+
+  LowEndSheet(Runnable earlier, Runnable later) {
+    super("Low end: 808 and bass against the kick", true);
+    this.earlier = earlier;
+    this.later = later;
+    setId("low-end-sheet");
+    setOnMousePressed(event -> requestFocus());
+    setOnKeyPressed(
+        event -> {
+          if (event.getCode() == KeyCode.LEFT) {
+            this.earlier.run();
+            event.consume();
+          } else if (event.getCode() == KeyCode.RIGHT) {
+            this.later.run();
+            event.consume();
+          }
+        });
+  }
+
+  /** Shows the four bars of a section that begin with a bar of it, from 0. */
+  void show(SongView shown, int of, int fromBar) {
+    view = Optional.of(shown);
+    section = of;
+    firstBar = fromBar;
+    redraw();
+  }
+
+  @Override
+  protected void draw() {
+    if (view.isEmpty()) {
+      return;
+    }
+    SongView v = view.get();
+    int ticksPerBar = v.song().brief().meter().ticksPerBar();
+    int from = (v.song().form().startBar(section) + firstBar) * ticksPerBar;
+    int bars = Math.min(BARS, v.song().form().sections().get(section).bars() - firstBar);
+    int to = from + bars * ticksPerBar;
+    Axis x = new Axis(from, to, LEFT, getWidth() - 10);
+    List<ScoredNote> sub = notes(v, Role.SUB, from, to);
+    List<ScoredNote> bass = notes(v, Role.BASS, from, to);
+    Axis y = ladder(sub, bass);
+    drawZones(y);
+    drawRungs(v, y, sub, bass);
+    drawBars(v, x, from, to);
+    drawKicks(v, x, from, to);
+    bass.forEach(note -> drawBass(note, x, y));
+    for (int i = 0; i < sub.size(); i++) {
+      drawSub(v, sub.get(i), i, x, y);
+    }
+    drawIntruders(v, x, y, from, to, sub);
+    if (sub.isEmpty()) {
+      text(LEFT + 14, y.at(USEFUL_LOW) - 10, "the 808 is out in these bars", "section");
+    }
+    ring(2, 2, getWidth() - 4, getHeight() - 4);
+  }
+
+  private static List<ScoredNote> notes(SongView v, Role role, int from, int to) {
+    return v.score().part(role).map(part -> part.between(from, to)).orElse(List.of());
+  }
+
+  private Axis ladder(List<ScoredNote> sub, List<ScoredNote> bass) {
+    List<ScoredNote> all = new ArrayList<>(sub);
+    all.addAll(bass);
+    int low = all.stream().mapToInt(ScoredNote::key).min().orElse(USEFUL_LOW);
+    int high = all.stream().mapToInt(ScoredNote::key).max().orElse(LEFT_FREE_HIGH);
+    return new Axis(
+        Math.min(USEFUL_LOW, low) - 1.5,
+        Math.max(LEFT_FREE_HIGH, high) + 1.5,
+        getHeight() - FOOT,
+        TOP);
+  }
+
+  private void drawZones(Axis y) {
+    double right = getWidth() - 10;
+    double free = y.at(LEFT_FREE_HIGH + 0.5);
+    double useful = y.at(USEFUL_HIGH + 0.5);
+    double bottom = y.at(USEFUL_LOW - 0.5);
+    box(LEFT, free, right - LEFT, useful - free, "band", "leave");
+    box(LEFT, useful, right - LEFT, bottom - useful, "band", "useful");
+    textEnding(right - 6, free + 14, "left free for it, up to 150 Hz", "soft");
+    textEnding(right - 6, bottom - 6, "useful range of the 808", "soft");
+  }
+
+  private void drawRungs(SongView v, Axis y, List<ScoredNote> sub, List<ScoredNote> bass) {
+    TreeSet<Integer> keys = new TreeSet<>(List.of(USEFUL_LOW, USEFUL_HIGH, LEFT_FREE_HIGH));
+    sub.forEach(note -> keys.add(note.key()));
+    bass.forEach(note -> keys.add(note.key()));
+    Key key = v.song().brief().key();
+    textEnding(LEFT - 8, TOP - 12, "Hz", "soft");
+    double last = Double.MAX_VALUE;
+    for (int midi : keys) {
+      double at = y.at(midi);
+      line(LEFT, at, getWidth() - 10, at, "rule", "faint");
+      if (last - at >= 12) {
+        text(8, at + 4, key.pitch(midi).toString());
+        textEnding(
+            LEFT - 8,
+            at + 4,
+            String.format(java.util.Locale.ROOT, "%.1f", Pitch.hertz(midi)),
+            "soft");
+        last = at;
+      }
+    }
+  }
+
+  private void drawBars(SongView v, Axis x, int from, int to) {
+    int ticksPerBar = v.song().brief().meter().ticksPerBar();
+    for (int tick = from; tick <= to; tick += ticksPerBar) {
+      line(x.at(tick), TOP - 8, x.at(tick), getHeight() - FOOT, "rule", "bar");
+    }
+    Section shown = v.song().form().sections().get(section);
+    int start = v.song().form().startBar(section) * ticksPerBar;
+    for (PlacedChord chord :
+        v.song().progression(shown.progression()).over(shown.bars() * ticksPerBar)) {
+      int at = start + chord.start();
+      if (at >= from && at < to) {
+        Position position = Position.of(at, v.song().brief().meter());
+        String numeral = RomanNumeral.of(chord.chord(), v.song().brief().key()).toString();
+        String words =
+            (at % ticksPerBar == 0 ? position.bar() + "  " : "") + numeral + "  " + chord.chord();
+        fit(text(x.at(at) + 6, TOP - 12, words, "bold"), x.length(chord.ticks()) - 10);
+      }
+    }
+  }
+
+  private void drawKicks(SongView v, Axis x, int from, int to) {
+    double bottom = getHeight() - FOOT;
+    text(8, bottom + 18, "kick", "soft");
+    for (ScoredNote note : notes(v, Role.DRUMS, from, to)) {
+      if (note.key() == DrumVoice.KICK.note()) {
+        line(x.at(note.start()), TOP, x.at(note.start()), bottom, "rule", "kick");
+        dot(x.at(note.start()), bottom + 14, 5, "bead");
+      }
+    }
+  }
+
+  private void drawSub(SongView v, ScoredNote note, int index, Axis x, Axis y) {
+    double height = 13;
+    double width =
+        Math.max(height, x.length(Math.min(note.ticks(), (int) x.high() - note.start())) - 3);
+    Rectangle bar = box(x.at(note.start()), y.at(note.key()) - height / 2, width, height, "note");
+    bar.setArcWidth(height);
+    bar.setArcHeight(height);
+    named(bar, "sub-" + index, "808 " + v.song().brief().key().pitch(note.key()));
+  }
+
+  private void drawBass(ScoredNote note, Axis x, Axis y) {
+    Rectangle bar =
+        box(x.at(note.start()), y.at(note.key()) - 4.5, x.length(note.ticks()) - 3, 9, "tank-wall");
+    bar.setArcWidth(9);
+    bar.setArcHeight(9);
+  }
+
+  private void drawIntruders(SongView v, Axis x, Axis y, int from, int to, List<ScoredNote> sub) {
+    for (ScoredPart part : v.score().parts()) {
+      if (part.part().role() != Role.LEAD && part.part().role() != Role.CHORDS) {
+        continue;
+      }
+      for (ScoredNote note : part.between(from, to)) {
+        boolean clash =
+            sub.stream().anyMatch(s -> s.start() < note.end() && note.start() < s.end());
+        if (note.key() <= LEFT_FREE_HIGH && clash) {
+          box(
+              x.at(note.start()),
+              y.at(note.key()) - 4,
+              x.length(note.ticks()) - 2,
+              8,
+              "note",
+              "alarm");
+          text(x.at(note.start()), y.at(note.key()) - 8, part.part().name(), "alarm");
+        }
+      }
+    }
+  }
+}
