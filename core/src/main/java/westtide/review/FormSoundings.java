@@ -46,7 +46,8 @@ final class FormSoundings {
 
   private List<Measure> measures() {
     double seconds = song.millis() / 1000;
-    double lift = mean(SectionKind.HOOK) - mean(SectionKind.VERSE);
+    double calm = calm();
+    double lift = calm == 0 ? 0 : mean(SectionKind.HOOK) - calm;
     int still = longestStill();
     return List.of(
         new Measure(
@@ -58,6 +59,15 @@ final class FormSoundings {
             new westtide.style.Span(SHORTEST_SECONDS, LONGEST_SECONDS, SHORTEST_SECONDS)),
         Measure.of("hook above verse", String.valueOf(Math.round(lift)), lift, 60, 10, 45),
         Measure.of("longest stretch unchanged", still + " bars", still, 32, 1, 8));
+  }
+
+  /**
+   * The energy hooks are compared with: the verses', or the grooves' where there is no verse; 0 for
+   * neither.
+   */
+  private double calm() {
+    double verse = mean(SectionKind.VERSE);
+    return verse > 0 ? verse : mean(SectionKind.GROOVE);
   }
 
   private double mean(SectionKind kind) {
@@ -89,24 +99,24 @@ final class FormSoundings {
   }
 
   private void addFlatHooks(List<Finding> findings) {
-    double verse = mean(SectionKind.VERSE);
-    if (verse == 0) {
+    double calm = calm();
+    if (calm == 0) {
       return;
     }
     for (int i = 0; i < form.sections().size(); i++) {
       Section section = form.sections().get(i);
       double own = energy.mean(form.startBar(i), section.bars());
-      if (section.word().kind() == SectionKind.HOOK && own <= verse) {
+      if (section.word().kind() == SectionKind.HOOK && own <= calm) {
         findings.add(
             new Finding(
                 "form.flat." + form.label(i),
                 Weight.WARNING,
-                "The " + form.label(i) + " does not rise above the verse",
+                "The " + form.label(i) + " does not rise",
                 bars(i),
                 "Its energy is "
                     + Math.round(own)
-                    + ", the verses' "
-                    + Math.round(verse)
+                    + ", the calmer sections' "
+                    + Math.round(calm)
                     + "; the style wants about "
                     + style.form().energy().get(SectionKind.HOOK)
                     + ". A hook lands because it is fuller.",

@@ -27,7 +27,7 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
     out.put(Stage.LOW_END, new LowEndSoundings(score).take());
     out.put(Stage.LINES, new LineSoundings(score).take());
     out.put(Stage.FORM, new FormSoundings(score, style).take());
-    out.put(Stage.DELIVER, new StageSoundings(List.of(), List.of()));
+    out.put(Stage.DELIVER, new DeliverSoundings(score).take());
     Set<String> left = score.song().leftAlone();
     out.replaceAll((stage, found) -> without(found, left));
     return new Soundings(out);

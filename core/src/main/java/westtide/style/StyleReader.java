@@ -174,7 +174,10 @@ final class StyleReader {
     out.add(reason("Tempo", tempo.get("low") + " to " + tempo.get("high") + " BPM", tempo));
     out.add(reason("Feel", text(json.required("feel"), "value"), json.required("feel")));
     out.add(reason("Swing", swing.get("low") + " to " + swing.get("high") + " %", swing));
-    List<String> keys = texts(json.required("keys").required("values"));
+    List<String> keys =
+        texts(json.required("keys").required("values")).stream()
+            .map(text -> Key.parse(text).toString())
+            .toList();
     out.add(reason("Keys", String.join(", ", keys.subList(0, 3)), json.required("keys")));
     JsonNode chords = json.required("chords");
     out.add(reason("Chords", texts(chords.required("progressions")).get(0), chords));

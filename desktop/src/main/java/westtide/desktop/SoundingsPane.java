@@ -48,11 +48,9 @@ final class SoundingsPane extends VBox {
     }
     if (found.findings().isEmpty()) {
       String calm =
-          found.measures().isEmpty()
-              ? "This stage measures nothing yet."
-              : "Nothing found. The bands show what is usual for "
-                  + view.style().name().toLowerCase()
-                  + ".";
+          "Nothing found. The bands show what is usual for "
+              + view.style().name().toLowerCase()
+              + ".";
       findings.getChildren().add(Controls.wrapped(calm, "small"));
     }
     if (!view.song().leftAlone().isEmpty()) {

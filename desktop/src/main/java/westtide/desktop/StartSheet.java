@@ -45,9 +45,9 @@ final class StartSheet extends VBox {
     this.ways = ways;
     setId("start-sheet");
     getStyleClass().add("start");
-    setAlignment(Pos.TOP_CENTER);
-    setPadding(new Insets(46, 60, 30, 60));
-    setSpacing(16);
+    setAlignment(Pos.CENTER);
+    setPadding(new Insets(20, 60, 20, 60));
+    setSpacing(18);
     getChildren()
         .addAll(
             Controls.label("West Tide", "grand-title"),
@@ -59,8 +59,7 @@ final class StartSheet extends VBox {
     getChildren().add(styles(styles));
     HBox below = Controls.row(60, demos(demos), files(recent));
     below.setAlignment(Pos.TOP_CENTER);
-    below.setPadding(new Insets(14, 0, 0, 0));
-    getChildren().add(below);
+    getChildren().addAll(below, new CourseLine());
   }
 
   private HBox styles(List<Style> styles) {
@@ -85,7 +84,7 @@ final class StartSheet extends VBox {
       card.setId("begin-" + style.id());
       card.setAccessibleText("Begin in the style " + style.name());
       card.getStyleClass().setAll("button", "start-card");
-      card.setPrefHeight(128);
+      card.setPrefHeight(158);
       card.setOnAction(event -> ways.style().accept(style));
       row.getChildren().add(card);
     }

@@ -189,10 +189,9 @@ public final class BriefRoom implements Room {
 
   private Node tempoBox() {
     Button tap = Controls.primary("tap-tempo", "tap", this::tap);
-    VBox readings = Controls.column(4, feel, felt);
-    HBox row = Controls.row(18, tempo, readings);
-    row.setAlignment(javafx.geometry.Pos.TOP_LEFT);
-    return Controls.column(6, row, Controls.row(10, tap, tapped));
+    HBox row = Controls.row(18, tempo, feel);
+    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
+    return Controls.column(6, row, felt, Controls.row(10, tap, tapped));
   }
 
   private Node keyBox() {

@@ -28,7 +28,6 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.theory.Chord;
 import westtide.theory.NoteName;
-import westtide.theory.RomanNumeral;
 import westtide.theory.VoiceLeading;
 import westtide.theory.Voicing;
 import westtide.theory.VoicingRange;
@@ -74,11 +73,8 @@ public final class ChordsRoom implements Room {
   @Override
   public String fact(SongView view) {
     Progression hook = view.song().progressions().get(0);
-    String numerals =
-        hook.chords().stream()
-            .map(c -> RomanNumeral.of(c, view.song().brief().key()).toString())
-            .collect(Collectors.joining(" "));
-    return hook.bars(view.song().brief().meter()) + " bars · " + numerals;
+    int chords = hook.spans().size();
+    return hook.bars(view.song().brief().meter()) + " bars · " + chords + " chords";
   }
 
   @Override

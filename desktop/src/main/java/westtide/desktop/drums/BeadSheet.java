@@ -88,6 +88,11 @@ final class BeadSheet extends Drawing {
     return lane().at(laneStep());
   }
 
+  /** Whether the cursor is on a closed hat that the open hat silences. */
+  boolean choked() {
+    return voice() == DrumVoice.CLOSED_HAT && openHatAt(step);
+  }
+
   private StepLane lane() {
     return groove.lanes().get(lane).lane();
   }

@@ -71,7 +71,7 @@ public final class DrumsRoom implements Room {
   @Override
   public String fact(SongView view) {
     return drums(view.song())
-        .map(p -> String.join(" ", p.variants().stream().map(Variant::name).toList()))
+        .map(p -> "grooves " + String.join(", ", p.variants().stream().map(Variant::name).toList()))
         .orElse("no drums");
   }
 
@@ -134,7 +134,8 @@ public final class DrumsRoom implements Room {
     Brief brief = desk.open().song().brief();
     int tick = Ticks.ofSteps(beads.laneStep());
     String at = voice + " · " + Position.of(tick, brief.meter()) + " · ";
-    told.setText(at + beads.hit().map(hit -> tell(hit, tick, brief)).orElse("no hit"));
+    String choked = beads.choked() ? " · silent, the open hat plays here" : "";
+    told.setText(at + beads.hit().map(hit -> tell(hit, tick, brief) + choked).orElse("no hit"));
   }
 
   private static String tell(Hit hit, int tick, Brief brief) {

@@ -235,7 +235,17 @@ final class TankSheet extends Drawing {
   private void drawPartName(Part part, int index) {
     double y = TOP + rowHeight() * (index + 0.5);
     fit(text(6, y, part.name(), index == row ? "bold" : "plain"), LEFT - 14);
-    text(6, y + 15, part.role().toString(), "soft");
+    text(6, y + 15, habit(part), "soft");
+  }
+
+  private static String habit(Part part) {
+    return switch (part.role()) {
+      case CHORDS -> "chords";
+      case LEAD -> "written line";
+      case DRUMS -> "grooves";
+      case SUB -> "roots and kick";
+      case BASS -> "follows chords";
+    };
   }
 
   private void drawHeader(Song shown, int index, double left, double right) {
@@ -259,7 +269,8 @@ final class TankSheet extends Drawing {
       double width = right - left;
       double from = left + width * cells.get(i).fromBar() / section.bars();
       double to = left + width * end / section.bars();
-      drawTank(part, index, sectionIndex, cells.get(i), from + 3, to - 3);
+      double gap = Math.min(3, (to - from) / 8);
+      drawTank(part, index, sectionIndex, cells.get(i), from + gap, to - gap);
     }
   }
 

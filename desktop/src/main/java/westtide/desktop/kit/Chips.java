@@ -5,14 +5,14 @@ import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 
 /**
  * A choice of one among a few, shown as words in outlines.
  *
  * @param <T> what is chosen
  */
-public final class Chips<T> extends FlowPane {
+public final class Chips<T> extends HBox {
   private final String prefix;
   private final Function<T, String> words;
   private final Consumer<T> chosen;
@@ -21,12 +21,12 @@ public final class Chips<T> extends FlowPane {
 
   /** Chips whose ids are {@code prefix} and the choice's words in lower case joined by hyphens. */
   public Chips(String prefix, Function<T, String> words, Consumer<T> chosen) {
-    super(6, 5);
+    super(6);
     this.prefix = prefix;
     this.words = words;
     this.chosen = chosen;
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    setPrefWrapLength(300);
+    setMinWidth(USE_PREF_SIZE);
   }
 
   /** Shows the choices with one selected; nothing is rebuilt when both are as before. */

@@ -16,7 +16,9 @@ public final class Controls {
 
   /** A heading of a sheet. */
   public static Label title(String words) {
-    return label(words, "title");
+    Label title = label(words, "title");
+    title.setMinWidth(Region.USE_PREF_SIZE);
+    return title;
   }
 
   /** Text in a style. */

@@ -35,7 +35,8 @@ public final class NumberField extends VBox {
     this.nudge = nudge;
     this.field = Controls.field(id, name);
     field.getStyleClass().add("figure");
-    field.setPrefColumnCount(5);
+    field.setPrefWidth(92);
+    field.setMinWidth(92);
     problem.setId(id + "-problem");
     problem.setMaxWidth(260);
     hideProblem();

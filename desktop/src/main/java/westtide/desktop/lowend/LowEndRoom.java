@@ -66,7 +66,9 @@ public final class LowEndRoom implements Room {
 
   @Override
   public String fact(SongView view) {
-    return rule(view.song()).map(r -> "808 " + r.link()).orElse("no 808");
+    return rule(view.song())
+        .map(r -> r.link() == KickLink.LOCKED ? "808 on the kick" : "808 independent")
+        .orElse("no 808");
   }
 
   @Override

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
+import javafx.scene.text.Text;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
@@ -84,6 +85,7 @@ final class LowEndSheet extends Drawing {
     drawRungs(v, y, sub, bass);
     drawBars(v, x, from, to);
     drawKicks(v, x, from, to);
+    drawZoneNames(y);
     bass.forEach(note -> drawBass(note, x, y));
     for (int i = 0; i < sub.size(); i++) {
       drawSub(v, sub.get(i), i, x, y);
@@ -118,8 +120,19 @@ final class LowEndSheet extends Drawing {
     double bottom = y.at(USEFUL_LOW - 0.5);
     box(LEFT, free, right - LEFT, useful - free, "band", "leave");
     box(LEFT, useful, right - LEFT, bottom - useful, "band", "useful");
-    textEnding(right - 6, free + 14, "left free for it, up to 150 Hz", "soft");
-    textEnding(right - 6, bottom - 6, "useful range of the 808", "soft");
+  }
+
+  /** Over the verticals, each on a patch of its own band. */
+  private void drawZoneNames(Axis y) {
+    patch(y.at(LEFT_FREE_HIGH + 0.5) + 14, "left free for it, up to 150 Hz", "leave");
+    patch(y.at(USEFUL_LOW - 0.5) - 6, "useful range of the 808", "useful");
+  }
+
+  private void patch(double y, String words, String band) {
+    Text text = textEnding(getWidth() - 18, y, words, "soft");
+    double width = text.getLayoutBounds().getWidth();
+    box(text.getX() - 4, y - 11, width + 8, 15, "band", band);
+    text.toFront();
   }
 
   private void drawRungs(SongView v, Axis y, List<ScoredNote> sub, List<ScoredNote> bass) {

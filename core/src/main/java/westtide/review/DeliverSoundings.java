@@ -1,0 +1,57 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import westtide.score.Score;
+import westtide.score.ScoredPart;
+
+/** What the files will hold: parts that play and notes, and parts that would be left out. */
+final class DeliverSoundings {
+  private static final double MOST_NOTES_A_BAR = 60;
+
+  private final Score score;
+
+  DeliverSoundings(Score score) {
+    this.score = score;
+  }
+
+  StageSoundings take() {
+    return new StageSoundings(List.of(playing(), notes()), silent());
+  }
+
+  private Measure playing() {
+    int all = score.parts().size();
+    int playing = (int) score.parts().stream().filter(part -> !part.notes().isEmpty()).count();
+    return Measure.of("parts that play", playing + " of " + all, playing, all, all, all);
+  }
+
+  private Measure notes() {
+    int notes = score.parts().stream().mapToInt(part -> part.notes().size()).sum();
+    double perBar = notes / (double) score.song().form().bars();
+    return Measure.of(
+        "notes a bar, all parts",
+        String.valueOf(Math.round(perBar)),
+        perBar,
+        MOST_NOTES_A_BAR,
+        5,
+        40);
+  }
+
+  private List<Finding> silent() {
+    List<Finding> out = new ArrayList<>();
+    for (ScoredPart part : score.parts()) {
+      if (part.notes().isEmpty()) {
+        out.add(
+            new Finding(
+                "deliver.silent." + part.part().id(),
+                Weight.NOTE,
+                part.part().name() + " plays nothing",
+                "whole song",
+                "Its tank is out in every section, so no file is written for it. Fill it in the form.",
+                Optional.empty()));
+      }
+    }
+    return out;
+  }
+}
