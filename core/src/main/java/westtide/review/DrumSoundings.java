@@ -78,7 +78,7 @@ final class DrumSoundings {
   }
 
   private List<Hit> over(Pattern.Drums groove, DrumLane lane) {
-    return lane.lane().over(groove.bars() * meter.stepsPerBar()).hits();
+    return lane.lane().over(groove.bars() * meter.stepsPerBar());
   }
 
   private void addSlips(DrumEdits edits, Pattern.Drums groove, List<Finding> findings) {

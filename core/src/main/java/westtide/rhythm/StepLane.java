@@ -66,17 +66,30 @@ public record StepLane(int length, List<Hit> hits) {
     return new StepLane(length, hits.stream().map(change).toList());
   }
 
-  /** The lane over a span: repeated when the span is longer, cut when it is shorter. */
-  public StepLane over(int steps) {
+  /**
+   * The hits over a span of steps: repeated when it is longer than the lane, cut when it is
+   * shorter.
+   */
+  public List<Hit> over(int steps) {
+    return over(steps, steps);
+  }
+
+  /**
+   * As {@link #over(int)}, the lane starting afresh every {@code restart} steps, as a pattern does.
+   */
+  public List<Hit> over(int steps, int restart) {
     List<Hit> out = new ArrayList<>();
-    for (int start = 0; start < steps; start += length) {
-      for (Hit hit : hits) {
-        if (start + hit.step() < steps) {
-          out.add(hit.withStep(start + hit.step()));
+    for (int start = 0; start < steps; start += restart) {
+      for (int pass = 0; pass < restart; pass += length) {
+        for (Hit hit : hits) {
+          int within = pass + hit.step();
+          if (within < restart && start + within < steps) {
+            out.add(hit.withStep(start + within));
+          }
         }
       }
     }
-    return new StepLane(steps, out);
+    return out;
   }
 
   /** The lane as text that {@link #parse} reads; finer velocities and nudges are not in it. */

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Set;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
-import westtide.rhythm.StepLane;
 import westtide.rhythm.Ticks;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
@@ -34,10 +33,9 @@ final class Groove {
     int steps = bars * meter.stepsPerBar();
     List<Note> out = new ArrayList<>();
     for (DrumLane lane : drums.lanes()) {
-      StepLane whole = lane.lane().over(patternSteps).over(steps);
       Set<Integer> choked =
           lane.voice() == DrumVoice.CLOSED_HAT ? openHats(patternSteps, steps) : Set.of();
-      for (Hit hit : whole.hits()) {
+      for (Hit hit : lane.lane().over(steps, patternSteps)) {
         if (!choked.contains(hit.step())) {
           addStrokes(out, lane.voice(), hit);
         }
@@ -51,8 +49,7 @@ final class Groove {
     Set<Integer> out = new HashSet<>();
     drums
         .lane(DrumVoice.OPEN_HAT)
-        .ifPresent(
-            lane -> lane.over(patternSteps).over(steps).hits().forEach(h -> out.add(h.step())));
+        .ifPresent(lane -> lane.over(steps, patternSteps).forEach(hit -> out.add(hit.step())));
     return out;
   }
 

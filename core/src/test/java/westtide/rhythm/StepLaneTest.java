@@ -3,6 +3,7 @@ package westtide.rhythm;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -46,8 +47,19 @@ class StepLaneTest {
 
   @Test
   void aLaneOfItsOwnLengthRunsAgainstTheBar() {
-    assertThat(StepLane.parse("x....").over(16)).hasToString("x....x....x....x");
-    assertThat(StepLane.parse("x.......o.......").over(8)).hasToString("x.......");
+    assertThat(steps(StepLane.parse("x....").over(16))).containsExactly(0, 5, 10, 15);
+    assertThat(steps(StepLane.parse("x.......o.......").over(8))).containsExactly(0);
+    assertThat(StepLane.parse("x").over(2000)).hasSize(2000);
+  }
+
+  @Test
+  void aPatternStartsItsLanesAfresh() {
+    assertThat(steps(StepLane.parse("x....").over(32, 16)))
+        .containsExactly(0, 5, 10, 15, 16, 21, 26, 31);
+  }
+
+  private static List<Integer> steps(List<Hit> hits) {
+    return hits.stream().map(Hit::step).toList();
   }
 
   @ParameterizedTest

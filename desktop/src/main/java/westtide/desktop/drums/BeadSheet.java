@@ -263,7 +263,7 @@ final class BeadSheet extends Drawing {
     int count = shown.lane().hits().size();
     text(8, y + 16, count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits", "soft");
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
-    for (Hit hit : shown.lane().over(steps()).hits()) {
+    for (Hit hit : shown.lane().over(steps())) {
       drawHit(shown.voice(), hit, x, y);
     }
     drawKnots(shown.lane(), x, y);
@@ -297,7 +297,9 @@ final class BeadSheet extends Drawing {
   }
 
   private boolean openHatAt(int hitStep) {
-    return groove.lane(DrumVoice.OPEN_HAT).flatMap(l -> l.over(steps()).at(hitStep)).isPresent();
+    return groove.lane(DrumVoice.OPEN_HAT).stream()
+        .flatMap(open -> open.over(steps()).stream())
+        .anyMatch(hit -> hit.step() == hitStep);
   }
 
   private static double radius(int velocity) {

@@ -1,0 +1,70 @@
+package westtide;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/**
+ * The house of docs/architecture.md: no interface code in the core, packages in their order, no
+ * cycles.
+ */
+class ArchitectureTest {
+  private static final JavaClasses CORE =
+      new ClassFileImporter()
+          .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
+          .importPackages("westtide");
+
+  /** What each package may use. */
+  private static final Map<String, List<String>> ALLOWED =
+      new TreeMap<>(
+          Map.of(
+              "theory", List.of(),
+              "rhythm", List.of(),
+              "song", List.of("theory", "rhythm"),
+              "style", List.of("song", "theory", "rhythm"),
+              "follow", List.of("song", "theory", "rhythm"),
+              "score", List.of("follow", "song", "theory", "rhythm"),
+              "compose", List.of("song", "style", "follow", "theory", "rhythm"),
+              "review", List.of("score", "style", "song", "theory", "rhythm"),
+              "file", List.of("score", "song", "theory", "rhythm")));
+
+  @Test
+  void theCoreKnowsNoInterface() {
+    noClasses()
+        .should()
+        .dependOnClassesThat()
+        .resideInAnyPackage("java.awt..", "javax.swing..", "javafx..", "westtide.desktop..")
+        .check(CORE);
+  }
+
+  @Test
+  void packagesUseOnlyWhatStandsBeforeThem() {
+    for (Map.Entry<String, List<String>> entry : ALLOWED.entrySet()) {
+      List<String> others = new ArrayList<>(ALLOWED.keySet());
+      others.remove(entry.getKey());
+      others.removeAll(entry.getValue());
+      String[] forbidden =
+          others.stream().map(name -> "westtide." + name + "..").toArray(String[]::new);
+      noClasses()
+          .that()
+          .resideInAPackage("westtide." + entry.getKey() + "..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(forbidden)
+          .check(CORE);
+    }
+  }
+
+  @Test
+  void noPackageIsPartOfACycle() {
+    slices().matching("westtide.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+}

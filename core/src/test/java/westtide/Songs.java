@@ -1,0 +1,91 @@
+package westtide;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import westtide.compose.SongDraft;
+import westtide.rhythm.Feel;
+import westtide.rhythm.Meter;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.song.Brief;
+import westtide.song.Cell;
+import westtide.song.ChordLine;
+import westtide.song.DrumLane;
+import westtide.song.DrumVoice;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Notation;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Progression;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.style.StyleBook;
+import westtide.theory.Key;
+
+/** Small songs for tests. */
+public final class Songs {
+  private static final StyleBook BOOK = StyleBook.shipped();
+
+  private Songs() {}
+
+  /** The shipped styles. */
+  public static StyleBook book() {
+    return BOOK;
+  }
+
+  /** A draft in a style from a seed. */
+  public static Song draft(String style, long seed) {
+    return SongDraft.in(BOOK.get(style)).withSeed(seed).song();
+  }
+
+  /** A brief at 120 BPM in common time. */
+  public static Brief brief(String key, int swing) {
+    return new Brief(
+        "trap", Tempo.of(120), Feel.FULL, Meter.COMMON, Key.parse(key), Swing.of(swing));
+  }
+
+  /** A progression called hook. */
+  public static Progression progression(Brief brief, String line) {
+    return new Progression("hook", Notation.NAMES, ChordLine.in(brief).parse(line).orElseThrow());
+  }
+
+  /** One hook of that many bars in which every part plays in full. */
+  public static Song oneHook(Brief brief, String chords, int bars, Part... parts) {
+    List<Part> list = List.of(parts);
+    Map<String, List<Cell>> cells = new java.util.LinkedHashMap<>();
+    list.forEach(
+        part ->
+            cells.put(part.id(), List.of(new Cell(0, Level.FULL, part.variants().get(0).name()))));
+    Section hook = new Section(SectionWord.HOOK, bars, "hook", cells);
+    return new Song(
+        "Test",
+        "",
+        1,
+        brief,
+        List.of(progression(brief, chords)),
+        list,
+        new Form(List.of(hook)),
+        Set.of(),
+        "{}");
+  }
+
+  /** A part with one pattern called A. */
+  public static Part part(String id, Role role, Pattern pattern) {
+    return new Part(id, id, role, 0, List.of(new Variant("A", pattern)));
+  }
+
+  /** A groove of one bar from lane texts: a voice, then its text. */
+  public static Pattern.Drums groove(int bars, Object... lanes) {
+    List<DrumLane> out = new java.util.ArrayList<>();
+    for (int i = 0; i < lanes.length; i += 2) {
+      out.add(new DrumLane((DrumVoice) lanes[i], StepLane.parse((String) lanes[i + 1])));
+    }
+    return new Pattern.Drums(bars, out);
+  }
+}

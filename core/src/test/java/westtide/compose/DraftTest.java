@@ -1,0 +1,133 @@
+package westtide.compose;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import westtide.Songs;
+import westtide.review.Soundings;
+import westtide.review.Weight;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Tempo;
+import westtide.score.Score;
+import westtide.song.Level;
+import westtide.song.LineFit;
+import westtide.song.Note;
+import westtide.song.Pattern;
+import westtide.song.PlacedChord;
+import westtide.song.Progression;
+import westtide.song.Role;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+import westtide.style.Style;
+import westtide.theory.Key;
+
+class DraftTest {
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void theSameSeedGivesTheSameSongAndAnotherAnother(String style) {
+    assertThat(Songs.draft(style, 7)).isEqualTo(Songs.draft(style, 7));
+    Set<Song> takes = new HashSet<>();
+    for (long seed = 0; seed < 20; seed++) {
+      takes.add(Songs.draft(style, seed));
+    }
+    assertThat(takes).hasSize(20);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void itsOwnSoundingsFindNothingSeriousInADraft(String style) {
+    Style own = Songs.book().get(style);
+    for (long seed = 0; seed < 50; seed++) {
+      Score score = Score.of(Songs.draft(style, seed));
+      assertThat(Soundings.of(score, own).findings(Weight.WARNING)).as("seed " + seed).isEmpty();
+    }
+  }
+
+  @Test
+  void wishesAreKept() {
+    Song song =
+        SongDraft.in(Songs.book().get("Trap"))
+            .withSeed(3)
+            .withTempo(Tempo.of(146))
+            .withKey(Key.parse("F# minor"))
+            .withChords("i9 | VImaj7 | III VII | iv7")
+            .withForm("intro 8, drop 16")
+            .withTitle("Wish")
+            .song();
+    assertThat(song.brief().tempo()).isEqualTo(Tempo.of(146));
+    assertThat(song.form()).hasToString("intro 8, drop 16");
+    assertThat(song.progression("hook").chords().get(0)).hasToString("F♯m9");
+    assertThat(song.progressions()).as("trap uses one progression").hasSize(1);
+    assertThatThrownBy(() -> SongDraft.in(Songs.book().get("trap")).withChords("i | ?").song())
+        .hasMessageContaining("column 5");
+  }
+
+  @Test
+  void aStyleWithASecondProgressionGivesItToTheVersesAlone() {
+    Song song =
+        SongDraft.in(Songs.book().get("boom bap"))
+            .withKey(Key.parse("D minor"))
+            .withChords("i9 | iv9")
+            .song();
+    assertThat(song.progression("hook").chords()).hasSize(2);
+    assertThat(song.form().sections())
+        .allMatch(s -> s.progression().equals(s.word() == SectionWord.VERSE ? "verse" : "hook"));
+  }
+
+  @Test
+  void everyStyleTakesEverySectionWord() {
+    for (Style style : Songs.book().styles()) {
+      List<Progression> rows = Songs.draft(style.id(), 1).progressions();
+      for (SectionWord word : SectionWord.values()) {
+        var section = FormDraft.in(style, rows).section(word, 8);
+        assertThat(section.cells()).as(style.id() + " " + word).isNotEmpty();
+        assertThat(section.cell("keys", 7).level()).isNotNull();
+      }
+    }
+  }
+
+  @Test
+  void sectionsEndWithTheFillAndTheLastHookIsLifted() {
+    Song song = Songs.draft("trap", 1);
+    assertThat(song.form().sections().get(1).cell("drums", 15).variant()).isEqualTo("fill");
+    assertThat(song.form().sections().get(1).cell("lead", 0).level()).isEqualTo(Level.FULL);
+    assertThat(song.form().sections().get(6).cell("lead", 0).level()).isEqualTo(Level.LIFTED);
+  }
+
+  /** Common practice: the rules of a line worth keeping. */
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void aDraftedLineKeepsTheRulesOfItsCraft(String style) {
+    for (long seed = 0; seed < 40; seed++) {
+      Song song = Songs.draft(style, seed);
+      Pattern.Written line =
+          (Pattern.Written) song.part(Role.LEAD).orElseThrow().variants().get(0).pattern();
+      List<PlacedChord> chords = song.progressions().get(0).over(line.bars() * 3840);
+      LineFit fit = new LineFit(line.notes(), chords, Meter.COMMON);
+      String seeded = style + " seed " + seed;
+      assertThat(fit.chordToneShare()).as(seeded).isGreaterThanOrEqualTo(0.6);
+      assertThat(fit.range()).as(seeded).isBetween(3, 16);
+      assertThat(fit.rubs()).as(seeded).isEmpty();
+      assertThat(fit.onChord(line.notes().get(line.notes().size() - 1))).as(seeded).isTrue();
+      assertThat(longestRest(line)).as(seeded).isGreaterThan(960);
+      assertThat(line.notes())
+          .allMatch(n -> song.brief().key().contains(n.key() % 12) || fit.onChord(n));
+    }
+  }
+
+  private static int longestRest(Pattern.Written line) {
+    int longest = 0;
+    int end = 0;
+    for (Note note : line.notes()) {
+      longest = Math.max(longest, note.start() - end);
+      end = Math.max(end, note.end());
+    }
+    return Math.max(longest, line.bars() * 3840 - end);
+  }
+}

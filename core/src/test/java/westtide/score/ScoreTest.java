@@ -1,0 +1,191 @@
+package westtide.score;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
+import westtide.rhythm.Figure;
+import westtide.song.Brief;
+import westtide.song.DrumVoice;
+import westtide.song.FollowRule;
+import westtide.song.FormEdits;
+import westtide.song.KickLink;
+import westtide.song.Level;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.PlacedChord;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.theory.VoicingRange;
+
+class ScoreTest {
+  private static final Brief STRAIGHT = Songs.brief("F# minor", 50);
+  private static final Figure OWN = new Figure("x-------........");
+
+  private static Part drums(Pattern.Drums groove) {
+    return Songs.part("drums", Role.DRUMS, groove);
+  }
+
+  private static Part sub(KickLink link) {
+    FollowRule rule = new FollowRule.Sub(link, OWN, 28);
+    return Songs.part("808", Role.SUB, new Pattern.Following(rule));
+  }
+
+  private static String notes(Song song, String part) {
+    return Score.of(song).part(part).orElseThrow().notes().stream()
+        .map(note -> note.start() + "+" + note.ticks() + ":" + note.key())
+        .collect(Collectors.joining(" "));
+  }
+
+  @Test
+  void a808LockedToTheKickLastsToTheNextAndStandsOnTheRoots() {
+    Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x.....x........."));
+    Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, kick, sub(KickLink.LOCKED));
+    assertThat(notes(song, "808")).isEqualTo("0+1440:30 1440+2400:30 3840+1440:38 5280+2400:38");
+  }
+
+  @Test
+  void aChordChangeWithoutAKickMovesThe808WhereTheBassMoves() {
+    Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x..............."));
+    Song song = Songs.oneHook(STRAIGHT, "F#m A/F# D", 1, kick, sub(KickLink.LOCKED));
+    assertThat(notes(song, "808")).isEqualTo("0+2560:30 2560+1280:38");
+  }
+
+  @Test
+  void anIndependent808KeepsItsOwnRhythm() {
+    Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x.x.x.x.x.x.x.x."));
+    Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, kick, sub(KickLink.INDEPENDENT));
+    assertThat(notes(song, "808")).isEqualTo("0+1920:30 3840+1920:38");
+  }
+
+  /** Arithmetic: at 60 % the second sixteenth of a pair stands 48 ticks late. */
+  @Test
+  void swingMovesOffStepsAndWhateverFollowsThem() {
+    Part kick = drums(Songs.groove(1, DrumVoice.KICK, "xx.x............"));
+    Song song = Songs.oneHook(Songs.brief("F# minor", 60), "F#m", 1, kick, sub(KickLink.LOCKED));
+    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+        .extracting(ScoredNote::start)
+        .containsExactly(0, 288, 768);
+    assertThat(notes(song, "808")).isEqualTo("0+288:30 288+480:30 768+3072:30");
+  }
+
+  @Test
+  void theClosedHatIsSilentWhereTheOpenOneStarts() {
+    Part hats =
+        drums(
+            Songs.groove(
+                1,
+                DrumVoice.CLOSED_HAT,
+                "x.x.x.x.x.x.x.x.",
+                DrumVoice.OPEN_HAT,
+                "..x...x........."));
+    Song song = Songs.oneHook(STRAIGHT, "F#m", 1, hats);
+    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+        .filteredOn(note -> note.key() == DrumVoice.CLOSED_HAT.note())
+        .extracting(ScoredNote::start)
+        .containsExactly(0, 960, 1920, 2400, 2880, 3360);
+  }
+
+  @Test
+  void aRollIsSplitEvenlyAndALaneOfItsOwnLengthRunsOn() {
+    Part hats =
+        drums(Songs.groove(1, DrumVoice.CLOSED_HAT, "x3....", DrumVoice.KICK, "x..............."));
+    Song song = Songs.oneHook(STRAIGHT, "F#m", 1, hats);
+    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+        .filteredOn(note -> note.key() == DrumVoice.CLOSED_HAT.note())
+        .extracting(ScoredNote::start)
+        .containsExactly(0, 80, 160, 1200, 1280, 1360, 2400, 2480, 2560, 3600, 3680, 3760);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"OUT, 0", "HINT, 45", "HALF, 72", "FULL, 100", "LIFTED, 112"})
+  void aTankScalesTheVelocities(Level level, int velocity) {
+    Part lead =
+        Songs.part("lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(0, 240, 70, 100))));
+    Song song = Songs.oneHook(STRAIGHT, "F#m", 1, lead);
+    Song filled = FormEdits.level(0, "lead", 0, level).apply(song);
+    List<ScoredNote> notes = Score.of(filled).part("lead").orElseThrow().notes();
+    assertThat(notes).hasSize(level == Level.OUT ? 0 : 1);
+    assertThat(notes).allMatch(note -> note.velocity() == velocity);
+  }
+
+  @Test
+  void aWrittenLineRepeatsAndIsCutWhereItsCellEnds() {
+    Part lead =
+        Songs.part(
+            "lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(2880, 1920, 70, 90))));
+    Song song = Songs.oneHook(STRAIGHT, "F#m", 3, lead);
+    Song half =
+        FormEdits.level(0, "lead", 2, Level.OUT).apply(FormEdits.split(0, "lead", 2).apply(song));
+    assertThat(notes(half, "lead")).isEqualTo("2880+1920:70 6720+960:70");
+  }
+
+  @Test
+  void aFigureStrikesEachChordAndLosesNone() {
+    FollowRule rule =
+        new FollowRule.Chords(
+            new VoicingRange(51, 58, 76), java.util.Optional.of(new Figure("x-..x-..........")));
+    Part keys = Songs.part("keys", Role.CHORDS, new Pattern.Following(rule));
+    Song song = Songs.oneHook(STRAIGHT, "F#m D", 1, keys);
+    Set<Integer> starts = new HashSet<>();
+    Score.of(song).part("keys").orElseThrow().notes().forEach(note -> starts.add(note.start()));
+    assertThat(starts).containsExactlyInAnyOrder(0, 960, 1920);
+  }
+
+  @Test
+  void aBassStepsIntoTheNextChordWithANoteOfTheKey() {
+    FollowRule rule = new FollowRule.Bass(new Figure("x---------------"), 28, true, false);
+    Part bass = Songs.part("bass", Role.BASS, new Pattern.Following(rule));
+    Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, bass);
+    assertThat(notes(song, "bass")).isEqualTo("0+3600:30 3600+240:37 3840+3840:38");
+  }
+
+  /** What every draft's score keeps to, in every style, over many seeds. */
+  @Test
+  void everyDraftIsPlayable() {
+    for (String style : List.of("trap", "house", "boom-bap")) {
+      for (long seed = 0; seed < 25; seed++) {
+        Song song = Songs.draft(style, seed);
+        Score score = Score.of(song);
+        assertThat(score.ticks()).isEqualTo(song.form().bars() * 3840);
+        for (ScoredPart part : score.parts()) {
+          assertThat(part.notes()).as(part.part().name()).isNotEmpty();
+          assertThat(part.notes()).allMatch(n -> n.start() >= 0 && n.end() <= score.ticks());
+          assertNoneStartsTwice(part.notes());
+        }
+        assert808OnBasses(song, score);
+      }
+    }
+  }
+
+  private static void assertNoneStartsTwice(List<ScoredNote> notes) {
+    int[] until = new int[128];
+    for (ScoredNote note : notes) {
+      assertThat(note.start()).isGreaterThanOrEqualTo(until[note.key()]);
+      until[note.key()] = note.end();
+    }
+  }
+
+  private static void assert808OnBasses(Song song, Score score) {
+    int bar = 3840;
+    for (int i = 0; i < song.form().sections().size(); i++) {
+      Section section = song.form().sections().get(i);
+      int start = song.form().startBar(i) * bar;
+      List<PlacedChord> chords = song.progression(section.progression()).over(section.bars() * bar);
+      for (PlacedChord chord : chords) {
+        int from = start + chord.start();
+        int to = start + chord.end();
+        assertThat(score.part(Role.SUB).orElseThrow().between(from, to))
+            .allMatch(note -> note.key() % 12 == chord.chord().bass().pitchClass());
+      }
+    }
+  }
+}
