@@ -1,0 +1,144 @@
+package westtide.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.file.SongFile;
+import westtide.song.Song;
+
+class MainTest {
+  private record Result(int status, String out, String err) {}
+
+  @TempDir private Path folder;
+
+  private Result run(String... words) {
+    StringWriter out = new StringWriter();
+    StringWriter err = new StringWriter();
+    int status = Main.run(new PrintWriter(out, true), new PrintWriter(err, true), words);
+    return new Result(status, out.toString(), err.toString());
+  }
+
+  private Result draft(Path file, String... more) {
+    List<String> words = new ArrayList<>(List.of("new", "--style", "trap", "-o", file.toString()));
+    words.addAll(Arrays.asList(more));
+    return run(words.toArray(String[]::new));
+  }
+
+  @Test
+  void aSongIsDraftedAndExportedTwiceToTheSameBytes() throws IOException {
+    for (String name : List.of("a", "b")) {
+      Path song = folder.resolve(name + ".tide");
+      Result made =
+          draft(
+              song,
+              "--tempo",
+              "146",
+              "--key",
+              "F# minor",
+              "--chords",
+              "i9 | VImaj7 | III VII | iv7",
+              "--form",
+              "intro 8, hook 16, verse 16, hook 16, outro 8",
+              "--seed",
+              "7",
+              "--title",
+              "Same");
+      assertThat(made.status()).as(made.err()).isZero();
+      Result exported =
+          run("export", song.toString(), "--midi", folder.resolve(name + ".mid").toString());
+      assertThat(exported.status()).as(exported.err()).isZero();
+    }
+    assertThat(folder.resolve("a.mid")).hasSameBinaryContentAs(folder.resolve("b.mid"));
+    assertThat(folder.resolve("a.tide")).hasSameTextualContentAs(folder.resolve("b.tide"));
+    Song song = SongFile.read(folder.resolve("a.tide"));
+    assertThat(song.form()).hasToString("intro 8, hook 16, verse 16, hook 16, outro 8");
+    assertThat(song.brief().key()).hasToString("F♯ minor");
+  }
+
+  @Test
+  void partsGoIntoAFolderThatIsMade() throws IOException {
+    Path song = folder.resolve("Night Tide.tide");
+    draft(song);
+    Path parts = folder.resolve("parts");
+    Result result = run("export", song.toString(), "--parts", parts.toString());
+    assertThat(result.status()).as(result.err()).isZero();
+    try (Stream<Path> files = Files.list(parts)) {
+      assertThat(files.map(p -> p.getFileName().toString()))
+          .contains("Night Tide 142 F#m 808.mid", "Night Tide 142 F#m Drums.mid")
+          .hasSize(5);
+    }
+  }
+
+  @Test
+  void stylesAreListedAsTextAndAsJson() {
+    assertThat(run("styles").out())
+        .contains("trap")
+        .contains("boom-bap")
+        .contains("118 to 126 BPM");
+    assertThat(run("styles", "--json").out()).contains("\"id\" : \"house\"").contains("\"why\"");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "--style;polka;no style is called \"polka\"",
+        "--tempo;9;tempo must be 20 to 300 BPM, but was 9",
+        "--tempo;fast;tempo must be a number",
+        "--key;H moll;\"H moll\"",
+        "--chords;i9 | Hx;column 6",
+        "--form;intro 8, solo 4;no section",
+        "--seed;many;--seed",
+        "--colour;red;--colour"
+      })
+  void wrongWordsGiveOneSentenceAndNoFile(String option, String value, String message)
+      throws IOException {
+    Path song = folder.resolve("wrong.tide");
+    Result result =
+        option.equals("--style")
+            ? run("new", "--style", value, "-o", song.toString())
+            : draft(song, option, value);
+    assertOneSentence(result, message);
+    assertThat(song).doesNotExist();
+    try (Stream<Path> left = Files.list(folder)) {
+      assertThat(left).isEmpty();
+    }
+  }
+
+  @Test
+  void aMissingOrDamagedSongIsSaidAndOldFilesStay() throws IOException {
+    Path midi = Files.writeString(folder.resolve("old.mid"), "old");
+    Path song = folder.resolve("song.tide");
+    assertOneSentence(run("export", song.toString(), "--midi", midi.toString()), "does not exist");
+    Files.writeString(song, "{ \"format\" : ");
+    assertOneSentence(run("export", song.toString(), "--midi", midi.toString()), "is damaged");
+    assertOneSentence(run("export", song.toString()), "--midi");
+    assertThat(midi).hasContent("old");
+    assertThat(song).hasContent("{ \"format\" : ");
+  }
+
+  @Test
+  void aPlaceThatDoesNotExistIsSaid() {
+    Path song = folder.resolve("none").resolve("song.tide");
+    assertOneSentence(draft(song), "there is no folder");
+  }
+
+  private static void assertOneSentence(Result result, String message) {
+    assertThat(result.status()).isEqualTo(2);
+    assertThat(result.err().strip().lines()).hasSize(1);
+    assertThat(result.err()).contains(message).doesNotContain("Exception");
+    assertThat(result.out()).isEmpty();
+  }
+}

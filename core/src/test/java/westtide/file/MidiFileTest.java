@@ -1,0 +1,131 @@
+package westtide.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import westtide.Songs;
+import westtide.compose.SongDraft;
+import westtide.rhythm.Tempo;
+import westtide.score.Score;
+import westtide.score.ScoredPart;
+import westtide.song.BriefEdits;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.theory.Key;
+
+/** MIDI files as their bytes should be, and as independent readers list them. */
+class MidiFileTest {
+  @TempDir private Path folder;
+
+  private Path write(Song song) throws IOException {
+    Path file = folder.resolve("song.mid");
+    MidiFile.write(Score.of(song), file);
+    return file;
+  }
+
+  /** Standard MIDI Files 1.0 (from memory): header, tempo, meter and key signature events. */
+  @Test
+  void headerAndMetaEventsAreThoseOfTheStandard() throws IOException {
+    Song song =
+        SongDraft.in(Songs.book().get("trap"))
+            .withTempo(Tempo.of(120))
+            .withKey(Key.parse("F# minor"))
+            .song();
+    String hex = HexFormat.of().formatHex(Files.readAllBytes(write(song)));
+    assertThat(hex).startsWith("4d546864" + "00000006" + "0001" + "0006" + "03c0");
+    assertThat(hex).contains("ff510307a120").contains("ff580404021808").contains("ff59020301");
+  }
+
+  /**
+   * Every note, tempo, marker, name and program, as Debian's midicsv and python3-mido list them.
+   */
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void independentReadersListTheScoreNoteForNote(String style) throws Exception {
+    for (long seed = 1; seed <= 2; seed++) {
+      Score score = Score.of(BriefEdits.title("Read back").apply(Songs.draft(style, seed)));
+      Path file = folder.resolve(style + seed + ".mid");
+      MidiFile.write(score, file);
+      for (MidiListing listing : MidiListing.readBy(file)) {
+        assertSame(score, listing, MidiFile.playing(score));
+      }
+    }
+  }
+
+  @Test
+  void everyPartAloneIsReadBackToo() throws Exception {
+    Score score = Score.of(BriefEdits.title("Parts").apply(Songs.draft("boom-bap", 3)));
+    List<Path> files = MidiFile.writeParts(score, folder);
+    List<ScoredPart> playing = MidiFile.playing(score);
+    assertThat(files).hasSameSizeAs(playing);
+    for (int i = 0; i < files.size(); i++) {
+      assertThat(files.get(i).getFileName())
+          .hasToString("Parts 90 Dm " + playing.get(i).part().name() + ".mid");
+      for (MidiListing listing : MidiListing.readBy(files.get(i))) {
+        assertSame(score, listing, List.of(playing.get(i)));
+      }
+    }
+  }
+
+  private static void assertSame(Score score, MidiListing listing, List<ScoredPart> parts) {
+    assertThat(listing.ticksPerQuarter()).isEqualTo(960);
+    assertThat(listing.tempo()).isEqualTo(score.song().brief().tempo().microsPerQuarter());
+    TreeMap<Integer, String> markers = new TreeMap<>();
+    for (int i = 0; i < score.song().form().sections().size(); i++) {
+      markers.put(score.song().form().startBar(i) * 3840, score.song().form().label(i));
+    }
+    assertThat(listing.markers()).isEqualTo(markers);
+    assertThat(listing.tracks()).hasSameSizeAs(parts);
+    for (int i = 0; i < parts.size(); i++) {
+      MidiListing.Track track = listing.tracks().get(i);
+      ScoredPart part = parts.get(i);
+      boolean drums = part.part().role() == Role.DRUMS;
+      assertThat(track.name()).isEqualTo(part.part().name());
+      assertThat(track.program()).isEqualTo(drums ? 0 : part.part().program());
+      assertThat(track.channels()).allMatch(channel -> drums == (channel == 9)).hasSize(1);
+      assertThat(track.notes())
+          .containsExactlyInAnyOrderElementsOf(
+              part.notes().stream()
+                  .map(n -> new MidiListing.Listed(n.start(), n.ticks(), n.key(), n.velocity()))
+                  .toList());
+      assertThat(track.end()).isEqualTo(score.ticks());
+    }
+  }
+
+  @Test
+  void theSameSongGivesTheSameBytes() throws IOException {
+    byte[] first = Files.readAllBytes(write(Songs.draft("house", 9)));
+    assertThat(Files.readAllBytes(write(Songs.draft("house", 9)))).isEqualTo(first);
+  }
+
+  @Test
+  void namesAreMadeOfTitleTempoAndKeyAndSafe() {
+    Song song = BriefEdits.title("a/b: \"c\"?").apply(Songs.draft("trap", 1));
+    assertThat(FileNames.midi(song)).isEqualTo("ab c 142 F#m.mid");
+    assertThat(FileNames.midi(BriefEdits.title(" .. ").apply(song))).startsWith("Untitled 142");
+  }
+
+  @Test
+  void aPlaceThatCannotBeWrittenLeavesNothingBehind() throws IOException {
+    Path nowhere = folder.resolve("missing").resolve("song.mid");
+    assertThatThrownBy(() -> MidiFile.write(Score.of(Songs.draft("trap", 1)), nowhere))
+        .isInstanceOf(UnusableFileException.class)
+        .hasMessageContaining("missing");
+    Path taken = Files.createDirectories(folder.resolve("taken.mid").resolve("inside"));
+    assertThatThrownBy(() -> MidiFile.write(Score.of(Songs.draft("trap", 1)), taken.getParent()))
+        .isInstanceOf(UnusableFileException.class);
+    try (var left = Files.list(folder)) {
+      assertThat(left.map(p -> p.getFileName().toString())).containsExactly("taken.mid");
+    }
+  }
+}

@@ -1,0 +1,115 @@
+package westtide.file;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import westtide.Songs;
+import westtide.song.BriefEdits;
+import westtide.song.Song;
+
+class SongFileTest {
+  @TempDir private Path folder;
+
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void aSongReadsBackAsItWas(String style) throws IOException {
+    Path file = folder.resolve("song.tide");
+    for (long seed = 0; seed < 10; seed++) {
+      Song song = BriefEdits.leave("some.finding").apply(Songs.draft(style, seed));
+      SongFile.write(song, file);
+      assertThat(SongFile.read(file)).isEqualTo(song);
+    }
+  }
+
+  @Test
+  void fieldsOfANewerVersionAreKeptAtEveryDepth() throws IOException {
+    Path file = folder.resolve("newer.tide");
+    SongFile.write(Songs.draft("trap", 1), file);
+    String newer =
+        Files.readString(file)
+            .replaceFirst("\"version\" : 1", "\"version\" : 2,\n  \"mood\" : { \"dark\" : 7 }")
+            .replaceFirst("\"name\" : \"Drums\"", "\"name\" : \"Drums\", \"pan\" : [ 1, 2 ]")
+            .replaceFirst("\"section\" : \"hook\"", "\"section\" : \"hook\", \"fade\" : \"slow\"");
+    Files.writeString(file, newer);
+    Song song = BriefEdits.title("Edited").apply(SongFile.read(file));
+    SongFile.write(song, file);
+    String written = Files.readString(file);
+    assertThat(written)
+        .contains("\"mood\"")
+        .contains("\"dark\" : 7")
+        .contains("\"pan\" : [ 1, 2 ]");
+    assertThat(written).contains("\"fade\" : \"slow\"").contains("\"title\" : \"Edited\"");
+    SongFile.write(SongFile.read(file), file);
+    assertThat(file).content().isEqualTo(written);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "\"tempo\" : \"142\"; \"tempo\" : \"9999\"; tempo must be 20 to 300",
+        "\"role\" : \"DRUMS\"; \"role\" : \"ZITHER\"; unknown role",
+        "\"bars\" : 8,; ; bars",
+        "\"format\" : \"west-tide song\"; \"format\" : \"letter\"; not a West Tide song",
+        "\"progression\" : \"hook\"; \"progression\" : \"lost\"; asks for the progression",
+        "\"key\" : \"F♯ minor\"; \"key\" : \"H moll\"; H moll",
+        "\"notes\" : [ [; \"notes\" : [ [ \"x\", ; whole number"
+      })
+  void aDamagedFileGivesOneSentenceAndIsLeftAlone(String from, String to, String message)
+      throws IOException {
+    Path file = folder.resolve("damaged.tide");
+    SongFile.write(Songs.draft("trap", 1), file);
+    String damaged = Files.readString(file).replace(from, to == null ? "" : to);
+    Files.writeString(file, damaged);
+    assertThatThrownBy(() -> SongFile.read(file))
+        .isInstanceOf(UnusableFileException.class)
+        .hasMessageContaining("damaged.tide is damaged and was left as it is")
+        .hasMessageContaining(message)
+        .satisfies(e -> assertThat(e.getMessage().lines()).hasSize(1));
+    assertThat(Files.readString(file)).isEqualTo(damaged);
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 40, 400, 4000})
+  void aFileCutShortIsDamaged(int length) throws IOException {
+    Path file = folder.resolve("cut.tide");
+    SongFile.write(Songs.draft("trap", 1), file);
+    Files.writeString(file, Files.readString(file).substring(0, length));
+    assertThatThrownBy(() -> SongFile.read(file)).isInstanceOf(UnusableFileException.class);
+  }
+
+  @Test
+  void bytesThatAreNoTextAndAMissingFileAreSaid() throws IOException {
+    Path file = folder.resolve("noise.tide");
+    Files.write(file, new byte[] {(byte) 0xff, (byte) 0xfe, 0, 1, (byte) 0xc3});
+    assertThatThrownBy(() -> SongFile.read(file)).hasMessageContaining("not a text file");
+    assertThatThrownBy(() -> SongFile.read(folder.resolve("none.tide")))
+        .hasMessageContaining("does not exist");
+  }
+
+  @Test
+  void workLeftByACrashIsFoundAndThatOfARunningProcessIsNot() throws IOException {
+    Song song = Songs.draft("house", 2);
+    Recovery crashed = new Recovery(folder, 111);
+    Recovery running = new Recovery(folder, 222);
+    crashed.keep(song, Optional.of(folder.resolve("mine.tide")));
+    running.keep(Songs.draft("trap", 1), Optional.empty());
+    Files.writeString(folder.resolve("333.unsaved"), "half a fi");
+    Files.writeString(folder.resolve("notes.txt"), "something else");
+    var left = new Recovery(folder, 444).left(process -> process == 222);
+    assertThat(left).hasSize(1);
+    assertThat(left.get(0).song()).isEqualTo(song);
+    assertThat(left.get(0).file()).contains(folder.resolve("mine.tide").toAbsolutePath());
+    crashed.forget();
+    assertThat(new Recovery(folder, 444).left(process -> process == 222)).isEmpty();
+  }
+}

@@ -1,0 +1,221 @@
+package westtide.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Tempo;
+import westtide.score.Score;
+import westtide.song.Brief;
+import westtide.song.BriefEdits;
+import westtide.song.Cell;
+import westtide.song.DrumEdits;
+import westtide.song.DrumVoice;
+import westtide.song.FollowRule;
+import westtide.song.Form;
+import westtide.song.FormEdits;
+import westtide.song.KickLink;
+import westtide.song.Level;
+import westtide.song.LowEndEdits;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+
+/** Every finding is provoked by a song that has it, and its fix takes it away. */
+class SoundingsTest {
+  private static final Brief BRIEF = Songs.brief("F# minor", 50);
+
+  private static Soundings take(Song song) {
+    return Soundings.of(Score.of(song), Songs.book().get("trap"));
+  }
+
+  private static Optional<Finding> find(Song song, Stage stage, String idStart) {
+    return take(song).at(stage).findings().stream()
+        .filter(finding -> finding.id().startsWith(idStart))
+        .findFirst();
+  }
+
+  /** The finding is there, and gone once its fix was applied. */
+  private static Finding fixes(Song song, Stage stage, String idStart) {
+    Finding finding = find(song, stage, idStart).orElseThrow();
+    Song fixed = finding.fix().orElseThrow().edit().apply(song);
+    assertThat(find(fixed, stage, finding.id())).as(finding.title()).isEmpty();
+    return finding;
+  }
+
+  private static Part lead(Note... notes) {
+    return Songs.part("lead", Role.LEAD, new Pattern.Written(1, List.of(notes)));
+  }
+
+  private static Part sub() {
+    FollowRule rule = new FollowRule.Sub(KickLink.INDEPENDENT, new Figure("x---------------"), 28);
+    return Songs.part("808", Role.SUB, new Pattern.Following(rule));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "C#7, raised seventh",
+    "G, semitone above home",
+    "B7, dominant seventh",
+    "D#m, borrowed from F♯ major",
+    "C, No usual reason"
+  })
+  void aNoteOutsideTheKeySaysWhyItMayBeMeant(String chord, String reason) {
+    Song song = Songs.oneHook(BRIEF, "F#m | " + chord, 2);
+    Finding finding = fixes(song, Stage.CHORDS, "chords.outside.hook.1");
+    assertThat(finding.why()).containsIgnoringCase(reason);
+    assertThat(finding.where()).isEqualTo("hook, bar 2.1");
+    assertThat(finding.weight()).isEqualTo(Weight.NOTE);
+  }
+
+  @Test
+  void aChangeThatHoldsNoNoteIsJoinedByASeventh() {
+    Finding finding = fixes(Songs.oneHook(BRIEF, "F#m | E", 2), Stage.CHORDS, "chords.stranger");
+    assertThat(finding.title()).contains("F♯m to E");
+    assertThat(find(Songs.oneHook(BRIEF, "F#m | D", 2), Stage.CHORDS, "chords.stranger")).isEmpty();
+  }
+
+  @Test
+  void chordMeasuresAreArithmetic() {
+    List<Measure> measures =
+        take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3)).at(Stage.CHORDS).measures();
+    assertThat(measures).extracting(Measure::shown).containsExactly("1.5", "2.5", "33 %");
+  }
+
+  /** Common practice: one note at velocity 127 among 80s is an error people find by scrolling. */
+  @Test
+  void oneHitFarAboveItsNeighboursIsAsked() {
+    Part drums =
+        Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.CLAP, "x.x.x.x.x......."));
+    Song song = Songs.oneHook(BRIEF, "F#m", 1, drums);
+    Song slip = new DrumEdits("drums", "A").velocity(DrumVoice.CLAP, 4, 127).apply(song);
+    assertThat(find(song, Stage.DRUMS, "drums.slip")).isEmpty();
+    Finding finding = fixes(slip, Stage.DRUMS, "drums.slip");
+    assertThat(finding.title()).isEqualTo("Clap at 127 among 92s");
+    assertThat(finding.where()).isEqualTo("groove A, 1.2.1");
+    assertThat(finding.fix().orElseThrow().label()).isEqualTo("bring it to 92");
+  }
+
+  @Test
+  void swingWithNothingToActOnGetsAGhostOnStepEight() {
+    Part drums =
+        Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.SNARE, "....x.......x..."));
+    Song song = Songs.oneHook(Songs.brief("F# minor", 58), "F#m", 1, drums);
+    fixes(song, Stage.DRUMS, "drums.swing");
+    assertThat(find(Songs.oneHook(BRIEF, "F#m", 1, drums), Stage.DRUMS, "drums.swing")).isEmpty();
+  }
+
+  /** Common practice: useful fundamentals of an 808 are about E1 to E2, 41 to 82 Hz. */
+  @ParameterizedTest
+  @CsvSource({"16, too low, 23 Hz", "40, too high, 92 Hz"})
+  void an808OutsideItsRangeIsBroughtBack(int lowest, String way, String hertz) {
+    Song song = LowEndEdits.lowest("808", lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));
+    Finding finding = fixes(song, Stage.LOW_END, "lowend.range");
+    assertThat(finding.title()).contains(way).contains(hertz);
+    assertThat(finding.weight()).isEqualTo(Weight.WARNING);
+  }
+
+  /** Common practice: a line leaves everything below about 150 Hz to the 808; D3 is 146.8 Hz. */
+  @ParameterizedTest
+  @CsvSource({"50, true", "51, false"})
+  void aLineUnderAnOctaveOfRoomIsLifted(int key, boolean clashes) {
+    Song song = Songs.oneHook(BRIEF, "F#m", 1, sub(), lead(new Note(0, 960, key, 90)));
+    assertThat(find(song, Stage.LOW_END, "lowend.clash").isPresent()).isEqualTo(clashes);
+    if (clashes) {
+      fixes(song, Stage.LOW_END, "lowend.clash");
+    }
+  }
+
+  @Test
+  void aSemitoneAboveAChordToneOnABeatRubs() {
+    Song song =
+        Songs.oneHook(BRIEF, "F#m", 1, lead(new Note(0, 960, 74, 90), new Note(960, 960, 69, 90)));
+    Finding finding = fixes(song, Stage.LINES, "lines.rub");
+    assertThat(finding.title()).startsWith("D rubs");
+    Song resolved =
+        Songs.oneHook(BRIEF, "F#m", 1, lead(new Note(0, 240, 74, 90), new Note(240, 960, 73, 90)));
+    assertThat(find(resolved, Stage.LINES, "lines.rub")).isEmpty();
+  }
+
+  @Test
+  void aLineThatEndsOffTheChordOrLeavesTheKeyIsAsked() {
+    Song song =
+        Songs.oneHook(BRIEF, "F#m", 1, lead(new Note(0, 240, 69, 90), new Note(240, 240, 71, 90)));
+    fixes(song, Stage.LINES, "lines.end");
+    Song outside =
+        Songs.oneHook(
+            BRIEF, "F#m", 1, lead(new Note(240, 240, 72, 90), new Note(480, 240, 69, 90)));
+    fixes(outside, Stage.LINES, "lines.outside");
+  }
+
+  @Test
+  void aHookThatDoesNotRiseIsFilled() {
+    Song song = Songs.draft("trap", 1);
+    for (String part : List.of("keys", "lead", "drums", "808")) {
+      song = FormEdits.level(1, part, 0, Level.OUT).apply(song);
+      song = FormEdits.join(1, part).apply(song);
+    }
+    Finding finding = fixes(song, Stage.FORM, "form.flat.hook");
+    assertThat(finding.where()).isEqualTo("bars 9–24");
+  }
+
+  @Test
+  void emptyBarsAreFoundAndFilled() {
+    Part keys =
+        Songs.part(
+            "keys",
+            Role.CHORDS,
+            new Pattern.Following(
+                new FollowRule.Chords(
+                    new westtide.theory.VoicingRange(51, 58, 76), Optional.empty())));
+    Song song = Songs.oneHook(BRIEF, "F#m", 4, keys);
+    Section gap = new Section(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));
+    Song holed = song.withForm(new Form(List.of(song.form().sections().get(0), gap)));
+    assertThat(fixes(holed, Stage.FORM, "form.empty").title())
+        .isEqualTo("Nothing plays from bar 5");
+  }
+
+  @Test
+  void tempoAndSwingOutsideTheStyleAreAsked() {
+    Song song = BriefEdits.tempo(Tempo.of(90)).apply(Songs.draft("trap", 1));
+    assertThat(fixes(song, Stage.BRIEF, "brief.tempo").fix().orElseThrow().label())
+        .isEqualTo("set it to 125");
+  }
+
+  @Test
+  void aFindingLeftAloneIsNotRaisedAgainUntilItIsRecalled() {
+    Song song = Songs.oneHook(BRIEF, "F#m | G", 2);
+    Finding finding = find(song, Stage.CHORDS, "chords.outside").orElseThrow();
+    Song left = BriefEdits.leave(finding.id()).apply(song);
+    assertThat(find(left, Stage.CHORDS, finding.id())).isEmpty();
+    assertThat(find(BriefEdits.recallLeft().apply(left), Stage.CHORDS, finding.id())).isPresent();
+  }
+
+  @Test
+  void energyRisesWithTheTanksAndIsNothingInSilence() {
+    Song song = Songs.draft("trap", 1);
+    double previous = -1;
+    for (Level level : Level.values()) {
+      Song filled = song;
+      for (Part part : song.parts()) {
+        filled = FormEdits.join(1, part.id()).apply(filled);
+        filled = FormEdits.variant(1, part.id(), 0, "A").apply(filled);
+        filled = FormEdits.level(1, part.id(), 0, level).apply(filled);
+      }
+      double energy = Energy.of(Score.of(filled)).mean(8, 16);
+      assertThat(energy).isGreaterThan(previous).isBetween(0.0, 100.0);
+      previous = energy;
+    }
+    assertThat(Energy.of(Score.of(song)).bars()).hasSize(song.form().bars());
+  }
+}
