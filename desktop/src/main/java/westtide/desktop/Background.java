@@ -55,6 +55,9 @@ final class Background {
 
   /** Runs work whose failure only the log is told of. */
   void quietly(Work<Void> work) {
+    if (worker.isShutdown()) {
+      return;
+    }
     worker.execute(
         () -> {
           try {

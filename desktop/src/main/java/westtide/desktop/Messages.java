@@ -28,7 +28,7 @@ public final class Messages extends HBox {
     setSpacing(14);
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(this, Pos.BOTTOM_CENTER);
-    StackPane.setMargin(this, new javafx.geometry.Insets(0, 0, 152, 0));
+    StackPane.setMargin(this, new javafx.geometry.Insets(0, 0, 6, 0));
     setVisible(false);
     good.setOnFinished(event -> hide());
   }

@@ -102,7 +102,8 @@ public final class OpenSong {
 
   /** Whether something would be lost if the song were closed now. */
   public boolean unsavedWork() {
-    return isOpen() && changed() && (precious || undoable().isPresent());
+    boolean made = precious || file.isPresent() || undoable().isPresent();
+    return isOpen() && changed() && made;
   }
 
   /** Applies an edit. */

@@ -55,6 +55,8 @@ final class DegreeSheet extends Drawing {
   private boolean lengthening;
   private int grabTick;
   private long gesture;
+  private int lowest = 60;
+  private int highest = 84;
 
   DegreeSheet(Hands hands) {
     super("The line on degree rows", true);
@@ -67,9 +69,11 @@ final class DegreeSheet extends Drawing {
     setOnKeyPressed(this::key);
   }
 
-  void show(Brief in, Pattern.Written shown, List<PlacedChord> harmony, int fromBar) {
+  /** Shows the bars of a line from one on; {@code anew} when it is not the line shown before. */
+  void show(Brief in, Pattern.Written shown, List<PlacedChord> harmony, int fromBar, boolean anew) {
     brief = in;
     line = shown;
+    makeRoom(anew);
     chords = harmony;
     firstBar = fromBar;
     chosen = chosen.filter(line.notes()::contains);
@@ -103,12 +107,19 @@ final class DegreeSheet extends Drawing {
   }
 
   private DegreeRows rows() {
+    return new DegreeRows(brief.key(), lowest, highest, TOP, getHeight() - FOOT);
+  }
+
+  /** Rows stay where they are while the line is worked on, unless a note comes near their edge. */
+  private void makeRoom(boolean anew) {
     int low = line.notes().stream().mapToInt(Note::key).min().orElse(69);
     int high = line.notes().stream().mapToInt(Note::key).max().orElse(74);
     int middle = (low + high) / 2;
-    int from = Math.max(0, Math.min(low - 4, middle - 10));
-    int to = Math.min(127, Math.max(high + 4, middle + 10));
-    return new DegreeRows(brief.key(), from, to, TOP, getHeight() - FOOT);
+    boolean tight = low <= lowest || high >= highest;
+    if (anew || (tight && grabbed.isEmpty())) {
+      lowest = Math.max(0, Math.min(low - 4, middle - 11));
+      highest = Math.min(127, Math.max(high + 4, middle + 11));
+    }
   }
 
   private int step(double pixel) {

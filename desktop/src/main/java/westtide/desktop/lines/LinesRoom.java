@@ -36,6 +36,7 @@ public final class LinesRoom implements Room {
   private final DegreeSheet degrees = new DegreeSheet(new Fingers());
   private final Label told = Controls.wrapped("");
   private String variant = "";
+  private String shownLine = "";
   private int page;
   private long take;
 
@@ -86,7 +87,9 @@ public final class LinesRoom implements Room {
     Brief brief = view.song().brief();
     List<PlacedChord> chords =
         view.song().progressions().get(0).over(line.bars() * brief.meter().ticksPerBar());
-    degrees.show(brief, line, chords, page * DegreeSheet.BARS);
+    String name = view.song().title() + variant;
+    degrees.show(brief, line, chords, page * DegreeSheet.BARS, !name.equals(shownLine));
+    shownLine = name;
     tell(degrees.chosen());
   }
 

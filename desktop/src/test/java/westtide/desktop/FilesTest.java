@@ -1,0 +1,137 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import westtide.compose.SongDraft;
+import westtide.file.Recovery;
+import westtide.file.SongFile;
+import westtide.review.Stage;
+import westtide.song.BriefEdits;
+import westtide.song.Song;
+import westtide.style.StyleBook;
+
+class FilesTest extends WindowTest {
+  private static Song draft(String title) {
+    return SongDraft.in(StyleBook.shipped().get("trap")).withTitle(title).song();
+  }
+
+  @Override
+  void begin() {
+    shell.begin(draft("First"));
+  }
+
+  @Test
+  void aSongIsSavedReopenedAndUndoneThroughTheWindow() throws Exception {
+    Path file = folder.resolve("documents").resolve("mine");
+    assertThat(words("#saved-state")).isEqualTo("in no file yet");
+    type("#tempo", "139.5");
+    clickOn("#save");
+    settle();
+    type("#file-path", file.toString());
+    waitFor(() -> words("#saved-state").equals("saved"));
+    Path saved = folder.resolve("documents").resolve("mine.tide");
+    assertThat(SongFile.read(saved).brief().tempo()).hasToString("139.5");
+    clickOn("#undo");
+    settle();
+    assertThat(words("#saved-state")).isEqualTo("changed");
+    assertThat(words("#bridge-tempo")).isEqualTo("142");
+    interact(() -> shell.openFile(saved));
+    settle();
+    assertThat(shown("#question")).isTrue();
+    clickOn("#question-discard");
+    waitFor(() -> words("#bridge-tempo").equals("139.5") && !shown("#start-sheet"));
+    assertThat(words("#saved-state")).isEqualTo("saved");
+  }
+
+  @Test
+  void unsavedChangesAreAskedAboutOnceAndCanBeSaved() throws Exception {
+    interact(() -> shell.open().apply(BriefEdits.title("Changed")));
+    interact(() -> shell.begin(draft("Second")));
+    settle();
+    assertHas(lookup("#question").query().toString(), "Question");
+    clickOn("#question-stay");
+    settle();
+    assertThat(song().title()).isEqualTo("Changed");
+    interact(() -> shell.begin(draft("Second")));
+    settle();
+    clickOn("#question-save");
+    settle();
+    push(KeyCode.ENTER);
+    waitFor(() -> song().title().equals("Second"));
+    assertThat(shown("#question")).isFalse();
+    Path saved = folder.resolve("documents").resolve("Changed 142 F#m.tide");
+    assertThat(SongFile.read(saved).title()).isEqualTo("Changed");
+  }
+
+  @Test
+  void recentFilesAreOnTheStartSheet() throws Exception {
+    Path file = folder.resolve("documents").resolve("Earlier.tide");
+    SongFile.write(draft("Earlier"), file);
+    interact(() -> shell.openFile(file));
+    waitFor(() -> song().title().equals("Earlier"));
+    interact(() -> shell.showStart());
+    settle();
+    assertThat(words("#recent-0")).isEqualTo("Earlier.tide");
+    clickOn("#recent-0");
+    waitFor(() -> !shown("#start-sheet"));
+    assertThat(words("#saved-state")).isEqualTo("saved");
+  }
+
+  @Test
+  void changedWorkIsKeptWithoutSavingAndRecoveredAfterACrash() throws Exception {
+    Path unsaved = folder.resolve("data").resolve("unsaved");
+    type("#song-title", "Nearly Lost");
+    Path kept = unsaved.resolve(ProcessHandle.current().pid() + ".unsaved");
+    waitFor(() -> Files.exists(kept));
+    Files.move(kept, unsaved.resolve("1.unsaved"));
+    interact(() -> shell.showStart());
+    settle();
+    assertThat(words("#recover-0")).isEqualTo("recover Nearly Lost");
+    clickOn("#recover-0");
+    waitFor(() -> song().title().equals("Nearly Lost"));
+    assertThat(shell.open().unsavedWork()).isTrue();
+    waitFor(() -> !Files.exists(unsaved.resolve("1.unsaved")));
+  }
+
+  @Test
+  void aCleanEndLeavesNothingToRecover() throws Exception {
+    Recovery other = new Recovery(folder.resolve("data").resolve("unsaved"), 5);
+    type("#song-title", "Ended");
+    Path kept = other.folder().resolve(ProcessHandle.current().pid() + ".unsaved");
+    waitFor(() -> Files.exists(kept));
+    interact(shell::close);
+    assertThat(kept).doesNotExist();
+  }
+
+  @Test
+  void aFolderThatCannotBeWrittenIsSaidAndNothingIsLost() throws Exception {
+    Path blocked = Files.writeString(folder.resolve("blocked"), "a file, no folder");
+    go(Stage.DELIVER);
+    type("#deliver-folder", blocked.toString());
+    clickOn("#write-parts");
+    waitFor(() -> shown("#message"));
+    assertHas(words("#message-words"), "blocked");
+    assertThat(blocked).hasContent("a file, no folder");
+    assertThat(song().title()).isEqualTo("First");
+  }
+
+  @Test
+  void oneFileAPartIsWritten() throws Exception {
+    go(Stage.DELIVER);
+    Path parts = folder.resolve("parts");
+    type("#deliver-folder", parts.toString());
+    clickOn("#write-parts");
+    waitFor(() -> words("#message-words").startsWith("Wrote 5 files"));
+    assertThat(parts.resolve("First 142 F#m Bass guitar.mid")).exists();
+    assertHas(
+        lookup("#deliver-command").queryTextInputControl().getText(),
+        "./west-tide export",
+        "--parts " + parts);
+    assertThat(Optional.of(words("#deliver-name"))).contains("First 142 F#m.mid");
+  }
+}

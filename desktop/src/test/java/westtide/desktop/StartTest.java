@@ -1,0 +1,86 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import westtide.file.MidiFile;
+import westtide.file.SongFile;
+import westtide.score.Score;
+
+class StartTest extends WindowTest {
+  @Test
+  void aStyleLeadsToAMidiFileInThreeActions() throws Exception {
+    clickOn("#begin-house");
+    settle();
+    assertThat(song().brief().style()).isEqualTo("house");
+    clickOn("#stage-deliver");
+    settle();
+    clickOn("#write-midi");
+    waitFor(() -> words("#message-words").startsWith("Wrote"));
+    Path written = folder.resolve("documents").resolve("Untitled 122 Adorian.mid");
+    Path same = folder.resolve("same.mid");
+    MidiFile.write(Score.of(song()), same);
+    assertThat(written).hasSameBinaryContentAs(same);
+  }
+
+  @Test
+  void theDemoOpensWithTheOthersInTheList() {
+    List<String> titles = DemoSongs.all().stream().map(s -> s.title()).toList();
+    clickOn("#demo-0");
+    settle();
+    assertThat(words("#bridge-title")).isEqualTo(titles.get(0));
+    assertThat(words("#bridge-tempo")).isEqualTo("146");
+    push(KeyCode.SLASH);
+    clickOn("#command-search").write("demo " + titles.get(2).toLowerCase(), 0);
+    push(KeyCode.ENTER);
+    settle();
+    assertThat(words("#bridge-title")).isEqualTo(titles.get(2));
+  }
+
+  @Test
+  void demoSongsAreOfTheirStylesTempoAndKey() {
+    assertThat(
+            DemoSongs.all().stream()
+                .map(s -> s.brief().style() + " " + s.brief().tempo() + " " + s.brief().key()))
+        .containsExactly("trap 146 F♯ minor", "house 121 A dorian", "boom-bap 88 D minor");
+  }
+
+  @Test
+  void aDamagedFileGivesOneSentenceAndIsLeftAlone() throws Exception {
+    Path file =
+        Files.writeString(folder.resolve("documents").resolve("broken.tide"), "{ \"format\"");
+    clickOn("#open-file");
+    settle();
+    type("#file-path", file.toString());
+    waitFor(() -> shown("#message"));
+    assertHas(words("#message-words"), "broken.tide is damaged and was left as it is");
+    assertThat(file).hasContent("{ \"format\"");
+  }
+
+  @Test
+  void theWholePathFromStartToFilesIsOnTheKeyboard() throws Exception {
+    interact(() -> lookup("#begin-trap").query().requestFocus());
+    push(KeyCode.SPACE);
+    settle();
+    push(KeyCode.ALT, KeyCode.DIGIT7);
+    settle();
+    assertThat(shown("#write-midi")).isTrue();
+    push(KeyCode.SHORTCUT, KeyCode.E);
+    waitFor(() -> shown("#message"));
+    push(KeyCode.SHORTCUT, KeyCode.S);
+    settle();
+    push(KeyCode.ENTER);
+    waitFor(() -> words("#saved-state").equals("saved"));
+    try (Stream<Path> files = Files.list(folder.resolve("documents"))) {
+      assertThat(files.map(f -> f.getFileName().toString()))
+          .containsExactlyInAnyOrder("Untitled 142 F#m.mid", "Untitled 142 F#m.tide");
+    }
+    assertThat(SongFile.read(folder.resolve("documents").resolve("Untitled 142 F#m.tide")))
+        .isEqualTo(song());
+  }
+}

@@ -1,0 +1,129 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicLong;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxRobot;
+import org.testfx.api.FxToolkit;
+import org.testfx.util.WaitForAsyncUtils;
+import westtide.song.Song;
+
+/** A real window with the whole frame, in surroundings of its own. */
+abstract class WindowTest extends FxRobot {
+  @TempDir Path folder;
+  final AtomicLong clock = new AtomicLong(7);
+  Shell shell;
+  Stage window;
+
+  @BeforeEach
+  void openWindow() throws Exception {
+    FxToolkit.registerPrimaryStage();
+    FxToolkit.setupStage(this::start);
+    settle();
+  }
+
+  private void start(Stage stage) {
+    Path documents = folder.resolve("documents");
+    documents.toFile().mkdirs();
+    Look.load();
+    window = stage;
+    shell =
+        new Shell(
+            new Surroundings(folder.resolve("data"), documents, clock::get, process -> false));
+    stage.setScene(shell.scene(1280, 800));
+    stage.setX(0);
+    stage.setY(0);
+    begin();
+    stage.show();
+    stage.toFront();
+    stage.requestFocus();
+  }
+
+  /** What is in front when the test begins. */
+  void begin() {
+    shell.showStart();
+  }
+
+  @AfterEach
+  void end() throws TimeoutException {
+    release(new KeyCode[0]);
+    interact(shell::close);
+    FxToolkit.cleanupStages();
+  }
+
+  Song song() {
+    return shell.open().song();
+  }
+
+  void go(westtide.review.Stage stage) {
+    interact(() -> shell.go(stage));
+    settle();
+  }
+
+  /** Waits until every event is handled and the drawing laid out. */
+  void settle() {
+    WaitForAsyncUtils.waitForFxEvents();
+    interact(() -> window.getScene().getRoot().layout());
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  void waitFor(Callable<Boolean> condition) {
+    try {
+      WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, condition);
+    } catch (TimeoutException e) {
+      throw new AssertionError("waited 15 s in vain", e);
+    }
+    settle();
+  }
+
+  boolean shown(String query) {
+    return lookup(query).tryQuery().filter(Node::isVisible).isPresent();
+  }
+
+  String words(String query) {
+    return lookup(query).queryAs(Labeled.class).getText();
+  }
+
+  /** Replaces what a field holds and presses Enter. */
+  void type(String query, String text) {
+    clickOn(query);
+    TextInputControl field = lookup(query).queryTextInputControl();
+    interact(field::selectAll);
+    push(KeyCode.DELETE);
+    write(text, 0);
+    push(KeyCode.ENTER);
+    settle();
+  }
+
+  /** The middle of a drawn mark on the screen. */
+  Point2D middle(String query) {
+    Node node = lookup(query).query();
+    Bounds bounds = node.localToScreen(node.getLayoutBounds());
+    return new Point2D(bounds.getCenterX(), bounds.getCenterY());
+  }
+
+  void press(String... ids) {
+    for (String id : ids) {
+      clickOn(id);
+      settle();
+    }
+  }
+
+  static void assertHas(String text, String... words) {
+    assertThat(text).contains(words);
+  }
+}
