@@ -53,7 +53,7 @@ final class DegreeSheet extends Drawing {
   private int cursorKey = 72;
   private Optional<Note> grabbed = Optional.empty();
   private boolean lengthening;
-  private int grabTick;
+  private double grabTick;
   private long gesture;
   private int lowest = 60;
   private int highest = 84;
@@ -164,7 +164,7 @@ final class DegreeSheet extends Drawing {
     }
     grabbed = found;
     lengthening = atEnd(found.get(), event.getX());
-    grabTick = Ticks.ofSteps(cursorStep);
+    grabTick = time().value(event.getX());
     choose(found);
   }
 
@@ -179,12 +179,13 @@ final class DegreeSheet extends Drawing {
       return;
     }
     Note first = grabbed.get();
-    int tick = Ticks.ofSteps(step(event.getX()));
+    long steps = Math.round((time().value(event.getX()) - grabTick) / Ticks.PER_STEP);
+    int moved = Ticks.ofSteps((int) steps);
     Note changed =
         lengthening
-            ? first.withTicks(Math.max(Ticks.PER_STEP, tick + Ticks.PER_STEP - first.start()))
+            ? first.withTicks(Math.max(Ticks.PER_STEP, first.ticks() + moved))
             : first
-                .withStart(held(first.start() + tick - grabTick, first.ticks()))
+                .withStart(held(first.start() + moved, first.ticks()))
                 .withKey(rows().midi(event.getY()));
     change(changed);
   }
