@@ -13,7 +13,7 @@ import org.slf4j.LoggerFactory;
  * Work with files, one piece after another beside the window. What fails is told in a sentence and
  * logged.
  */
-final class Background {
+public final class Background {
   private static final Logger LOG = LoggerFactory.getLogger(Background.class);
 
   /** Work that may fail with a sentence. */
@@ -24,7 +24,7 @@ final class Background {
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(
           run -> {
-            Thread thread = new Thread(run, "files");
+            Thread thread = new Thread(run, "beside the window");
             thread.setDaemon(true);
             return thread;
           });
@@ -42,10 +42,10 @@ final class Background {
             T result = work.run();
             Platform.runLater(() -> then.accept(result));
           } catch (IOException | IllegalArgumentException e) {
-            LOG.warn("Work with a file failed", e);
+            LOG.warn("Work beside the window failed", e);
             Platform.runLater(() -> messages.failed(e.getMessage()));
           } catch (RuntimeException e) {
-            LOG.error("Work with a file failed unexpectedly", e);
+            LOG.error("Work beside the window failed unexpectedly", e);
             Platform.runLater(
                 () ->
                     messages.failed("That did not work; nothing was lost, and the log says more."));

@@ -1,5 +1,7 @@
 package westtide.desktop;
 
+import java.util.function.Consumer;
+import java.util.function.Supplier;
 import westtide.song.Edit;
 
 /**
@@ -8,10 +10,16 @@ import westtide.song.Edit;
  * @param open the open song
  * @param files opening, saving and exporting
  * @param messages sentences for the person
+ * @param background work beside the window
  */
-public record Desk(OpenSong open, SongFiles files, Messages messages) {
+public record Desk(OpenSong open, SongFiles files, Messages messages, Background background) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);
+  }
+
+  /** Computes something that takes longer than a frame beside the window, and hands it back. */
+  public <T> void compute(Supplier<T> work, Consumer<T> then) {
+    background.run(work::get, then);
   }
 }

@@ -60,7 +60,7 @@ public final class Shell {
     this.files =
         new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
     this.autosave = new Autosave(open, recovery, background);
-    Desk desk = new Desk(open, files, messages);
+    Desk desk = new Desk(open, files, messages, background);
     BriefRoom brief = new BriefRoom(desk, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
@@ -161,11 +161,9 @@ public final class Shell {
   }
 
   private void begin(Style style) {
-    begin(
-        SongDraft.in(style)
-            .withSeed(around.millis().getAsLong() % 1000)
-            .withTitle("Untitled")
-            .song());
+    long seed = around.millis().getAsLong() % 1000;
+    background.run(
+        () -> SongDraft.in(style).withSeed(seed).withTitle("Untitled").song(), this::begin);
   }
 
   private List<Recovery.Left> left() {

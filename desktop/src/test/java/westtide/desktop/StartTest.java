@@ -16,7 +16,7 @@ class StartTest extends WindowTest {
   @Test
   void aStyleLeadsToAMidiFileInThreeActions() throws Exception {
     clickOn("#begin-house");
-    settle();
+    waitFor(() -> shell.open().isOpen());
     assertThat(song().brief().style()).isEqualTo("house");
     clickOn("#stage-deliver");
     settle();
@@ -66,7 +66,7 @@ class StartTest extends WindowTest {
   void theWholePathFromStartToFilesIsOnTheKeyboard() throws Exception {
     interact(() -> lookup("#begin-trap").query().requestFocus());
     push(KeyCode.SPACE);
-    settle();
+    waitFor(() -> shell.open().isOpen());
     push(KeyCode.ALT, KeyCode.DIGIT7);
     settle();
     assertThat(shown("#write-midi")).isTrue();

@@ -139,7 +139,10 @@ public final class BriefRoom implements Room {
 
   /** Drafts everything anew from the next seed, keeping title, tempo, key and swing. */
   public void newTake() {
-    desk.apply(Edit.of("Draft a new take", this::redrafted));
+    Song before = desk.open().song();
+    desk.compute(
+        () -> redrafted(before),
+        drafted -> desk.apply(Edit.of("Draft a new take", song -> drafted)));
   }
 
   private Song redrafted(Song song) {

@@ -125,10 +125,12 @@ public final class LinesRoom implements Room {
     take++;
     SongView view = desk.open().view().orElseThrow();
     Brief brief = view.song().brief();
-    Pattern.Written line =
-        new LineDraft(brief.key(), brief.meter(), view.style().lead())
-            .draw(view.song().progressions().get(0), new Seed(view.song().seed() + take));
-    desk.apply(edits().replace("New take of the line", line));
+    LineDraft draft = new LineDraft(brief.key(), brief.meter(), view.style().lead());
+    Seed seed = new Seed(view.song().seed() + take);
+    LineEdits edits = edits();
+    desk.compute(
+        () -> draft.draw(view.song().progressions().get(0), seed),
+        line -> desk.apply(edits.replace("New take of the line", line)));
   }
 
   private static List<String> pageNames(Pattern.Written line) {
