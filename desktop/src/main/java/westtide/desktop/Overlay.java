@@ -36,9 +36,12 @@ final class Overlay extends StackPane {
     StackPane.setAlignment(panel, Pos.CENTER);
   }
 
-  /** Shows a panel over the whole window that stays until it is closed. */
-  void openWhole(Region panel) {
-    show(panel, false);
+  /**
+   * Shows a panel over the whole window; Escape leaves it only when there is something to go back
+   * to.
+   */
+  void openWhole(Region panel, boolean escapable) {
+    show(panel, escapable);
     panel.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
   }
 

@@ -10,6 +10,7 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -129,9 +130,16 @@ public final class Shell {
               overlay.close();
               files.recover(left);
               go(Stage.BRIEF);
-            });
+            },
+            left -> {
+              files.letGo(left);
+              showStart();
+            },
+            open.view().map(view -> view.song().title()),
+            overlay::close);
     overlay.openWhole(
-        new StartSheet(open.book().styles(), DemoSongs.all(), files.recent(), left(), ways));
+        new StartSheet(open.book().styles(), DemoSongs.all(), files.recent(), left(), ways),
+        open.isOpen());
   }
 
   /** Brings a stage's sheet to the front. */
@@ -178,6 +186,7 @@ public final class Shell {
   private void show(SongView view) {
     Room room = rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
     if (frame.getCenter() != room.node()) {
+      ((Region) room.node()).setMinSize(0, 0);
       frame.setCenter(room.node());
     }
     room.show(view);

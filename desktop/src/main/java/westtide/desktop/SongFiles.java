@@ -64,6 +64,11 @@ public final class SongFiles {
     messages.done("Recovered " + left.song().title() + "; save it to keep it.");
   }
 
+  /** Deletes what a crash left. */
+  void letGo(Recovery.Left left) {
+    left.at().toFile().delete();
+  }
+
   /** Lets a person choose a song file and opens it. */
   void chooseAndOpen() {
     settled(

@@ -2,6 +2,7 @@ package westtide.desktop;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -26,13 +27,19 @@ final class StartSheet extends VBox {
    * @param file opens a recent file
    * @param choose lets a file be chosen
    * @param recover takes up what a crash left
+   * @param letGo deletes what a crash left
+   * @param open the title of the song that is open behind, if there is one
+   * @param back goes back to it
    */
   record Ways(
       Consumer<Style> style,
       Consumer<Song> demo,
       Consumer<Path> file,
       Runnable choose,
-      Consumer<Recovery.Left> recover) {}
+      Consumer<Recovery.Left> recover,
+      Consumer<Recovery.Left> letGo,
+      Optional<String> open,
+      Runnable back) {}
 
   private final Ways ways;
 
@@ -53,6 +60,11 @@ final class StartSheet extends VBox {
             Controls.label("West Tide", "grand-title"),
             Controls.label(
                 "Program a beat: choose a style, and a first draft is ready to change."));
+    ways.open()
+        .ifPresent(
+            title ->
+                getChildren()
+                    .add(Controls.action("start-back", "◂ back to " + title, ways.back())));
     if (!left.isEmpty()) {
       getChildren().add(leftOver(left));
     }
@@ -136,10 +148,13 @@ final class StartSheet extends VBox {
       String of = work.file().map(f -> " (" + f.getFileName() + ")").orElse("");
       card.getChildren()
           .add(
-              Controls.action(
-                  "recover-" + i,
-                  "recover " + work.song().title() + of,
-                  () -> ways.recover().accept(work)));
+              Controls.row(
+                  12,
+                  Controls.action(
+                      "recover-" + i,
+                      "recover " + work.song().title() + of,
+                      () -> ways.recover().accept(work)),
+                  Controls.action("let-go-" + i, "let it go", () -> ways.letGo().accept(work))));
     }
     return card;
   }

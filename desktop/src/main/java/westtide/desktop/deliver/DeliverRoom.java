@@ -119,10 +119,8 @@ public final class DeliverRoom implements Room {
   }
 
   private static Node box(String title, Node content, Node button) {
-    HBox row = Controls.row(18, content, Controls.spring(), button);
-    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
-    HBox.setHgrow(content, Priority.SOMETIMES);
-    VBox box = Controls.column(6, Controls.label(title, "stop-name"), row);
+    HBox row = Controls.row(18, Controls.label(title, "stop-name"), Controls.spring(), button);
+    VBox box = Controls.column(4, row, content);
     box.getStyleClass().add("finding");
     box.setPadding(new javafx.geometry.Insets(14, 16, 14, 16));
     return box;
@@ -135,11 +133,17 @@ public final class DeliverRoom implements Room {
       boolean plays = !part.notes().isEmpty();
       String name =
           plays ? FileNames.midi(view.song(), part.part()) : "not written, it plays nothing";
-      parts.add(Controls.label(part.part().name(), "strong"), 0, row);
-      parts.add(Controls.label(part.notes().size() + " notes"), 1, row);
+      parts.add(whole(part.part().name(), "strong"), 0, row);
+      parts.add(whole(part.notes().size() + " notes", "plain"), 1, row);
       parts.add(Controls.label(name, plays ? "plain" : "small"), 2, row);
       row++;
     }
+  }
+
+  private static Label whole(String words, String style) {
+    Label label = Controls.label(words, style);
+    label.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    return label;
   }
 
   private void showCommand(SongView view) {

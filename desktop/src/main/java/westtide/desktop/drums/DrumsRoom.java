@@ -119,7 +119,7 @@ public final class DrumsRoom implements Room {
             told,
             Controls.row(
                 4,
-                Controls.label(
+                Controls.wrapped(
                     "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, , and . early and late",
                     "small"),
                 Controls.spring(),

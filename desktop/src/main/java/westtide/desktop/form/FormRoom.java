@@ -117,28 +117,31 @@ public final class FormRoom implements Room {
             Controls.row(14, Controls.title("Form"), templates, Controls.spring(), length),
             line,
             tanks,
-            Controls.row(
-                4,
-                Controls.label("section", "small"),
+            told,
+            Controls.flow(
+                caption("section"),
                 word,
-                Controls.label("chords", "small"),
+                caption("chords"),
                 progression,
-                Controls.action("section-shorter", "4 shorter", () -> resize(-RESIZE)),
-                Controls.action("section-longer", "4 longer", () -> resize(RESIZE)),
+                Controls.action("section-shorter", "− 4 bars", () -> resize(-RESIZE)),
+                Controls.action("section-longer", "+ 4 bars", () -> resize(RESIZE)),
                 Controls.action("section-earlier", "◂ earlier", () -> move(-1)),
                 Controls.action("section-later", "later ▸", () -> move(1)),
                 Controls.action("section-add", "add after", this::addAfter),
                 Controls.action("section-remove", "remove", this::remove)),
-            Controls.row(
-                8,
-                told,
-                Controls.spring(),
-                Controls.label("plays", "small"),
+            Controls.flow(
+                caption("this tank plays"),
                 variant,
                 Controls.explained(
-                    Controls.action("cell-split", "split in half", this::split),
+                    Controls.action("cell-split", "split it in half", this::split),
                     "Let the part do something else in the second half"),
-                Controls.action("cell-join", "join", this::join)));
+                Controls.action("cell-join", "join it again", this::join)));
+  }
+
+  private static Label caption(String words) {
+    Label caption = Controls.label(words, "small");
+    caption.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    return caption;
   }
 
   private void showCell() {

@@ -5,6 +5,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -68,6 +69,13 @@ public final class Controls {
     HBox row = new HBox(gap, nodes);
     row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     return row;
+  }
+
+  /** Nodes side by side that go on below where they do not fit. */
+  public static FlowPane flow(Node... nodes) {
+    FlowPane flow = new FlowPane(6, 4, nodes);
+    flow.setRowValignment(javafx.geometry.VPos.CENTER);
+    return flow;
   }
 
   /** Nodes one above another. */

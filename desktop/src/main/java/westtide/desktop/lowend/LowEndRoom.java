@@ -102,8 +102,8 @@ public final class LowEndRoom implements Room {
                 title,
                 link,
                 Controls.spring(),
-                Controls.action("bars-earlier", "◂ 4 bars earlier", () -> turn(-PAGE)),
-                Controls.action("bars-later", "4 bars later ▸", () -> turn(PAGE))),
+                Controls.action("bars-earlier", "◂ earlier bars", () -> turn(-PAGE)),
+                Controls.action("bars-later", "later bars ▸", () -> turn(PAGE))),
             drawing,
             Controls.row(26, lowest, told));
     told.setId("low-end-told");

@@ -1,0 +1,133 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Parent;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Text;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.review.Stage;
+
+/**
+ * That everything can be read: nothing cut, nothing outside its window, enough contrast, every
+ * control named.
+ */
+class LookTest extends WindowTest {
+  @Override
+  void begin() {
+    shell.begin(DemoSongs.all().get(0));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1280, 800", "1100, 700"})
+  void noLabelIsCutAndNothingLeavesTheWindow(int width, int height) {
+    interact(
+        () -> {
+          window.setWidth(width);
+          window.setHeight(height);
+        });
+    for (int demo = 0; demo < 3; demo++) {
+      int number = demo;
+      interact(() -> shell.begin(DemoSongs.all().get(number)));
+      for (Stage stage : Stage.values()) {
+        go(stage);
+        List<String> cut = new ArrayList<>();
+        interact(() -> collectCut(window.getScene().getRoot(), cut));
+        assertThat(cut).as(stage + " of demo " + demo + " at " + width).isEmpty();
+      }
+    }
+  }
+
+  private void collectCut(Node node, List<String> cut) {
+    if (!node.isVisible()) {
+      return;
+    }
+    if (node instanceof Labeled labeled && !labeled.getText().isEmpty()) {
+      labeled.lookupAll(".text").stream()
+          .filter(Text.class::isInstance)
+          .map(text -> ((Text) text).getText())
+          .filter(shown -> shown.endsWith("...") && !labeled.getText().endsWith("..."))
+          .forEach(cut::add);
+    }
+    Bounds bounds = node.localToScene(node.getLayoutBounds());
+    boolean control = node instanceof Button || node instanceof ToggleButton;
+    if (control && bounds.getMaxX() > window.getScene().getWidth() + 1) {
+      cut.add("outside: " + node.getId());
+    }
+    if (node instanceof Parent parent) {
+      parent.getChildrenUnmodifiable().forEach(child -> collectCut(child, cut));
+    }
+  }
+
+  @Test
+  void everyControlHasANameForScreenReadersAndAnId() {
+    for (Stage stage : Stage.values()) {
+      go(stage);
+      for (Node node : lookup(".button").queryAll()) {
+        Button button = (Button) node;
+        boolean inside = button.getStyleClass().contains("arrow-button");
+        assertThat(inside || button.getId() != null).as(button.toString()).isTrue();
+        String name = button.getText().isEmpty() ? button.getAccessibleText() : button.getText();
+        assertThat(name).as(button.toString()).isNotBlank();
+      }
+    }
+  }
+
+  /** WCAG 2.1, success criterion 1.4.3: at least 4.5 to 1 for text (formula from memory). */
+  @ParameterizedTest
+  @CsvSource({
+    "ink, paper",
+    "ink, sheet",
+    "ink, shoal",
+    "ink, shoal-pale",
+    "ink, sand-pale",
+    "ink-soft, paper",
+    "ink-soft, sheet",
+    "ink-soft, shoal",
+    "ink-soft, sand-pale",
+    "ink, shoal-deep",
+    "deep, sheet",
+    "sheet, deep",
+    "sheet, ink",
+    "alarm, sheet",
+    "sheet, buoy-dark"
+  })
+  void textStandsOutFromItsGround(String text, String ground) throws IOException {
+    double light = luminance(token(text));
+    double dark = luminance(token(ground));
+    double contrast = (Math.max(light, dark) + 0.05) / (Math.min(light, dark) + 0.05);
+    assertThat(contrast).isGreaterThanOrEqualTo(4.5);
+  }
+
+  private static Color token(String name) throws IOException {
+    try (var in = Look.class.getResourceAsStream("day.css")) {
+      String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      Matcher matcher = Pattern.compile("-wt-" + name + ": (#\\w{6});").matcher(css);
+      assertThat(matcher.find()).isTrue();
+      return Color.web(matcher.group(1));
+    }
+  }
+
+  private static double luminance(Color color) {
+    return 0.2126 * linear(color.getRed())
+        + 0.7152 * linear(color.getGreen())
+        + 0.0722 * linear(color.getBlue());
+  }
+
+  private static double linear(double channel) {
+    return channel <= 0.03928 ? channel / 12.92 : Math.pow((channel + 0.055) / 1.055, 2.4);
+  }
+}
