@@ -10,6 +10,8 @@ import westtide.song.ChordSpan;
 import westtide.song.Notation;
 import westtide.song.Progression;
 import westtide.style.Style;
+import westtide.theory.Key;
+import westtide.theory.Scale;
 
 /** Chooses the progressions of a song from its style. */
 public final class ProgressionDraft {
@@ -34,17 +36,46 @@ public final class ProgressionDraft {
    * The hook's progression, as given or drawn, and the verse's where the style draws a second one.
    */
   public List<Progression> draw(Optional<List<ChordSpan>> given) {
-    List<String> lines = new ArrayList<>(style.chords().progressions());
-    String hookLine = lines.remove(random.nextInt(lines.size()));
+    List<String> lines = new ArrayList<>(fitting());
+    String hook = lines.get(random.nextInt(lines.size()));
     List<Progression> out = new ArrayList<>();
-    out.add(new Progression(HOOK, Notation.NUMERALS, given.orElseGet(() -> spans(hookLine))));
+    out.add(row(HOOK, given.orElseGet(() -> spans(hook, brief.key()))));
     if (style.chords().second()) {
-      out.add(new Progression(VERSE, Notation.NUMERALS, spans(Seed.pick(lines, random))));
+      if (lines.size() > 1) {
+        lines.remove(hook);
+      }
+      out.add(row(VERSE, spans(Seed.pick(lines, random), brief.key())));
     }
     return out;
   }
 
-  private List<ChordSpan> spans(String line) {
-    return ChordLine.in(brief).parse(line).orElseThrow();
+  /**
+   * The style's lines that the mode makes no more foreign than plain minor or major would: in
+   * dorian a line with a minor four chord is left out. All lines when none fits.
+   */
+  private List<String> fitting() {
+    Key key = brief.key();
+    Key plain = new Key(key.tonic(), key.minor() ? Scale.MINOR : Scale.MAJOR);
+    List<String> out =
+        style.chords().progressions().stream()
+            .filter(line -> foreign(line, key) <= foreign(line, plain))
+            .toList();
+    return out.isEmpty() ? style.chords().progressions() : out;
+  }
+
+  private long foreign(String line, Key key) {
+    Key scale = new Key(key.tonic(), key.scale().harmony());
+    return spans(line, key).stream()
+        .flatMap(span -> span.chord().pitchClasses().stream())
+        .filter(pitchClass -> !scale.contains(pitchClass))
+        .count();
+  }
+
+  private static Progression row(String name, List<ChordSpan> spans) {
+    return new Progression(name, Notation.NUMERALS, spans);
+  }
+
+  private List<ChordSpan> spans(String line, Key key) {
+    return ChordLine.in(key, brief.meter()).parse(line).orElseThrow();
   }
 }

@@ -80,6 +80,24 @@ class DraftTest {
         .allMatch(s -> s.progression().equals(s.word() == SectionWord.VERSE ? "verse" : "hook"));
   }
 
+  /** Standard theory: the four chord of dorian is major, since its sixth is raised. */
+  @Test
+  void aModeTakesProgressionsThatFitIt() {
+    for (long seed = 0; seed < 30; seed++) {
+      Song song =
+          SongDraft.in(Songs.book().get("house"))
+              .withSeed(seed)
+              .withKey(Key.parse("A dorian"))
+              .song();
+      assertThat(song.progressions())
+          .allMatch(
+              row ->
+                  row.chords().stream()
+                      .flatMap(chord -> chord.pitchClasses().stream())
+                      .allMatch(song.brief().key()::contains));
+    }
+  }
+
   @Test
   void everyStyleTakesEverySectionWord() {
     for (Style style : Songs.book().styles()) {
