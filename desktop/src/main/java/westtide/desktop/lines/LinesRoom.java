@@ -79,7 +79,7 @@ public final class LinesRoom implements Room {
     List<String> names = lead.get().variants().stream().map(Variant::name).toList();
     variant = names.contains(variant) ? variant : names.get(0);
     Pattern.Written line = written(lead.get().variant(variant));
-    page = Math.min(page, (line.bars() - 1) / DegreeSheet.BARS);
+    page = Math.min(page, (line.bars() - 1) / LinePage.BARS);
     title.setText(lead.get().name());
     variants.show(names, variant);
     List<String> pageNames = pageNames(line);
@@ -88,7 +88,7 @@ public final class LinesRoom implements Room {
     List<PlacedChord> chords =
         view.song().progressions().get(0).over(line.bars() * brief.meter().ticksPerBar());
     String name = view.song().title() + variant;
-    degrees.show(brief, line, chords, page * DegreeSheet.BARS, !name.equals(shownLine));
+    degrees.show(brief, line, chords, page * LinePage.BARS, !name.equals(shownLine));
     shownLine = name;
     tell(degrees.chosen());
   }
@@ -116,7 +116,7 @@ public final class LinesRoom implements Room {
                     Controls.action("line-take", "new take", this::newTake),
                     "Another line from the next seed, over the same chords")),
             Controls.label(
-                "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, Delete, Escape",
+                "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, + and − velocity, Delete, Escape",
                 "small"));
   }
 
@@ -134,11 +134,11 @@ public final class LinesRoom implements Room {
   }
 
   private static List<String> pageNames(Pattern.Written line) {
-    return IntStream.rangeClosed(0, (line.bars() - 1) / DegreeSheet.BARS)
+    return IntStream.rangeClosed(0, (line.bars() - 1) / LinePage.BARS)
         .mapToObj(
             p -> {
-              int first = p * DegreeSheet.BARS + 1;
-              return "bars " + first + "–" + Math.min(line.bars(), first + DegreeSheet.BARS - 1);
+              int first = p * LinePage.BARS + 1;
+              return "bars " + first + "–" + Math.min(line.bars(), first + LinePage.BARS - 1);
             })
         .toList();
   }
@@ -191,7 +191,7 @@ public final class LinesRoom implements Room {
     return (Pattern.Written) variant.pattern();
   }
 
-  private final class Fingers implements DegreeSheet.Hands {
+  private final class Fingers implements NoteGestures.Hands {
     @Override
     public void add(Note note) {
       desk.apply(edits().add(note));

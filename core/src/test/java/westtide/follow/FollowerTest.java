@@ -1,0 +1,124 @@
+package westtide.follow;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Meter;
+import westtide.song.Brief;
+import westtide.song.FollowRule;
+import westtide.song.KickLink;
+import westtide.song.Note;
+import westtide.theory.Chord;
+import westtide.theory.Key;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingRange;
+
+class FollowerTest {
+  private static final Brief BRIEF = Songs.brief("A minor", 50);
+  private static final VoicingRange RANGE = new VoicingRange(51, 58, 76);
+
+  private static Harmony harmony(String chords, int bars, Integer... kicks) {
+    return Harmony.of(Songs.progression(BRIEF, chords), bars, Meter.COMMON, Arrays.asList(kicks));
+  }
+
+  private static String resolve(FollowRule rule, Harmony harmony) {
+    return Follower.resolve(rule, harmony, Key.parse("A minor")).stream()
+        .map(note -> note.start() + "+" + note.ticks() + ":" + note.key())
+        .collect(Collectors.joining(" "));
+  }
+
+  @Test
+  void aChordThatComesBackStandsAsItStoodBefore() {
+    List<Chord> chords =
+        List.of("Am7", "Fmaj7", "Am7", "C", "Fmaj7").stream().map(Chord::parse).toList();
+    List<Voicing> voicings =
+        ChordVoicings.of(new FollowRule.Chords(RANGE, Optional.empty()), chords);
+    assertThat(voicings.get(2)).isEqualTo(voicings.get(0));
+    assertThat(voicings.get(4)).isEqualTo(voicings.get(1));
+  }
+
+  @Test
+  void aHeldChordLastsItsLengthAndIsItsChord() {
+    List<Note> notes =
+        Follower.resolve(
+            new FollowRule.Chords(RANGE, Optional.empty()),
+            harmony("Am9 . . C/G | Fmaj7", 2),
+            BRIEF.key());
+    assertThat(notes).filteredOn(n -> n.start() == 0).allMatch(n -> n.ticks() == 2880).hasSize(5);
+    assertThat(notes).filteredOn(n -> n.start() == 2880).allMatch(n -> n.ticks() == 960);
+    assertThat(notes)
+        .filteredOn(n -> n.start() == 2880)
+        .extracting(n -> n.key() % 12)
+        .containsOnly(7, 0, 4);
+  }
+
+  @Test
+  void anEighthNoteFigureIsCutWhereTheChordEnds() {
+    FollowRule rule = new FollowRule.Chords(RANGE, Optional.of(new Figure("x-------")));
+    List<Note> notes = Follower.resolve(rule, harmony("Am . . F", 1), BRIEF.key());
+    assertThat(notes.stream().filter(n -> n.start() == 1920))
+        .isNotEmpty()
+        .allMatch(n -> n.ticks() == 960);
+    assertThat(notes.stream().filter(n -> n.start() == 2880))
+        .isNotEmpty()
+        .allMatch(n -> n.ticks() == 960);
+  }
+
+  /** Common practice: every 808 starts with a kick; a slash bass is its note. */
+  @ParameterizedTest
+  @CsvSource({
+    "Am, 1, 0+1440:33 1440+2400:33",
+    "Am/C, 1, 0+1440:36 1440+2400:36",
+    "C/G Am, 1, 0+1440:31 1440+480:31 1920+1920:33"
+  })
+  void aLocked808FollowsKicksAndBasses(String chords, int bars, String notes) {
+    FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x"), 28);
+    assertThat(resolve(rule, harmony(chords, bars, 0, 1440))).isEqualTo(notes);
+  }
+
+  @Test
+  void withoutKicksThereIsOne808NoteAChord() {
+    FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x"), 28);
+    assertThat(resolve(rule, harmony("Am | F", 2))).isEqualTo("0+3840:33 3840+3840:29");
+  }
+
+  @Test
+  void anIndependent808NeverHoldsOverAChord() {
+    FollowRule rule = new FollowRule.Sub(KickLink.INDEPENDENT, new Figure("........x-------"), 28);
+    assertThat(resolve(rule, harmony("Am . . F", 1))).isEqualTo("1920+960:33");
+  }
+
+  @Test
+  void everyFourthStrikeOfABassGoesToTheFifth() {
+    FollowRule rule = new FollowRule.Bass(new Figure("x...x...x...x..."), 28, false, true);
+    assertThat(resolve(rule, harmony("Am", 1)))
+        .isEqualTo("0+240:33 960+240:33 1920+240:33 2880+240:40");
+  }
+
+  /** Common practice: a step-wise pick-up into the next chord, here from above and from below. */
+  @ParameterizedTest
+  @CsvSource({"Am | F, 31", "F | Am, 31", "Am | C, 35", "C | Am, 35"})
+  void aPickUpIsTheScaleNoteBesideTheNextBass(String chords, int pickUp) {
+    FollowRule rule = new FollowRule.Bass(new Figure("x---------------"), 28, true, false);
+    List<Note> notes = Follower.resolve(rule, harmony(chords, 2), BRIEF.key());
+    assertThat(notes)
+        .filteredOn(n -> n.start() == 3600)
+        .extracting(Note::key)
+        .containsExactly(pickUp);
+    assertThat(notes.get(0).ticks()).isEqualTo(3600);
+  }
+
+  @Test
+  void aBassThatStaysNeedsNoPickUp() {
+    FollowRule rule = new FollowRule.Bass(new Figure("x---------------"), 28, true, false);
+    assertThat(resolve(rule, harmony("Am | F/A", 2))).isEqualTo("0+3840:33 3840+3840:33");
+  }
+}
