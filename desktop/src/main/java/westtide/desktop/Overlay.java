@@ -2,6 +2,7 @@ package westtide.desktop;
 
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
@@ -19,6 +20,8 @@ final class Overlay extends StackPane {
     getStyleClass().add("veil");
     setId("overlay");
     setVisible(false);
+    setFocusTraversable(true);
+    sceneProperty().addListener((o, was, is) -> keepFocus(is));
     addEventHandler(
         KeyEvent.KEY_PRESSED,
         event -> {
@@ -67,5 +70,27 @@ final class Overlay extends StackPane {
     leavable = escapable;
     getChildren().setAll(panel);
     setVisible(true);
+    requestFocus();
+  }
+
+  /** Brings the focus back when the Tab key would take it behind the veil. */
+  private void keepFocus(Scene scene) {
+    scene
+        .focusOwnerProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (isVisible() && is != null && !inside(is)) {
+                requestFocus();
+              }
+            });
+  }
+
+  private boolean inside(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (at == this || at instanceof Messages) {
+        return true;
+      }
+    }
+    return false;
   }
 }

@@ -41,6 +41,7 @@ public final class NumberField extends VBox {
     problem.setMaxWidth(260);
     hideProblem();
     Label label = Controls.label(name, "small");
+    label.setId(id + "-label");
     label.setStyle("-fx-cursor: v-resize;");
     label.setOnMousePressed(event -> dragFrom = event.getScreenY());
     label.setOnMouseDragged(this::drag);

@@ -1,0 +1,221 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.Test;
+import westtide.compose.SongDraft;
+import westtide.review.Stage;
+import westtide.song.Level;
+import westtide.song.Note;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
+import westtide.style.StyleBook;
+
+/** Ways through the rooms besides the first ones: keys, pages, lists and drags. */
+class KeysTest extends WindowTest {
+  @Override
+  void begin() {
+    shell.begin(SongDraft.in(StyleBook.shipped().get("house")).withSeed(4).song());
+  }
+
+  private Section section(int index) {
+    return song().form().sections().get(index);
+  }
+
+  private List<Note> line() {
+    return ((Pattern.Written) song().part(Role.LEAD).orElseThrow().variant("A").pattern()).notes();
+  }
+
+  private void focus(String query) {
+    interact(() -> lookup(query).query().requestFocus());
+    settle();
+  }
+
+  @Test
+  void stagesAreReachedByTheirNumbers() {
+    List<String> sheets =
+        List.of(
+            "#swing-sheet",
+            "#voice-ladder",
+            "#bead-sheet",
+            "#low-end-sheet",
+            "#degree-sheet",
+            "#tank-sheet",
+            "#deliver-folder");
+    for (int i = 0; i < sheets.size(); i++) {
+      push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(i + 1)));
+      settle();
+      assertThat(shown(sheets.get(i))).as(sheets.get(i)).isTrue();
+    }
+  }
+
+  @Test
+  void tabGoesThroughTheControlsOfARoomAndComesRound() {
+    go(Stage.FORM);
+    focus("#form-line");
+    boolean reachedSheet = false;
+    boolean reachedTide = false;
+    for (int i = 0; i < 60; i++) {
+      push(KeyCode.TAB);
+      String id = window.getScene().getFocusOwner().getId();
+      reachedSheet |= "tank-sheet".equals(id);
+      reachedTide |= "tide-chart".equals(id);
+    }
+    assertThat(reachedSheet).isTrue();
+    assertThat(reachedTide).isTrue();
+  }
+
+  @Test
+  void aNumberIsNudgedByArrowsAndByDraggingItsLabel() {
+    clickOn("#tempo");
+    push(KeyCode.UP);
+    settle();
+    assertThat(words("#bridge-tempo")).isEqualTo("123");
+    push(KeyCode.SHIFT, KeyCode.DOWN);
+    settle();
+    assertThat(words("#bridge-tempo")).isEqualTo("113");
+    drag("#tempo-label", MouseButton.PRIMARY).dropBy(0, -30);
+    settle();
+    assertThat(Integer.parseInt(words("#bridge-tempo"))).isBetween(116, 119);
+    push(KeyCode.SHORTCUT, KeyCode.Z);
+    settle();
+    assertThat(words("#bridge-tempo")).isEqualTo("122");
+  }
+
+  @Test
+  void escapePutsAHalfTypedLineBack() {
+    go(Stage.CHORDS);
+    String before = lookup("#chord-line").queryTextInputControl().getText();
+    clickOn("#chord-line").write(" | VI", 0);
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(lookup("#chord-line").queryTextInputControl().getText()).isEqualTo(before);
+    assertThat(shell.open().undoable()).isEmpty();
+  }
+
+  @Test
+  void aLineIsTakenWhenItsFieldIsLeft() {
+    go(Stage.CHORDS);
+    clickOn("#chord-line");
+    interact(() -> lookup("#chord-line").queryTextInputControl().setText("i9 | IV9"));
+    clickOn("#voice-ladder");
+    settle();
+    assertThat(song().progression("hook").chords()).hasSize(2);
+  }
+
+  @Test
+  void theVerseHasItsOwnLine() {
+    go(Stage.CHORDS);
+    press("#progression-verse");
+    type("#chord-line", "VII | i");
+    assertThat(song().progression("verse").chords().get(0)).hasToString("G");
+    assertThat(song().progression("hook").chords().get(0).toString()).startsWith("Am");
+  }
+
+  @Test
+  void theLowEndIsTurnedByItsArrows() {
+    go(Stage.LOW_END);
+    String first = words("#low-end-told");
+    focus("#low-end-sheet");
+    push(KeyCode.RIGHT);
+    settle();
+    press("#bars-later", "#bars-earlier");
+    push(KeyCode.LEFT);
+    push(KeyCode.LEFT);
+    settle();
+    assertThat(words("#low-end-told")).isEqualTo(first);
+  }
+
+  @Test
+  void theLineHasPagesAndAVelocity() {
+    go(Stage.LINES);
+    press("#page-bars-5-8");
+    Note late = line().stream().filter(n -> n.start() >= 4 * 3840).findFirst().orElseThrow();
+    clickOn("#note-" + line().indexOf(late));
+    settle();
+    push(KeyCode.MINUS);
+    push(KeyCode.SHIFT, KeyCode.UP);
+    settle();
+    assertThat(line()).contains(late.withVelocity(late.velocity() - 6).withKey(late.key() + 1));
+    push(KeyCode.ESCAPE);
+    settle();
+    assertHas(words("#note-told"), "No note chosen");
+  }
+
+  @Test
+  void aTankFollowsTheMouseInOneDrag() {
+    go(Stage.FORM);
+    Node tank = lookup("#tank-0-drums-0").query();
+    var bounds = tank.localToScreen(tank.getLayoutBounds());
+    Point2D bottom = new Point2D(bounds.getCenterX(), bounds.getMaxY() - 3);
+    drag(bottom, MouseButton.PRIMARY).dropBy(0, -bounds.getHeight() + 5);
+    settle();
+    assertThat(section(0).cell("drums", 0).level()).isEqualTo(Level.LIFTED);
+  }
+
+  @Test
+  void theArrowsWalkFromTankToTankAcrossSections() {
+    go(Stage.FORM);
+    interact(() -> shell.open().select(0));
+    focus("#tank-sheet");
+    push(KeyCode.DOWN);
+    push(KeyCode.DOWN);
+    push(KeyCode.RIGHT);
+    push(KeyCode.RIGHT);
+    settle();
+    assertThat(shell.open().section()).isEqualTo(1);
+    assertHas(words("#tank-told"), "Drums in the groove");
+    push(KeyCode.LEFT);
+    settle();
+    assertThat(shell.open().section()).isZero();
+    Level before = section(0).cell("drums", 15).level();
+    push(KeyCode.SPACE);
+    settle();
+    assertThat(section(0).cell("drums", 15).level()).isNotEqualTo(before);
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void aSectionIsRenamedReharmonisedAndGivenAnotherGroove() {
+    go(Stage.FORM);
+    interact(() -> shell.open().select(1));
+    interact(
+        () ->
+            ((ComboBox<SectionWord>) lookup("#section-word").query()).setValue(SectionWord.VERSE));
+    settle();
+    interact(() -> ((ComboBox<String>) lookup("#section-progression").query()).setValue("verse"));
+    settle();
+    assertThat(section(1).word()).isEqualTo(SectionWord.VERSE);
+    assertThat(section(1).progression()).isEqualTo("verse");
+    clickOn("#tank-1-drums-0");
+    settle();
+    interact(() -> ((ComboBox<String>) lookup("#cell-pattern").query()).setValue("thin"));
+    settle();
+    assertThat(section(1).cell("drums", 0).variant()).isEqualTo("thin");
+    press("#cell-join");
+    assertThat(section(1).cells("drums")).hasSize(1);
+  }
+
+  @Test
+  void theTapKeyTapsAndTypingATDoesNot() {
+    interact(() -> window.getScene().getRoot().requestFocus());
+    for (int i = 0; i < 4; i++) {
+      clock.addAndGet(480);
+      push(KeyCode.T);
+    }
+    settle();
+    assertThat(words("#bridge-tempo")).isEqualTo("125");
+    clock.addAndGet(5000);
+    type("#song-title", "Tattle");
+    assertThat(song().title()).isEqualTo("Tattle");
+    assertThat(words("#bridge-tempo")).isEqualTo("125");
+  }
+}
