@@ -20,17 +20,6 @@ import westtide.theory.Pitch;
 
 /** The 808 against its useful range, the kick, and the lines above it. */
 final class LowEndSoundings {
-  /** E1, 41.2 Hz: lower, small speakers give nothing. Common practice. */
-  static final int LOWEST_USEFUL = 28;
-
-  /** E2, 82.4 Hz: higher, it stops being a sub. Common practice. */
-  static final int HIGHEST_USEFUL = 40;
-
-  /**
-   * D3, 146.8 Hz, the highest note below 150 Hz, which lines give up under an 808. Common practice.
-   */
-  static final int HIGHEST_CLASH = 50;
-
   private final Song song;
   private final Score score;
   private final Key key;
@@ -65,14 +54,16 @@ final class LowEndSoundings {
             low,
             20,
             52,
-            new westtide.style.Span(LOWEST_USEFUL, HIGHEST_USEFUL, LOWEST_USEFUL)),
+            new westtide.style.Span(
+                LowEndRange.LOWEST_USEFUL, LowEndRange.HIGHEST_USEFUL, LowEndRange.LOWEST_USEFUL)),
         new Measure(
             "808 highest, Hz",
             key.pitch(high) + " · " + Math.round(Pitch.hertz(high)),
             high,
             20,
             52,
-            new westtide.style.Span(LOWEST_USEFUL, HIGHEST_USEFUL, LOWEST_USEFUL)),
+            new westtide.style.Span(
+                LowEndRange.LOWEST_USEFUL, LowEndRange.HIGHEST_USEFUL, LowEndRange.LOWEST_USEFUL)),
         Measure.of("808 notes on a kick", Math.round(100 * together) + " %", together, 1, 0, 1),
         Measure.of("808 sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8));
   }
@@ -92,14 +83,12 @@ final class LowEndSoundings {
 
   private void addRange(ScoredPart sub, List<Finding> findings) {
     Optional<ScoredNote> outside =
-        sub.notes().stream()
-            .filter(note -> note.key() < LOWEST_USEFUL || note.key() > HIGHEST_USEFUL)
-            .findFirst();
+        sub.notes().stream().filter(note -> !LowEndRange.useful(note.key())).findFirst();
     if (outside.isEmpty()) {
       return;
     }
     int found = outside.get().key();
-    boolean low = found < LOWEST_USEFUL;
+    boolean low = found < LowEndRange.LOWEST_USEFUL;
     String hertz = Math.round(Pitch.hertz(found)) + " Hz";
     findings.add(
         new Finding(
@@ -110,13 +99,15 @@ final class LowEndSoundings {
             "Useful is E1 to E2, 41 to 82 Hz: "
                 + (low ? "below, small speakers give nothing." : "above, it stops being a sub."),
             Optional.of(
-                new Fix("begin at E1", LowEndEdits.lowest(sub.part().id(), LOWEST_USEFUL)))));
+                new Fix(
+                    "begin at E1",
+                    LowEndEdits.lowest(sub.part().id(), LowEndRange.LOWEST_USEFUL)))));
   }
 
   private void addClash(ScoredPart lead, List<ScoredNote> notes, List<Finding> findings) {
     Optional<ScoredNote> clash =
         lead.notes().stream()
-            .filter(note -> note.key() <= HIGHEST_CLASH && sounds(notes, note))
+            .filter(note -> LowEndRange.leftFree(note.key()) && sounds(notes, note))
             .findFirst();
     if (clash.isEmpty()) {
       return;
@@ -140,7 +131,7 @@ final class LowEndSoundings {
   }
 
   private static Note lifted(Note note) {
-    return note.key() <= HIGHEST_CLASH ? note.withKey(note.key() + 12) : note;
+    return LowEndRange.leftFree(note.key()) ? note.withKey(note.key() + 12) : note;
   }
 
   private static boolean sounds(List<ScoredNote> notes, ScoredNote other) {

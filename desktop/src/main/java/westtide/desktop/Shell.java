@@ -160,6 +160,12 @@ public final class Shell {
     files.settled(then);
   }
 
+  /** Logs what nobody expected and says that nothing was lost. */
+  void unexpected(Throwable problem) {
+    LOG.error("Something unexpected went wrong in the window", problem);
+    messages.failed("That did not work; nothing was lost, and the log says more.");
+  }
+
   /**
    * Forgets kept work and finishes what is being written; the last thing before the process ends.
    */

@@ -18,6 +18,7 @@ public final class WestTide extends Application {
     Words words = Words.of(getParameters().getRaw());
     Look.load();
     shell = new Shell(Surroundings.ofUser());
+    Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.setTitle("West Tide");
     stage.setScene(shell.scene(WIDTH, HEIGHT));
     stage.setMinWidth(1000);

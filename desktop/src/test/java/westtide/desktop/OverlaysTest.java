@@ -141,6 +141,15 @@ class OverlaysTest extends WindowTest {
   }
 
   @Test
+  void whatNobodyExpectedIsSaidWithoutDetailsAndTheSongStays() {
+    interact(() -> shell.unexpected(new IllegalStateException("inner detail")));
+    settle();
+    assertHas(words("#message-words"), "nothing was lost");
+    assertThat(words("#message-words")).doesNotContain("inner detail", "Exception");
+    assertThat(song().title()).isEqualTo("Panel");
+  }
+
+  @Test
   void everyViewIsPicturedAtTheSizeOfTheWindow() throws Exception {
     Path pictures = folder.resolve("pictures");
     AtomicBoolean done = new AtomicBoolean();

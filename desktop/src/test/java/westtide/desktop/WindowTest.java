@@ -45,6 +45,8 @@ abstract class WindowTest extends FxRobot {
         new Shell(
             new Surroundings(folder.resolve("data"), documents, clock::get, process -> false));
     stage.setScene(shell.scene(1280, 800));
+    stage.setWidth(1280);
+    stage.setHeight(800);
     stage.setX(0);
     stage.setY(0);
     begin();

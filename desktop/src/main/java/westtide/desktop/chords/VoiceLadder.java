@@ -9,6 +9,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.shape.Rectangle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.review.LowEndRange;
 import westtide.song.Brief;
 import westtide.song.PlacedChord;
 import westtide.song.Progression;
@@ -28,7 +29,6 @@ final class VoiceLadder extends Drawing {
   private static final double CARD_HEIGHT = 56;
   private static final double LADDER_TOP = CARD_TOP + CARD_HEIGHT + 22;
   private static final int TOLD_MOVE = 3;
-  private static final int HIGHEST_LEFT_TO_SUB = 50;
 
   private final IntConsumer select;
   private Brief brief;
@@ -102,7 +102,7 @@ final class VoiceLadder extends Drawing {
   }
 
   private void drawLeftToSub(Axis y) {
-    double top = y.at(HIGHEST_LEFT_TO_SUB + 0.5);
+    double top = y.at(LowEndRange.HIGHEST_LEFT_FREE + 0.5);
     if (top < getHeight() - 14) {
       box(LEFT, top, getWidth() - LEFT - 6, getHeight() - 8 - top, "band", "leave");
       textEnding(getWidth() - 12, getHeight() - 12, "left to the 808", "soft");

@@ -97,6 +97,7 @@ public final class DeliverRoom implements Room {
     parts.setHgap(22);
     parts.setVgap(7);
     problem.setId("deliver-problem");
+    problem.setManaged(false);
     folder
         .textProperty()
         .addListener((o, was, is) -> desk.open().view().ifPresent(this::showCommand));
@@ -171,6 +172,7 @@ public final class DeliverRoom implements Room {
 
   private void into(Consumer<Path> write) {
     Optional<Path> path = path();
+    problem.setManaged(path.isEmpty());
     problem.setText(
         path.isPresent() ? "" : "type the folder to write into, such as " + desk.files().folder());
     path.ifPresent(write);

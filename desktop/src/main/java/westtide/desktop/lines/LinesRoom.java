@@ -115,7 +115,7 @@ public final class LinesRoom implements Room {
                 Controls.explained(
                     Controls.action("line-take", "new take", this::newTake),
                     "Another line from the next seed, over the same chords")),
-            Controls.label(
+            Controls.wrapped(
                 "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, + and − velocity, Delete, Escape",
                 "small"));
   }

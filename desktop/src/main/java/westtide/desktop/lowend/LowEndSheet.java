@@ -10,6 +10,7 @@ import javafx.scene.text.Text;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.review.LowEndRange;
 import westtide.rhythm.Position;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -31,9 +32,6 @@ final class LowEndSheet extends Drawing {
   private static final double LEFT = 92;
   private static final double TOP = 30;
   private static final double FOOT = 34;
-  private static final int USEFUL_LOW = 28;
-  private static final int USEFUL_HIGH = 40;
-  private static final int LEFT_FREE_HIGH = 50;
 
   private final Runnable earlier;
   private final Runnable later;
@@ -92,7 +90,11 @@ final class LowEndSheet extends Drawing {
     }
     drawIntruders(v, x, y, from, to, sub);
     if (sub.isEmpty()) {
-      text(LEFT + 14, y.at(USEFUL_LOW) - 10, "the 808 is out in these bars", "section");
+      text(
+          LEFT + 14,
+          y.at(LowEndRange.LOWEST_USEFUL) - 10,
+          "the 808 is out in these bars",
+          "section");
     }
     ring(2, 2, getWidth() - 4, getHeight() - 4);
   }
@@ -104,28 +106,29 @@ final class LowEndSheet extends Drawing {
   private Axis ladder(List<ScoredNote> sub, List<ScoredNote> bass) {
     List<ScoredNote> all = new ArrayList<>(sub);
     all.addAll(bass);
-    int low = all.stream().mapToInt(ScoredNote::key).min().orElse(USEFUL_LOW);
-    int high = all.stream().mapToInt(ScoredNote::key).max().orElse(LEFT_FREE_HIGH);
+    int low = all.stream().mapToInt(ScoredNote::key).min().orElse(LowEndRange.LOWEST_USEFUL);
+    int high = all.stream().mapToInt(ScoredNote::key).max().orElse(LowEndRange.HIGHEST_LEFT_FREE);
     return new Axis(
-        Math.min(USEFUL_LOW, low) - 1.5,
-        Math.max(LEFT_FREE_HIGH, high) + 1.5,
+        Math.min(LowEndRange.LOWEST_USEFUL, low) - 1.5,
+        Math.max(LowEndRange.HIGHEST_LEFT_FREE, high) + 1.5,
         getHeight() - FOOT,
         TOP);
   }
 
   private void drawZones(Axis y) {
     double right = getWidth() - 10;
-    double free = y.at(LEFT_FREE_HIGH + 0.5);
-    double useful = y.at(USEFUL_HIGH + 0.5);
-    double bottom = y.at(USEFUL_LOW - 0.5);
+    double free = y.at(LowEndRange.HIGHEST_LEFT_FREE + 0.5);
+    double useful = y.at(LowEndRange.HIGHEST_USEFUL + 0.5);
+    double bottom = y.at(LowEndRange.LOWEST_USEFUL - 0.5);
     box(LEFT, free, right - LEFT, useful - free, "band", "leave");
     box(LEFT, useful, right - LEFT, bottom - useful, "band", "useful");
   }
 
   /** Over the verticals, each on a patch of its own band. */
   private void drawZoneNames(Axis y) {
-    patch(y.at(LEFT_FREE_HIGH + 0.5) + 14, "left free for it, up to 150 Hz", "leave");
-    patch(y.at(USEFUL_LOW - 0.5) - 6, "useful range of the 808", "useful");
+    patch(
+        y.at(LowEndRange.HIGHEST_LEFT_FREE + 0.5) + 14, "left free for it, up to 150 Hz", "leave");
+    patch(y.at(LowEndRange.LOWEST_USEFUL - 0.5) - 6, "useful range of the 808", "useful");
   }
 
   private void patch(double y, String words, String band) {
@@ -136,7 +139,12 @@ final class LowEndSheet extends Drawing {
   }
 
   private void drawRungs(SongView v, Axis y, List<ScoredNote> sub, List<ScoredNote> bass) {
-    TreeSet<Integer> keys = new TreeSet<>(List.of(USEFUL_LOW, USEFUL_HIGH, LEFT_FREE_HIGH));
+    TreeSet<Integer> keys =
+        new TreeSet<>(
+            List.of(
+                LowEndRange.LOWEST_USEFUL,
+                LowEndRange.HIGHEST_USEFUL,
+                LowEndRange.HIGHEST_LEFT_FREE));
     sub.forEach(note -> keys.add(note.key()));
     bass.forEach(note -> keys.add(note.key()));
     Key key = v.song().brief().key();
@@ -213,7 +221,7 @@ final class LowEndSheet extends Drawing {
       for (ScoredNote note : part.between(from, to)) {
         boolean clash =
             sub.stream().anyMatch(s -> s.start() < note.end() && note.start() < s.end());
-        if (note.key() <= LEFT_FREE_HIGH && clash) {
+        if (LowEndRange.leftFree(note.key()) && clash) {
           box(
               x.at(note.start()),
               y.at(note.key()) - 4,
