@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -133,6 +134,29 @@ class MainTest {
   void aPlaceThatDoesNotExistIsSaid() {
     Path song = folder.resolve("none").resolve("song.tide");
     assertOneSentence(draft(song), "there is no folder");
+  }
+
+  @Test
+  void aProcessOfItsOwnSaysOneSentenceAndNothingElse() throws Exception {
+    Process process =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Dwest.tide.home=" + folder.resolve("home"),
+                "-cp",
+                System.getProperty("java.class.path"),
+                Main.class.getName(),
+                "export",
+                "missing.tide",
+                "--midi",
+                "x.mid")
+            .directory(folder.toFile())
+            .start();
+    String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    String err = new String(process.getErrorStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertOneSentence(new Result(process.waitFor(), out, err), "missing.tide");
+    assertThat(folder.resolve("home").resolve("west-tide-cli.log"))
+        .content()
+        .contains("NoSuchFileException");
   }
 
   private static void assertOneSentence(Result result, String message) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * A chord symbol such as F♯m9 or A/C♯: a root, a quality and, after a slash, a bass note of its
@@ -84,6 +85,13 @@ public record Chord(NoteName root, ChordQuality quality, Optional<NoteName> slas
   /** The pitch classes (0 to 11) of the chord tones, from the root up. */
   public List<Integer> pitchClasses() {
     return notes().stream().map(NoteName::pitchClass).distinct().toList();
+  }
+
+  /** The pitch classes that sound: the chord tones and the bass. */
+  public List<Integer> sounding() {
+    return Stream.concat(pitchClasses().stream(), Stream.of(bass().pitchClass()))
+        .distinct()
+        .toList();
   }
 
   /** Whether a pitch class sounds in the chord, its bass included. */

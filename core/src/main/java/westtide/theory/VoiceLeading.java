@@ -37,9 +37,9 @@ public final class VoiceLeading {
     return best;
   }
 
-  /** How many pitch classes two chords share. */
+  /** How many pitch classes two chords share, their basses included. */
   public static int commonTones(Chord from, Chord to) {
-    return (int) from.pitchClasses().stream().filter(to.pitchClasses()::contains).count();
+    return (int) from.sounding().stream().filter(to::contains).count();
   }
 
   private static List<Integer> rotated(List<Integer> classes, int rotation) {

@@ -23,6 +23,13 @@ class VoiceLeadingTest {
     assertThat(VoiceLeading.smallest(Chord.parse(to), Chord.parse(from))).isEqualTo(semitones);
   }
 
+  @ParameterizedTest
+  @CsvSource({"C, F, 1", "C, Am, 2", "E, F#m, 0", "E, F#m/E, 1", "C, C/E, 3", "Cmaj7, Am9, 4"})
+  void commonTonesCountTheBassToo(String from, String to, int shared) {
+    assertThat(VoiceLeading.commonTones(Chord.parse(from), Chord.parse(to))).isEqualTo(shared);
+    assertThat(VoiceLeading.commonTones(Chord.parse(to), Chord.parse(from))).isEqualTo(shared);
+  }
+
   @Test
   void voicesKeepTheirOrderAndEveryNoteTakesPart() {
     Voicing triad = new Voicing(List.of(60, 64, 67));
@@ -62,12 +69,7 @@ class VoiceLeadingTest {
       assertThat(voicing.upper()).allMatch(key -> key >= 55 && key <= 74);
       assertThat(voicing.keys().stream().map(key -> key % 12).distinct())
           .as(chord.toString())
-          .containsExactlyInAnyOrderElementsOf(
-              java.util.stream.Stream.concat(
-                      chord.pitchClasses().stream(),
-                      java.util.stream.Stream.of(chord.bass().pitchClass()))
-                  .distinct()
-                  .toList());
+          .containsExactlyInAnyOrderElementsOf(chord.sounding());
     }
   }
 
