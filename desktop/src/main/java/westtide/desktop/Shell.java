@@ -65,20 +65,15 @@ public final class Shell {
     BriefRoom brief = new BriefRoom(desk, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
+    DrumsRoom drums = new DrumsRoom(desk);
+    FormRoom form = new FormRoom(desk);
     this.rooms =
-        List.of(
-            brief,
-            new ChordsRoom(desk),
-            new DrumsRoom(desk),
-            new LowEndRoom(desk),
-            lines,
-            new FormRoom(desk),
-            deliver);
+        List.of(brief, new ChordsRoom(desk), drums, new LowEndRoom(desk), lines, form, deliver);
     this.bridge = new Bridge(open, this::find, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide = new TideChart(open::select, () -> go(Stage.FORM));
-    this.commands = new ShellCommands(this, open, files).list(brief, lines, deliver);
+    this.commands = new ShellCommands(this, open, files).list(brief, drums, lines, form, deliver);
     open.watch(this::show);
     frame.setTop(bridge);
     frame.setLeft(course);

@@ -4,15 +4,19 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.desktop.brief.BriefRoom;
 import westtide.desktop.deliver.DeliverRoom;
+import westtide.desktop.drums.DrumsRoom;
+import westtide.desktop.form.FormRoom;
 import westtide.desktop.lines.LinesRoom;
 import westtide.review.Finding;
 import westtide.review.Stage;
 import westtide.review.Weight;
 import westtide.song.BriefEdits;
+import westtide.song.ChordEdits;
 import westtide.song.KickLink;
 import westtide.song.LowEndEdits;
 import westtide.song.Notation;
 import westtide.song.Role;
+import westtide.song.Song;
 
 /** Everything that can be done from the list of commands and by the keys of the house. */
 final class ShellCommands {
@@ -26,7 +30,8 @@ final class ShellCommands {
     this.files = files;
   }
 
-  List<Command> list(BriefRoom brief, LinesRoom lines, DeliverRoom deliver) {
+  List<Command> list(
+      BriefRoom brief, DrumsRoom drums, LinesRoom lines, FormRoom form, DeliverRoom deliver) {
     List<Command> out = new ArrayList<>();
     addFiles(out);
     addHistory(out);
@@ -42,7 +47,9 @@ final class ShellCommands {
     out.add(tempo("faster", "One BPM faster", 1000).withKeys("Alt+UP"));
     out.add(tempo("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"));
     out.add(Command.of("take-all", "Draft a new take of everything", brief::newTake));
-    out.add(Command.of("take-line", "Draft a new take of the lead", lines::newTake));
+    addDrums(out, drums);
+    addLines(out, lines);
+    addForm(out, form);
     out.add(notation("write-names", "Write chords as names", Notation.NAMES));
     out.add(notation("write-numerals", "Write chords as numerals", Notation.NUMERALS));
     out.add(link("lock-sub", "Lock the 808 to the kick", KickLink.LOCKED));
@@ -68,13 +75,38 @@ final class ShellCommands {
     out.add(
         Command.of("save-as", "Save the song as another file", files::saveAs)
             .withKeys("Shortcut+Shift+S"));
-    List<westtide.song.Song> demos = DemoSongs.all();
+    List<Song> demos = DemoSongs.all();
     for (int i = 0; i < demos.size(); i++) {
-      westtide.song.Song song = demos.get(i);
+      Song song = demos.get(i);
       out.add(
           Command.of(
               "demo-song-" + i, "Open the demo song " + song.title(), () -> shell.begin(song)));
     }
+  }
+
+  private static void addDrums(List<Command> out, DrumsRoom drums) {
+    out.add(Command.of("take-groove", "Draft a new take of the groove", drums::newTake));
+    out.add(Command.of("copy-groove", "Copy the groove", drums::copy));
+  }
+
+  private static void addLines(List<Command> out, LinesRoom lines) {
+    out.add(Command.of("take-line", "Draft a new take of the lead", lines::newTake));
+    out.add(Command.of("lead-up", "Move the lead a semitone up", () -> lines.transpose(1)));
+    out.add(Command.of("lead-down", "Move the lead a semitone down", () -> lines.transpose(-1)));
+    out.add(Command.of("lead-octave-up", "Move the lead an octave up", () -> lines.transpose(12)));
+    out.add(
+        Command.of("lead-octave-down", "Move the lead an octave down", () -> lines.transpose(-12)));
+  }
+
+  private static void addForm(List<Command> out, FormRoom form) {
+    out.add(Command.of("add-section", "Add a section after the selected one", form::addAfter));
+    out.add(Command.of("remove-section", "Remove the selected section", form::remove));
+    out.add(
+        Command.of("longer-section", "Make the section four bars longer", () -> form.resize(4)));
+    out.add(
+        Command.of("shorter-section", "Make the section four bars shorter", () -> form.resize(-4)));
+    out.add(Command.of("move-section-later", "Move the section later", () -> form.move(1)));
+    out.add(Command.of("move-section-earlier", "Move the section earlier", () -> form.move(-1)));
   }
 
   private void start() {
@@ -101,10 +133,7 @@ final class ShellCommands {
     return Command.of(
         id,
         title,
-        () ->
-            open.apply(
-                westtide.song.ChordEdits.notation(
-                    open.song().progressions().get(0).name(), notation)));
+        () -> open.apply(ChordEdits.notation(open.song().progressions().get(0).name(), notation)));
   }
 
   private Command link(String id, String title, KickLink link) {

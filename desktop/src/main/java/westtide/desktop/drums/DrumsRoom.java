@@ -172,7 +172,8 @@ public final class DrumsRoom implements Room {
     }
   }
 
-  private void copy() {
+  /** Adds a copy of the groove in front. */
+  public void copy() {
     List<String> names =
         drums(desk.open().song()).orElseThrow().variants().stream().map(Variant::name).toList();
     String name = "B";
@@ -185,7 +186,8 @@ public final class DrumsRoom implements Room {
     desk.messages().done("Groove " + added + " added; choose it for a section in the form.");
   }
 
-  private void newTake() {
+  /** Drafts the groove in front anew from the next seed. */
+  public void newTake() {
     take++;
     SongView view = desk.open().view().orElseThrow();
     Seed seed = new Seed(view.song().seed() + take);

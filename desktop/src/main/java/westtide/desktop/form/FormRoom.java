@@ -211,12 +211,14 @@ public final class FormRoom implements Room {
     }
   }
 
-  private void resize(int by) {
+  /** Makes the selected section longer (or shorter) by bars. */
+  public void resize(int by) {
     Section section = desk.open().song().form().sections().get(section());
     desk.apply(FormEdits.resize(section(), section.bars() + by));
   }
 
-  private void move(int by) {
+  /** Moves the selected section later (or earlier) by places. */
+  public void move(int by) {
     int to = section() + by;
     if (to >= 0 && to < desk.open().song().form().sections().size()) {
       desk.apply(FormEdits.move(section(), to));
@@ -224,7 +226,8 @@ public final class FormRoom implements Room {
     }
   }
 
-  private void addAfter() {
+  /** Adds a section after the selected one. */
+  public void addAfter() {
     SectionWord added = next(desk.open().song().form().sections().get(section()).word());
     desk.apply(FormEdits.add(section() + 1, draft().section(added, 8)));
     desk.open().select(section() + 1);
@@ -235,7 +238,8 @@ public final class FormRoom implements Room {
     return before.kind() == SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
   }
 
-  private void remove() {
+  /** Removes the selected section. */
+  public void remove() {
     desk.apply(FormEdits.remove(section()));
   }
 

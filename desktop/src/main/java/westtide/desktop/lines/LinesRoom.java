@@ -105,12 +105,10 @@ public final class LinesRoom implements Room {
             told,
             Controls.row(
                 4,
-                Controls.action("line-up", "semitone up", () -> desk.apply(edits().transpose(1))),
-                Controls.action(
-                    "line-down", "semitone down", () -> desk.apply(edits().transpose(-1))),
-                Controls.action("octave-up", "octave up", () -> desk.apply(edits().transpose(12))),
-                Controls.action(
-                    "octave-down", "octave down", () -> desk.apply(edits().transpose(-12))),
+                Controls.action("line-up", "semitone up", () -> transpose(1)),
+                Controls.action("line-down", "semitone down", () -> transpose(-1)),
+                Controls.action("octave-up", "octave up", () -> transpose(12)),
+                Controls.action("octave-down", "octave down", () -> transpose(-12)),
                 Controls.spring(),
                 Controls.explained(
                     Controls.action("line-take", "new take", this::newTake),
@@ -118,6 +116,11 @@ public final class LinesRoom implements Room {
             Controls.wrapped(
                 "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, + and − velocity, Delete, Escape",
                 "small"));
+  }
+
+  /** Moves the whole line by semitones. */
+  public void transpose(int semitones) {
+    desk.apply(edits().transpose(semitones));
   }
 
   /** Drafts another line over the hook's chords. */
