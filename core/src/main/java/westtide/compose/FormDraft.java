@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
@@ -47,6 +48,25 @@ public final class FormDraft {
     return new Form(sections);
   }
 
+  /**
+   * A form of the given sections in which sections of the old form stay as they were made: each
+   * takes the place of the next one with its name, at the new length. Sections the old form lacks
+   * come from the style's plan.
+   */
+  public Form form(List<FormLine.Item> items, Form old) {
+    List<Section> left = new ArrayList<>(old.sections());
+    List<Section> sections = new ArrayList<>();
+    for (FormLine.Item item : items) {
+      Optional<Section> kept =
+          left.stream().filter(section -> section.word() == item.word()).findFirst();
+      kept.ifPresent(left::remove);
+      sections.add(
+          kept.map(section -> section.withBars(item.bars()))
+              .orElseGet(() -> section(item.word(), item.bars())));
+    }
+    return new Form(sections);
+  }
+
   /** One section by the style's plan for its kind. */
   public Section section(SectionWord word, int bars) {
     Map<String, LevelPlan> plan = habit.levels().getOrDefault(word.kind(), Map.of());
@@ -85,7 +105,7 @@ public final class FormDraft {
       if (section.word().kind() == SectionKind.HOOK) {
         List<Cell> lifted =
             section.cells(SongDraft.LEAD).stream()
-                .map(c -> c.level() == Level.FULL ? c.withLevel(Level.LIFTED) : c)
+                .map(c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller()))
                 .toList();
         sections.set(i, section.withCells(SongDraft.LEAD, lifted));
         return;

@@ -53,9 +53,20 @@ public record Section(
     return out;
   }
 
-  /** The section at another length; cells beyond its end are kept for when it grows again. */
+  /**
+   * The section at another length. A cell of the last bar, such as a fill, stays with the last bar;
+   * cells beyond the end are kept for when the section grows again.
+   */
   public Section withBars(int other) {
-    return new Section(word, other, progression, cells);
+    Map<String, List<Cell>> moved = new LinkedHashMap<>();
+    cells.forEach(
+        (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
+    return new Section(word, other, progression, moved);
+  }
+
+  private Cell moved(Cell cell, int otherBars) {
+    boolean last = cell.fromBar() > 0 && cell.fromBar() == bars - 1 && otherBars > 1;
+    return last ? new Cell(otherBars - 1, cell.level(), cell.variant()) : cell;
   }
 
   /** The section with other cells for a part. */

@@ -15,6 +15,9 @@ import westtide.review.Weight;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
+import westtide.song.Form;
+import westtide.song.FormEdits;
+import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.LineFit;
 import westtide.song.Note;
@@ -114,8 +117,24 @@ class DraftTest {
   void sectionsEndWithTheFillAndTheLastHookIsLifted() {
     Song song = Songs.draft("trap", 1);
     assertThat(song.form().sections().get(1).cell("drums", 15).variant()).isEqualTo("fill");
-    assertThat(song.form().sections().get(1).cell("lead", 0).level()).isEqualTo(Level.FULL);
-    assertThat(song.form().sections().get(6).cell("lead", 0).level()).isEqualTo(Level.LIFTED);
+    assertThat(song.form().sections().get(1).cell("lead", 0).level()).isEqualTo(Level.HALF);
+    assertThat(song.form().sections().get(1).cell("lead", 8).level()).isEqualTo(Level.FULL);
+    assertThat(song.form().sections().get(6).cell("lead", 8).level()).isEqualTo(Level.LIFTED);
+  }
+
+  @Test
+  void typingAFormKeepsWhatWasMadeOfItsSections() {
+    Song song = FormEdits.level(2, "keys", 0, Level.LIFTED).apply(Songs.draft("trap", 1));
+    FormDraft draft = FormDraft.in(Songs.book().get("trap"), song.progressions());
+    var items = FormLine.parse("verse 24, hook 16, bridge 8, verse 8").orElseThrow();
+    Form typed = draft.form(items, song.form());
+    assertThat(typed).hasToString("verse 24, hook 16, bridge 8, verse 8");
+    assertThat(typed.sections().get(0).cell("keys", 0).level()).isEqualTo(Level.LIFTED);
+    assertThat(typed.sections().get(1)).isEqualTo(song.form().sections().get(1));
+    assertThat(typed.sections().get(2)).isEqualTo(draft.section(SectionWord.BRIDGE, 8));
+    assertThat(typed.sections().get(3).cell("keys", 0).level()).isEqualTo(Level.HALF);
+    var same = FormLine.parse(song.form().toString()).orElseThrow();
+    assertThat(draft.form(same, song.form())).isEqualTo(song.form());
   }
 
   /** Common practice: the rules of a line worth keeping. */

@@ -139,12 +139,12 @@ class EditsTest {
   void aSplitTankPlaysTwoThingsUntilItIsJoined() {
     Song song = Songs.draft("trap", 1);
     Song split =
-        FormEdits.level(1, "lead", 8, Level.HINT).apply(FormEdits.split(1, "lead", 8).apply(song));
+        FormEdits.level(1, "keys", 8, Level.HINT).apply(FormEdits.split(1, "keys", 8).apply(song));
     Section hook = split.form().sections().get(1);
-    assertThat(hook.cell("lead", 7).level()).isEqualTo(Level.FULL);
-    assertThat(hook.cell("lead", 8).level()).isEqualTo(Level.HINT);
-    Section joined = FormEdits.join(1, "lead").apply(split).form().sections().get(1);
-    assertThat(joined.cell("lead", 15).level()).isEqualTo(Level.FULL);
+    assertThat(hook.cell("keys", 7).level()).isEqualTo(Level.FULL);
+    assertThat(hook.cell("keys", 8).level()).isEqualTo(Level.HINT);
+    Section joined = FormEdits.join(1, "keys").apply(split).form().sections().get(1);
+    assertThat(joined.cell("keys", 15).level()).isEqualTo(Level.FULL);
   }
 
   @Test
@@ -153,6 +153,16 @@ class EditsTest {
     Section shrunk = verse.withBars(4);
     assertThat(shrunk.cells("808")).hasSize(1);
     assertThat(shrunk.withBars(16).cells("808")).isEqualTo(verse.cells("808"));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"24, 23", "8, 7", "2, 1", "16, 15"})
+  void aFillStaysInTheLastBarWhenASectionChangesLength(int bars, int fillBar) {
+    Section hook = Songs.draft("trap", 1).form().sections().get(1);
+    Section resized = hook.withBars(bars);
+    assertThat(resized.cell("drums", fillBar).variant()).isEqualTo("fill");
+    assertThat(resized.cell("drums", fillBar - 1).variant()).isEqualTo("A");
+    assertThat(resized.withBars(16)).isEqualTo(hook);
   }
 
   @Test

@@ -18,6 +18,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
 import westtide.review.Stage;
+import westtide.song.Form;
 import westtide.song.FormEdits;
 import westtide.song.FormLine;
 import westtide.song.Level;
@@ -173,7 +174,8 @@ public final class FormRoom implements Room {
     if (reading instanceof Reading.Problem<List<FormLine.Item>> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
-    desk.apply(FormEdits.replace("Type the form", draft().form(reading.orElseThrow())));
+    Form typed = draft().form(reading.orElseThrow(), desk.open().song().form());
+    desk.apply(FormEdits.replace("Type the form", typed));
     return Optional.empty();
   }
 
