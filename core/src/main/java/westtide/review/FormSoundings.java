@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.score.Score;
-import westtide.score.ScoredPart;
-import westtide.song.Cell;
 import westtide.song.Edit;
 import westtide.song.Form;
 import westtide.song.FormEdits;
@@ -22,14 +20,12 @@ final class FormSoundings {
   private static final double SHORTEST_SECONDS = 140;
   private static final double LONGEST_SECONDS = 210;
 
-  private final Score score;
   private final Song song;
   private final Form form;
   private final Energy energy;
   private final Style style;
 
   FormSoundings(Score score, Style style) {
-    this.score = score;
     this.song = score.song();
     this.form = song.form();
     this.energy = Energy.of(score);
@@ -125,58 +121,28 @@ final class FormSoundings {
     }
   }
 
+  /** Everything in full but the bass, which leaves the hook to the 808 where there is one. */
   private Edit fill(int index) {
-    return Edit.of(
-        "Fill the " + form.label(index),
-        before -> {
-          Song out = before;
-          for (Part part : before.parts()) {
-            if (part.role() != Role.BASS || before.part(Role.SUB).isEmpty()) {
-              out = filled(out, index, part);
-            }
-          }
-          return out;
-        });
-  }
-
-  private static Song filled(Song song, int index, Part part) {
-    Section section = song.form().sections().get(index);
-    String usual = part.variants().get(0).name();
-    List<Cell> cells =
-        section.cells(part.id()).stream()
-            .map(
-                c ->
-                    c.level() == Level.LIFTED
-                        ? c
-                        : new Cell(
-                            c.fromBar(), Level.FULL, c.variant().isEmpty() ? usual : c.variant()))
-            .toList();
-    List<Section> sections = new ArrayList<>(song.form().sections());
-    sections.set(index, section.withCells(part.id(), cells));
-    return song.withForm(new Form(sections));
+    boolean sub = song.part(Role.SUB).isPresent();
+    return FormEdits.fill(
+        index,
+        song.parts().stream()
+            .filter(part -> part.role() != Role.BASS || !sub)
+            .map(Part::id)
+            .toList());
   }
 
   private void addEmptySections(List<Finding> findings) {
-    int ticksPerBar = song.brief().meter().ticksPerBar();
     for (int i = 0; i < form.sections().size(); i++) {
-      Section section = form.sections().get(i);
-      for (int bar = 0; bar < section.bars(); bar++) {
-        int from = (form.startBar(i) + bar) * ticksPerBar;
-        if (silent(from, from + ticksPerBar)) {
-          findings.add(empty(i, form.startBar(i) + bar + 1));
+      int first = form.startBar(i);
+      int end = first + form.sections().get(i).bars();
+      for (int bar = first; bar < end; bar++) {
+        if (energy.bars().get(bar) == 0) {
+          findings.add(empty(i, bar + 1));
           break;
         }
       }
     }
-  }
-
-  private boolean silent(int from, int to) {
-    for (ScoredPart part : score.parts()) {
-      if (part.notes().stream().anyMatch(note -> note.start() < to && note.end() > from)) {
-        return false;
-      }
-    }
-    return true;
   }
 
   private Finding empty(int index, int bar) {

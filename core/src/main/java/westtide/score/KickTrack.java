@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
+import westtide.song.CellSpan;
 import westtide.song.DrumVoice;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -27,12 +28,10 @@ final class KickTrack {
 
   List<Integer> ticks() {
     List<Integer> out = new ArrayList<>();
-    List<Cell> cells = section.cells(drums.id());
-    for (int i = 0; i < cells.size(); i++) {
-      int from = cells.get(i).fromBar() * meter.ticksPerBar();
-      int endBar = i + 1 < cells.size() ? cells.get(i + 1).fromBar() : section.bars();
-      int to = endBar * meter.ticksPerBar();
-      for (Note note : groove(cells.get(i))) {
+    for (CellSpan span : section.spans(drums.id())) {
+      int from = span.fromBar() * meter.ticksPerBar();
+      int to = span.endBar() * meter.ticksPerBar();
+      for (Note note : groove(span.cell())) {
         if (note.key() == DrumVoice.KICK.note() && note.start() >= from && note.start() < to) {
           out.add(note.start());
         }

@@ -10,6 +10,7 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.song.Brief;
 import westtide.song.Cell;
+import westtide.song.CellSpan;
 import westtide.song.FollowRule;
 import westtide.song.Level;
 import westtide.song.Note;
@@ -52,15 +53,13 @@ final class Scoring {
   }
 
   private void addSection(List<ScoredNote> out, Part part, Section section, int sectionStart) {
-    List<Cell> cells = section.cells(part.id());
-    for (int i = 0; i < cells.size(); i++) {
-      Cell cell = cells.get(i);
+    for (CellSpan span : section.spans(part.id())) {
+      Cell cell = span.cell();
       if (cell.level() == Level.OUT) {
         continue;
       }
-      int endBar = i + 1 < cells.size() ? cells.get(i + 1).fromBar() : section.bars();
-      int from = cell.fromBar() * meter.ticksPerBar();
-      int to = endBar * meter.ticksPerBar();
+      int from = span.fromBar() * meter.ticksPerBar();
+      int to = span.endBar() * meter.ticksPerBar();
       for (Note note : played(part, cell, section)) {
         if (note.start() >= from && note.start() < to) {
           add(out, note, cell.level(), sectionStart, to);

@@ -58,6 +58,11 @@ public final class FormEdits {
         s -> s.withCells(part, refilled(s.cells(part), fromBar, level)));
   }
 
+  /** Fills every tank of these parts in a section; lifted ones stay lifted. */
+  public static Edit fill(int index, List<String> parts) {
+    return section("Fill the section", index, section -> filled(section, parts));
+  }
+
   /** Splits a part's cell so that another one begins at a bar. */
   public static Edit split(int index, String part, int bar) {
     return section(
@@ -85,6 +90,18 @@ public final class FormEdits {
   /** Puts another form in its place. */
   public static Edit replace(String name, Form form) {
     return Edit.of(name, song -> song.withForm(form));
+  }
+
+  private static Section filled(Section section, List<String> parts) {
+    Section out = section;
+    for (String part : parts) {
+      out = out.withCells(part, section.cells(part).stream().map(FormEdits::full).toList());
+    }
+    return out;
+  }
+
+  private static Cell full(Cell cell) {
+    return cell.level() == Level.LIFTED ? cell : cell.withLevel(Level.FULL);
   }
 
   private static List<Cell> refilled(List<Cell> cells, int fromBar, Level level) {

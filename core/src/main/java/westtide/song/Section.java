@@ -53,6 +53,17 @@ public record Section(
     return out;
   }
 
+  /** The cells of {@link #cells(String)}, each with the bar it ends before. */
+  public List<CellSpan> spans(String part) {
+    List<Cell> inside = cells(part);
+    List<CellSpan> out = new ArrayList<>();
+    for (int i = 0; i < inside.size(); i++) {
+      int end = i + 1 < inside.size() ? inside.get(i + 1).fromBar() : bars;
+      out.add(new CellSpan(inside.get(i), end));
+    }
+    return out;
+  }
+
   /**
    * The section at another length. A cell of the last bar, such as a fill, stays with the last bar;
    * cells beyond the end are kept for when the section grows again.

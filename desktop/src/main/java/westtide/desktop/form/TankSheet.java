@@ -13,6 +13,7 @@ import javafx.scene.shape.Polygon;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Drawing;
 import westtide.song.Cell;
+import westtide.song.CellSpan;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -263,14 +264,12 @@ final class TankSheet extends Drawing {
 
   private void drawTanks(Part part, int index, int sectionIndex, double left, double right) {
     Section section = sections().get(sectionIndex);
-    List<Cell> cells = section.cells(part.id());
-    for (int i = 0; i < cells.size(); i++) {
-      int end = i + 1 < cells.size() ? cells.get(i + 1).fromBar() : section.bars();
-      double width = right - left;
-      double from = left + width * cells.get(i).fromBar() / section.bars();
-      double to = left + width * end / section.bars();
+    double bar = (right - left) / section.bars();
+    for (CellSpan span : section.spans(part.id())) {
+      double from = left + bar * span.fromBar();
+      double to = left + bar * span.endBar();
       double gap = Math.min(3, (to - from) / 8);
-      drawTank(part, index, sectionIndex, cells.get(i), from + gap, to - gap);
+      drawTank(part, index, sectionIndex, span.cell(), from + gap, to - gap);
     }
   }
 
