@@ -64,6 +64,17 @@ class ArchitectureTest {
   }
 
   @Test
+  void theDocumentKnowsNothingOfItsEdits() {
+    noClasses()
+        .that()
+        .resideInAPackage("westtide.song")
+        .should()
+        .dependOnClassesThat()
+        .resideInAPackage("westtide.song.edit")
+        .check(CORE);
+  }
+
+  @Test
   void noPackageIsPartOfACycle() {
     slices().matching("westtide.(*)..").should().beFreeOfCycles().check(CORE);
   }

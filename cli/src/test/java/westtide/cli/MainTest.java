@@ -16,7 +16,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.file.MidiFile;
 import westtide.file.SongFile;
+import westtide.score.Score;
 import westtide.song.Song;
 
 class MainTest {
@@ -64,6 +66,9 @@ class MainTest {
     assertThat(folder.resolve("a.mid")).hasSameBinaryContentAs(folder.resolve("b.mid"));
     assertThat(folder.resolve("a.tide")).hasSameTextualContentAs(folder.resolve("b.tide"));
     Song song = SongFile.read(folder.resolve("a.tide"));
+    Path same = folder.resolve("same.mid");
+    MidiFile.write(Score.of(song), same);
+    assertThat(folder.resolve("a.mid")).hasSameBinaryContentAs(same);
     assertThat(song.form()).hasToString("intro 8, hook 16, verse 16, hook 16, outro 8");
     assertThat(song.brief().key()).hasToString("F♯ minor");
   }
@@ -75,6 +80,10 @@ class MainTest {
     Path parts = folder.resolve("parts");
     Result result = run("export", song.toString(), "--parts", parts.toString());
     assertThat(result.status()).as(result.err()).isZero();
+    Path others = Files.createDirectories(folder.resolve("others"));
+    for (Path other : MidiFile.writeParts(Score.of(SongFile.read(song)), others)) {
+      assertThat(parts.resolve(other.getFileName())).hasSameBinaryContentAs(other);
+    }
     try (Stream<Path> files = Files.list(parts)) {
       assertThat(files.map(p -> p.getFileName().toString()))
           .contains("Night Tide 142 F#m 808.mid", "Night Tide 142 F#m Drums.mid")

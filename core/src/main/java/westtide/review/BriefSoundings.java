@@ -7,7 +7,7 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Brief;
-import westtide.song.BriefEdits;
+import westtide.song.edit.BriefEdits;
 import westtide.style.Span;
 import westtide.style.Style;
 

@@ -10,7 +10,6 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.score.Score;
-import westtide.song.DrumEdits;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
 import westtide.song.Part;
@@ -18,6 +17,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.edit.DrumEdits;
 import westtide.style.Style;
 
 /** Density, off-beats, velocity slips and swing that moves nothing. */

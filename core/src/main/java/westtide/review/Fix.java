@@ -1,6 +1,6 @@
 package westtide.review;
 
-import westtide.song.Edit;
+import westtide.song.edit.Edit;
 
 /**
  * A way out of a finding: one edit that can be undone.

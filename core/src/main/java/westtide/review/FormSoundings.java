@@ -4,15 +4,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.score.Score;
-import westtide.song.Edit;
 import westtide.song.Form;
-import westtide.song.FormEdits;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.edit.Edit;
+import westtide.song.edit.FormEdits;
 import westtide.style.Style;
 
 /** Length, the lift of the hook, empty bars and stretches in which nothing changes. */

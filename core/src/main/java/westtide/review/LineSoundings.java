@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.function.IntPredicate;
 import westtide.rhythm.Position;
 import westtide.score.Score;
-import westtide.song.LineEdits;
 import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -14,6 +13,7 @@ import westtide.song.Pattern;
 import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.LineEdits;
 import westtide.theory.Key;
 
 /** The lead against the chords of the first progression. */

@@ -10,11 +10,11 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.DrumVoice;
-import westtide.song.LineEdits;
-import westtide.song.LowEndEdits;
 import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.LineEdits;
+import westtide.song.edit.LowEndEdits;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 

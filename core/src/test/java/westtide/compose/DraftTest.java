@@ -16,7 +16,6 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Form;
-import westtide.song.FormEdits;
 import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.LineFit;
@@ -27,6 +26,7 @@ import westtide.song.Progression;
 import westtide.song.Role;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.edit.FormEdits;
 import westtide.style.Style;
 import westtide.theory.Key;
 

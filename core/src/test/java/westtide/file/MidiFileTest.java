@@ -18,24 +18,29 @@ import westtide.compose.SongDraft;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
-import westtide.song.BriefEdits;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
 import westtide.theory.Key;
 
 /** MIDI files as their bytes should be, and as independent readers list them. */
 class MidiFileTest {
   @TempDir private Path folder;
 
-  private Path write(Song song) throws IOException {
+  /** Writes a song, and has it read back by the independent readers. */
+  private Path write(Song song) throws IOException, InterruptedException {
     Path file = folder.resolve("song.mid");
-    MidiFile.write(Score.of(song), file);
+    Score score = Score.of(song);
+    MidiFile.write(score, file);
+    for (MidiListing listing : MidiListing.readBy(file)) {
+      assertSame(score, listing, MidiFile.playing(score));
+    }
     return file;
   }
 
   /** Standard MIDI Files 1.0 (from memory): header, tempo, meter and key signature events. */
   @Test
-  void headerAndMetaEventsAreThoseOfTheStandard() throws IOException {
+  void headerAndMetaEventsAreThoseOfTheStandard() throws Exception {
     Song song =
         SongDraft.in(Songs.book().get("trap"))
             .withTempo(Tempo.of(120))
@@ -103,7 +108,7 @@ class MidiFileTest {
   }
 
   @Test
-  void theSameSongGivesTheSameBytes() throws IOException {
+  void theSameSongGivesTheSameBytes() throws Exception {
     byte[] first = Files.readAllBytes(write(Songs.draft("house", 9)));
     assertThat(Files.readAllBytes(write(Songs.draft("house", 9)))).isEqualTo(first);
   }

@@ -134,6 +134,10 @@ class ReadBackTest {
     MidiFile.write(Score.of(oneNoteAt(tick)), file);
     String hex = HexFormat.of().formatHex(Files.readAllBytes(file));
     assertThat(hex).contains("00c000" + quantity + "903c5a");
+    for (MidiListing listing : MidiListing.readBy(file)) {
+      assertThat(listing.tracks().get(0).notes())
+          .containsExactly(new MidiListing.Listed(tick, 240, 60, 90));
+    }
   }
 
   /**

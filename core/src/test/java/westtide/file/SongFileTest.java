@@ -13,8 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
-import westtide.song.BriefEdits;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
 
 class SongFileTest {
   @TempDir private Path folder;

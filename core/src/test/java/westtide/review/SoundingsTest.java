@@ -13,16 +13,12 @@ import westtide.rhythm.Figure;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Brief;
-import westtide.song.BriefEdits;
 import westtide.song.Cell;
-import westtide.song.DrumEdits;
 import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.Form;
-import westtide.song.FormEdits;
 import westtide.song.KickLink;
 import westtide.song.Level;
-import westtide.song.LowEndEdits;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -30,6 +26,10 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.DrumEdits;
+import westtide.song.edit.FormEdits;
+import westtide.song.edit.LowEndEdits;
 
 /** Every finding is provoked by a song that has it, and its fix takes it away. */
 class SoundingsTest {

@@ -14,7 +14,6 @@ import westtide.rhythm.Figure;
 import westtide.song.Brief;
 import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
-import westtide.song.FormEdits;
 import westtide.song.KickLink;
 import westtide.song.Level;
 import westtide.song.Note;
@@ -24,6 +23,7 @@ import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.edit.FormEdits;
 import westtide.theory.VoicingRange;
 
 class ScoreTest {

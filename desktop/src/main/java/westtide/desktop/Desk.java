@@ -2,7 +2,7 @@ package westtide.desktop;
 
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import westtide.song.Edit;
+import westtide.song.edit.Edit;
 
 /**
  * What a room works with.

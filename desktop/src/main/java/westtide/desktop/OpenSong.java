@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
-import westtide.song.Edit;
-import westtide.song.History;
 import westtide.song.Song;
+import westtide.song.edit.Edit;
+import westtide.song.edit.History;
 import westtide.style.StyleBook;
 
 /** The song that is open: its history, its file and the view of its present state. */

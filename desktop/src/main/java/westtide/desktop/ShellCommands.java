@@ -10,13 +10,13 @@ import westtide.desktop.lines.LinesRoom;
 import westtide.review.Finding;
 import westtide.review.Stage;
 import westtide.review.Weight;
-import westtide.song.BriefEdits;
-import westtide.song.ChordEdits;
 import westtide.song.KickLink;
-import westtide.song.LowEndEdits;
 import westtide.song.Notation;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.ChordEdits;
+import westtide.song.edit.LowEndEdits;
 
 /** Everything that can be done from the list of commands and by the keys of the house. */
 final class ShellCommands {

@@ -10,8 +10,8 @@ import westtide.review.Measure;
 import westtide.review.Stage;
 import westtide.review.StageSoundings;
 import westtide.review.Weight;
-import westtide.song.BriefEdits;
-import westtide.song.Edit;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.Edit;
 
 /** The right of the window: what the present stage measures, and what it found. */
 final class SoundingsPane extends VBox {

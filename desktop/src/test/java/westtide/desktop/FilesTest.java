@@ -8,11 +8,13 @@ import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
+import westtide.file.MidiFile;
 import westtide.file.Recovery;
 import westtide.file.SongFile;
 import westtide.review.Stage;
-import westtide.song.BriefEdits;
+import westtide.score.Score;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
 import westtide.style.StyleBook;
 
 class FilesTest extends WindowTest {
@@ -127,6 +129,10 @@ class FilesTest extends WindowTest {
     type("#deliver-folder", parts.toString());
     clickOn("#write-parts");
     waitFor(() -> words("#message-words").startsWith("Wrote 5 files"));
+    Path others = Files.createDirectories(folder.resolve("others"));
+    for (Path other : MidiFile.writeParts(Score.of(song()), others)) {
+      assertThat(parts.resolve(other.getFileName())).hasSameBinaryContentAs(other);
+    }
     assertThat(parts.resolve("First 142 F#m Bass guitar.mid")).exists();
     assertHas(
         lookup("#deliver-command").queryTextInputControl().getText(),

@@ -10,10 +10,10 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.rhythm.Tempo;
-import westtide.song.BriefEdits;
-import westtide.song.Edit;
-import westtide.song.FormEdits;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.Edit;
+import westtide.song.edit.FormEdits;
 import westtide.style.StyleBook;
 
 /** The holder of the open song, without a window. */

@@ -26,13 +26,13 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Brief;
-import westtide.song.DrumEdits;
 import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.edit.DrumEdits;
 
 /** Grooves: bead lines, the typed line of a lane and the hit under the cursor. */
 public final class DrumsRoom implements Room {

@@ -19,7 +19,6 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
 import westtide.review.Stage;
 import westtide.song.Form;
-import westtide.song.FormEdits;
 import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.Part;
@@ -30,6 +29,7 @@ import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.edit.FormEdits;
 import westtide.style.FormHabit;
 
 /**

@@ -17,7 +17,6 @@ import westtide.desktop.kit.Controls;
 import westtide.review.Stage;
 import westtide.rhythm.Position;
 import westtide.song.Brief;
-import westtide.song.LineEdits;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -25,6 +24,7 @@ import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.edit.LineEdits;
 
 /** The lead: written notes over the hook's chords. */
 public final class LinesRoom implements Room {

@@ -17,12 +17,12 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
-import westtide.song.LowEndEdits;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.edit.LowEndEdits;
 import westtide.theory.Pitch;
 
 /** The following 808: its school, the octave it begins in, and how it lies on the kick. */

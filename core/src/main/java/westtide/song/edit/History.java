@@ -1,8 +1,9 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.song.Song;
 
 /**
  * The songs a session went through. Undo and redo move along the list; an edit after an undo drops

@@ -1,6 +1,12 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.List;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Progression;
+import westtide.song.Song;
+import westtide.song.Variant;
 import westtide.theory.Chord;
 import westtide.theory.Interval;
 import westtide.theory.Key;

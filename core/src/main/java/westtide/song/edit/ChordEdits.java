@@ -1,7 +1,10 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import westtide.song.ChordSpan;
+import westtide.song.Notation;
+import westtide.song.Progression;
 import westtide.theory.Chord;
 
 /** Edits of progressions. */

@@ -1,10 +1,11 @@
-package westtide.song;
+package westtide.song.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.rhythm.Tempo;
+import westtide.song.Song;
 
 class HistoryTest {
   private static final Song SONG = Songs.draft("trap", 1);

@@ -1,8 +1,13 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import westtide.song.Cell;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Section;
+import westtide.song.SectionWord;
 
 /** Edits of the form. Sections and bars are counted from 0. */
 public final class FormEdits {

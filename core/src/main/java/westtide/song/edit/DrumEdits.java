@@ -1,10 +1,15 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
+import westtide.song.DrumLane;
+import westtide.song.DrumVoice;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Variant;
 
 /**
  * Edits of one groove of a drum part.

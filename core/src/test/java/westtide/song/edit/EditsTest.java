@@ -1,4 +1,4 @@
-package westtide.song;
+package westtide.song.edit;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,6 +13,15 @@ import westtide.Songs;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.DrumVoice;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.Song;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 

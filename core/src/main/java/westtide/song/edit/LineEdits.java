@@ -1,8 +1,12 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Variant;
 
 /**
  * Edits of one written line.

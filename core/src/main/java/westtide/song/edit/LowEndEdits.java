@@ -1,6 +1,11 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.function.UnaryOperator;
+import westtide.song.FollowRule;
+import westtide.song.KickLink;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Variant;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */

@@ -1,6 +1,7 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.function.UnaryOperator;
+import westtide.song.Song;
 
 /**
  * A change a person made, by the name they see in undo, such as "Move hat late by 12 ticks".

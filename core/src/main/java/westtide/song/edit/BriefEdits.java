@@ -1,10 +1,11 @@
-package westtide.song;
+package westtide.song.edit;
 
 import java.util.LinkedHashSet;
 import java.util.Set;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.Song;
 import westtide.theory.Key;
 
 /** Edits of the brief, the title and the list of findings left alone. */
