@@ -16,11 +16,6 @@ public record Seed(long value) {
     return new Random(value * 1_000_003L + purpose.hashCode());
   }
 
-  /** The seed of the next take. */
-  public Seed next() {
-    return new Seed(value + 1);
-  }
-
   static <T> T pick(List<T> choices, Random random) {
     return choices.get(random.nextInt(choices.size()));
   }

@@ -3,6 +3,7 @@ package westtide.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.rhythm.Clock;
 import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -48,7 +49,7 @@ final class FormSoundings {
     return List.of(
         new Measure(
             "length",
-            clock(seconds),
+            Clock.of(song.millis()),
             seconds,
             0,
             360,
@@ -171,7 +172,7 @@ final class FormSoundings {
         new Finding(
             "form.length." + Math.round(seconds),
             Weight.NOTE,
-            "The song lasts " + clock(seconds),
+            "The song lasts " + Clock.of(song.millis()),
             form.bars() + " bars",
             "2:20 to 3:30 is usual today; lengthen or take out a section where it matters.",
             Optional.empty()));
@@ -180,10 +181,5 @@ final class FormSoundings {
   private String bars(int index) {
     int first = form.startBar(index) + 1;
     return "bars " + first + "–" + (first + form.sections().get(index).bars() - 1);
-  }
-
-  private static String clock(double seconds) {
-    long whole = Math.round(seconds);
-    return whole / 60 + ":" + String.format(java.util.Locale.ROOT, "%02d", whole % 60);
   }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 
 /**
  * One line of a groove: hits on steps, over and over. Its length is its own, so a lane of five
@@ -59,11 +58,6 @@ public record StepLane(int length, List<Hit> hits) {
   /** The lane without a hit on that step. */
   public StepLane without(int step) {
     return new StepLane(length, hits.stream().filter(hit -> hit.step() != step).toList());
-  }
-
-  /** The lane with every hit changed; the change keeps the steps apart. */
-  public StepLane map(UnaryOperator<Hit> change) {
-    return new StepLane(length, hits.stream().map(change).toList());
   }
 
   /**

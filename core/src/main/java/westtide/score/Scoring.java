@@ -27,11 +27,15 @@ final class Scoring {
   private final Meter meter;
   private final Swing swing;
 
+  /** What following parts hear in each section, in the order of the form. */
+  private final List<Harmony> harmonies;
+
   Scoring(Song song) {
     this.song = song;
     this.brief = song.brief();
     this.meter = brief.meter();
     this.swing = brief.swing();
+    this.harmonies = song.form().sections().stream().map(this::harmony).toList();
   }
 
   Score score() {
@@ -45,14 +49,15 @@ final class Scoring {
   private List<ScoredNote> notes(Part part) {
     List<ScoredNote> out = new ArrayList<>();
     for (int i = 0; i < song.form().sections().size(); i++) {
-      int start = song.form().startBar(i) * meter.ticksPerBar();
-      addSection(out, part, song.form().sections().get(i), start);
+      addSection(out, part, i);
     }
     out.sort(Comparator.comparingInt(ScoredNote::start).thenComparingInt(ScoredNote::key));
     return MonophonicCut.sameKey(part.role() == Role.SUB ? MonophonicCut.allKeys(out) : out);
   }
 
-  private void addSection(List<ScoredNote> out, Part part, Section section, int sectionStart) {
+  private void addSection(List<ScoredNote> out, Part part, int index) {
+    Section section = song.form().sections().get(index);
+    int sectionStart = song.form().startBar(index) * meter.ticksPerBar();
     for (CellSpan span : section.spans(part.id())) {
       Cell cell = span.cell();
       if (cell.level() == Level.OUT) {
@@ -60,7 +65,7 @@ final class Scoring {
       }
       int from = span.fromBar() * meter.ticksPerBar();
       int to = span.endBar() * meter.ticksPerBar();
-      for (Note note : played(part, cell, section)) {
+      for (Note note : played(part, cell, harmonies.get(index), section.bars())) {
         if (note.start() >= from && note.start() < to) {
           add(out, note, cell.level(), sectionStart, to);
         }
@@ -80,17 +85,15 @@ final class Scoring {
   /**
    * What a part plays over a whole section with the pattern of a cell, from the section's start.
    */
-  private List<Note> played(Part part, Cell cell, Section section) {
+  private List<Note> played(Part part, Cell cell, Harmony harmony, int bars) {
     Pattern pattern = part.variant(cell.variant()).pattern();
     if (pattern instanceof Pattern.Drums drums) {
-      return new Groove(drums, meter).over(section.bars());
+      return new Groove(drums, meter).over(bars);
     }
     if (pattern instanceof Pattern.Written written) {
-      return repeated(written, section.bars());
+      return repeated(written, bars);
     }
     FollowRule rule = ((Pattern.Following) pattern).rule();
-    Harmony harmony =
-        Harmony.of(song.progression(section.progression()), section.bars(), meter, kicks(section));
     return Follower.resolve(rule, harmony, brief.key());
   }
 
@@ -106,6 +109,11 @@ final class Scoring {
       }
     }
     return out;
+  }
+
+  private Harmony harmony(Section section) {
+    return Harmony.of(
+        song.progression(section.progression()), section.bars(), meter, kicks(section));
   }
 
   /** The kick hits as written for a section, also where the drums are out. */

@@ -26,11 +26,6 @@ public record Voicing(List<Integer> keys) {
     return keys.get(keys.size() - 1);
   }
 
-  /** Distance from the lowest to the highest note, in semitones. */
-  public int spread() {
-    return top() - bass();
-  }
-
   /** The notes above the bass. */
   public List<Integer> upper() {
     return keys.subList(1, keys.size());

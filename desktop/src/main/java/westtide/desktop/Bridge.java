@@ -7,6 +7,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import westtide.desktop.kit.Controls;
+import westtide.rhythm.Clock;
 import westtide.song.Brief;
 
 /**

@@ -30,7 +30,7 @@ final class Screenshots {
     this.shell = shell;
     this.scene = scene;
     this.folder = folder;
-    List<Song> demos = DemoSongs.all();
+    List<Song> demos = shell.demos();
     views.add(new View("start", shell::showStart));
     for (Stage stage : Stage.values()) {
       String name = stage.toString().toLowerCase().replace(' ', '-');

@@ -36,6 +36,7 @@ public final class Shell {
   private static final Logger LOG = LoggerFactory.getLogger(Shell.class);
 
   private final OpenSong open = new OpenSong(StyleBook.shipped());
+  private final List<Song> demos = DemoSongs.all();
   private final Surroundings around;
   private final Messages messages = new Messages();
   private final Overlay overlay = new Overlay();
@@ -97,6 +98,11 @@ public final class Shell {
     return open;
   }
 
+  /** The demo songs, read once. */
+  List<Song> demos() {
+    return demos;
+  }
+
   /** Opens a file the application was started with. */
   public void openFile(Path file) {
     showStart();
@@ -133,8 +139,7 @@ public final class Shell {
             open.view().map(view -> view.song().title()),
             overlay::close);
     overlay.openWhole(
-        new StartSheet(open.book().styles(), DemoSongs.all(), files.recent(), left(), ways),
-        open.isOpen());
+        new StartSheet(open.book().styles(), demos, files.recent(), left(), ways), open.isOpen());
   }
 
   /** Brings a stage's sheet to the front. */

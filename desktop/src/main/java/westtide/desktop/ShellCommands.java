@@ -75,7 +75,7 @@ final class ShellCommands {
     out.add(
         Command.of("save-as", "Save the song as another file", files::saveAs)
             .withKeys("Shortcut+Shift+S"));
-    List<Song> demos = DemoSongs.all();
+    List<Song> demos = shell.demos();
     for (int i = 0; i < demos.size(); i++) {
       Song song = demos.get(i);
       out.add(

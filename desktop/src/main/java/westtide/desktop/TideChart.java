@@ -11,6 +11,7 @@ import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.review.Energy;
+import westtide.rhythm.Clock;
 import westtide.song.Form;
 import westtide.song.SectionKind;
 import westtide.style.FormHabit;

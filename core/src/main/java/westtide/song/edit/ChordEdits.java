@@ -36,18 +36,4 @@ public final class ChordEdits {
         notation == Notation.NAMES ? "Write chord names" : "Write numerals",
         song -> song.withProgression(song.progression(progression).withNotation(notation)));
   }
-
-  /**
-   * Adds a progression of its own for sections to use, with the chords of another to begin with.
-   */
-  public static Edit add(String name, String like) {
-    return Edit.of(
-        "Add the progression " + name,
-        song -> {
-          Progression model = song.progression(like);
-          List<Progression> more = new ArrayList<>(song.progressions());
-          more.add(new Progression(name, model.notation(), model.spans()));
-          return song.withProgressions(more);
-        });
-  }
 }

@@ -1,4 +1,4 @@
-package westtide.desktop;
+package westtide.rhythm;
 
 import java.util.Locale;
 
