@@ -62,7 +62,7 @@ public final class Songs {
     list.forEach(
         part ->
             cells.put(part.id(), List.of(new Cell(0, Level.FULL, part.variants().get(0).name()))));
-    Section hook = new Section(SectionWord.HOOK, bars, "hook", cells);
+    Section hook = Section.of(SectionWord.HOOK, bars, "hook", cells);
     return new Song(
         "Test",
         "",
@@ -77,7 +77,7 @@ public final class Songs {
 
   /** A part with one pattern called A. */
   public static Part part(String id, Role role, Pattern pattern) {
-    return new Part(id, id, role, 0, List.of(new Variant("A", pattern)));
+    return Part.of(id, id, role, 0, List.of(new Variant("A", pattern)));
   }
 
   /** A groove of one bar from lane texts: a voice, then its text. */

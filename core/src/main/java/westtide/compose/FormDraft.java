@@ -73,7 +73,7 @@ public final class FormDraft {
     Map<String, List<Cell>> cells = new LinkedHashMap<>();
     plan.forEach((part, levels) -> cells.put(part, levels.cells(bars)));
     cells.computeIfPresent(SongDraft.DRUMS, (part, list) -> withFill(list, bars));
-    return new Section(word, bars, progression(word.kind()), cells);
+    return Section.of(word, bars, progression(word.kind()), cells);
   }
 
   private String progression(SectionKind kind) {

@@ -149,7 +149,7 @@ public record SongDraft(
   private Part lead(Brief brief, Progression hook) {
     LineDraft draft = new LineDraft(brief.key(), brief.meter(), style.lead());
     Pattern.Written line = draft.draw(hook, seed);
-    return new Part(
+    return Part.of(
         LEAD,
         style.lead().name(),
         Role.LEAD,
@@ -158,7 +158,7 @@ public record SongDraft(
   }
 
   private Part drums() {
-    return new Part(DRUMS, "Drums", Role.DRUMS, 0, new GrooveDraft(style.groove(), seed).draw());
+    return Part.of(DRUMS, "Drums", Role.DRUMS, 0, new GrooveDraft(style.groove(), seed).draw());
   }
 
   private Part sub() {
@@ -181,7 +181,7 @@ public record SongDraft(
   }
 
   private static Part following(String id, PartHabit habit, Role role, FollowRule rule) {
-    return new Part(
+    return Part.of(
         id,
         habit.name(),
         role,

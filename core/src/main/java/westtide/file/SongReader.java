@@ -1,14 +1,20 @@
 package westtide.file;
 
+import static westtide.file.Fields.at;
+import static westtide.file.Fields.field;
+import static westtide.file.Fields.list;
+import static westtide.file.Fields.named;
+import static westtide.file.Fields.number;
+import static westtide.file.Fields.text;
+import static westtide.file.Fields.unknown;
+
 import com.fasterxml.jackson.databind.JsonNode;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
@@ -90,12 +96,17 @@ final class SongReader {
   }
 
   private static Part part(JsonNode node) {
-    return new Part(
-        text(node, "id"),
-        text(node, "name"),
-        named(Role.class, node, "role"),
-        number(node, "program"),
-        list(field(node, "patterns"), p -> new Variant(text(p, "name"), pattern(p))));
+    Part part =
+        Part.of(
+            text(node, "id"),
+            text(node, "name"),
+            named(Role.class, node, "role"),
+            number(node, "program"),
+            list(field(node, "patterns"), p -> new Variant(text(p, "name"), pattern(p))));
+    if (node.has("sound")) {
+      part = part.withPatch(SoundFields.patch(field(node, "sound")), part.program());
+    }
+    return node.has("mix") ? part.withMix(SoundFields.mix(field(node, "mix"))) : part;
   }
 
   private static Pattern pattern(JsonNode node) {
@@ -156,63 +167,11 @@ final class SongReader {
         SectionWord.find(word).orElseThrow(() -> unknown("section", word)),
         number(node, "bars"),
         text(node, "progression"),
-        cells);
+        cells,
+        SoundFields.ramps(node.path("ramps")));
   }
 
   private static Cell cell(JsonNode node) {
     return new Cell(number(node, "from"), Level.parse(text(node, "level")), text(node, "pattern"));
-  }
-
-  private static JsonNode field(JsonNode node, String name) {
-    JsonNode value = node.get(name);
-    if (value == null || value.isNull()) {
-      throw new IllegalArgumentException("the field \"" + name + "\" is missing");
-    }
-    return value;
-  }
-
-  private static String text(JsonNode node, String name) {
-    JsonNode value = field(node, name);
-    if (!value.isTextual()) {
-      throw new IllegalArgumentException("the field \"" + name + "\" is not text");
-    }
-    return value.asText();
-  }
-
-  private static int number(JsonNode node, String name) {
-    return whole(field(node, name), "the field \"" + name + "\"");
-  }
-
-  private static int at(JsonNode array, int index) {
-    return whole(array.path(index), "a hit or note");
-  }
-
-  private static int whole(JsonNode value, String what) {
-    if (!value.isInt()) {
-      throw new IllegalArgumentException(what + " is not a whole number");
-    }
-    return value.asInt();
-  }
-
-  private static <T> List<T> list(JsonNode array, Function<JsonNode, T> read) {
-    if (!array.isArray()) {
-      throw new IllegalArgumentException("a list is missing");
-    }
-    List<T> out = new ArrayList<>();
-    array.forEach(node -> out.add(read.apply(node)));
-    return out;
-  }
-
-  private static <E extends Enum<E>> E named(Class<E> type, JsonNode node, String name) {
-    String value = text(node, name);
-    try {
-      return Enum.valueOf(type, value);
-    } catch (IllegalArgumentException e) {
-      throw unknown(name, value);
-    }
-  }
-
-  private static IllegalArgumentException unknown(String what, String value) {
-    return new IllegalArgumentException("it has an unknown " + what + ", \"" + value + "\"");
   }
 }

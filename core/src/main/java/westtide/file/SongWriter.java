@@ -71,6 +71,8 @@ final class SongWriter {
             .put("name", part.name())
             .put("role", part.role().name())
             .put("program", part.program());
+    out.set("sound", SoundFields.write(part.patch()));
+    out.set("mix", SoundFields.write(part.mix()));
     ArrayNode patterns = out.putArray("patterns");
     part.variants().forEach(variant -> patterns.add(variant(variant)));
     return out;
@@ -156,6 +158,9 @@ final class SongWriter {
               ArrayNode array = cells.putArray(part);
               list.forEach(cell -> array.add(cell(cell)));
             });
+    if (!section.ramps().isEmpty()) {
+      out.set("ramps", SoundFields.writeRamps(section.ramps()));
+    }
     return out;
   }
 

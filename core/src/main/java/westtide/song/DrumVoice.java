@@ -1,5 +1,8 @@
 package westtide.song;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /** A drum or cymbal with its General MIDI percussion note. */
 public enum DrumVoice {
   KICK("Kick", 36),
@@ -19,6 +22,11 @@ public enum DrumVoice {
   DrumVoice(String title, int note) {
     this.title = title;
     this.note = note;
+  }
+
+  /** The voice with a General MIDI percussion note, if there is one. */
+  public static Optional<DrumVoice> ofNote(int note) {
+    return Arrays.stream(values()).filter(voice -> voice.note == note).findFirst();
   }
 
   /** The General MIDI percussion note, 35 to 81. */

@@ -3,6 +3,8 @@ package westtide.song;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.song.mix.Mix;
+import westtide.song.mix.Patch;
 
 /**
  * An instrument's part: a name, a job and the patterns it can play.
@@ -11,9 +13,12 @@ import java.util.Optional;
  * @param name what people call it
  * @param role what it is for
  * @param program General MIDI program, 0 to 127; drums ignore it
+ * @param patch the preview instrument it is heard with
+ * @param mix its place in the mix
  * @param variants the patterns it can play, at least one, the first being the usual one
  */
-public record Part(String id, String name, Role role, int program, List<Variant> variants) {
+public record Part(
+    String id, String name, Role role, int program, Patch patch, Mix mix, List<Variant> variants) {
   /** Copies the variants and checks them. */
   public Part {
     variants = List.copyOf(variants);
@@ -26,6 +31,11 @@ public record Part(String id, String name, Role role, int program, List<Variant>
     if (program < 0 || program > 127) {
       throw new IllegalArgumentException("a MIDI program is 0 to 127, but was " + program);
     }
+  }
+
+  /** A part that sounds as its role usually does. */
+  public static Part of(String id, String name, Role role, int program, List<Variant> variants) {
+    return new Part(id, name, role, program, PartSound.patch(role), PartSound.mix(role), variants);
   }
 
   /** The variant of that name, or the first when there is none. */
@@ -53,6 +63,16 @@ public record Part(String id, String name, Role role, int program, List<Variant>
 
   /** The part with other patterns. */
   public Part withVariants(List<Variant> other) {
-    return new Part(id, name, role, program, other);
+    return new Part(id, name, role, program, patch, mix, other);
+  }
+
+  /** The part heard with another instrument, and its General MIDI program. */
+  public Part withPatch(Patch other, int otherProgram) {
+    return new Part(id, name, role, otherProgram, other, mix, variants);
+  }
+
+  /** The part at another place in the mix. */
+  public Part withMix(Mix other) {
+    return new Part(id, name, role, program, patch, other, variants);
   }
 }

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import westtide.song.mix.Ramp;
 
 /**
  * A stretch of the form.
@@ -14,9 +15,14 @@ import java.util.Map;
  * @param bars length in bars, 1 to 128
  * @param progression the name of the progression it uses
  * @param cells for each part id, what the part does bar by bar; a part without cells is out
+ * @param ramps for each part id, what moves over the section; one a kind
  */
 public record Section(
-    SectionWord word, int bars, String progression, Map<String, List<Cell>> cells) {
+    SectionWord word,
+    int bars,
+    String progression,
+    Map<String, List<Cell>> cells,
+    Map<String, List<Ramp>> ramps) {
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
 
@@ -30,6 +36,15 @@ public record Section(
         (part, list) ->
             copy.put(part, list.stream().sorted(Comparator.comparingInt(Cell::fromBar)).toList()));
     cells = Collections.unmodifiableMap(copy);
+    Map<String, List<Ramp>> moving = new LinkedHashMap<>();
+    ramps.forEach((part, list) -> moving.put(part, List.copyOf(list)));
+    ramps = Collections.unmodifiableMap(moving);
+  }
+
+  /** A section over which nothing moves. */
+  public static Section of(
+      SectionWord word, int bars, String progression, Map<String, List<Cell>> cells) {
+    return new Section(word, bars, progression, cells, Map.of());
   }
 
   /** What a part does in a bar of this section, counted from 0. */
@@ -72,7 +87,7 @@ public record Section(
     Map<String, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(word, other, progression, moved);
+    return new Section(word, other, progression, moved, ramps);
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -84,16 +99,24 @@ public record Section(
   public Section withCells(String part, List<Cell> list) {
     Map<String, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(word, bars, progression, more);
+    return new Section(word, bars, progression, more, ramps);
   }
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(other, bars, progression, cells);
+    return new Section(other, bars, progression, cells, ramps);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(word, bars, other, cells);
+    return new Section(word, bars, other, cells, ramps);
+  }
+
+  /** The section with other movements of a part; an empty list takes them away. */
+  public Section withRamps(String part, List<Ramp> list) {
+    Map<String, List<Ramp>> more = new LinkedHashMap<>(ramps);
+    more.put(part, list);
+    more.values().removeIf(List::isEmpty);
+    return new Section(word, bars, progression, cells, more);
   }
 }

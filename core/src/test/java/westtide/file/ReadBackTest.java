@@ -152,10 +152,10 @@ class ReadBackTest {
     List<Section> sections = new java.util.ArrayList<>();
     for (int bars = tick / BAR; bars > 0; bars -= Section.MOST_BARS) {
       sections.add(
-          new Section(SectionWord.GAP, Math.min(bars, Section.MOST_BARS), "hook", Map.of()));
+          Section.of(SectionWord.GAP, Math.min(bars, Section.MOST_BARS), "hook", Map.of()));
     }
     sections.add(
-        new Section(
+        Section.of(
             SectionWord.HOOK,
             2,
             "hook",

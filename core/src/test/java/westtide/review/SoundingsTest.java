@@ -179,7 +179,7 @@ class SoundingsTest {
                 new FollowRule.Chords(
                     new westtide.theory.VoicingRange(51, 58, 76), Optional.empty())));
     Song song = Songs.oneHook(BRIEF, "F#m", 4, keys);
-    Section gap = new Section(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));
+    Section gap = Section.of(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));
     Song holed = song.withForm(new Form(List.of(song.form().sections().get(0), gap)));
     assertThat(fixes(holed, Stage.FORM, "form.empty").title())
         .isEqualTo("Nothing plays from bar 5");

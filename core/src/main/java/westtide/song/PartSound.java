@@ -1,0 +1,33 @@
+package westtide.song;
+
+import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
+import westtide.song.mix.Patch;
+
+/** How a part of each role usually sounds, until something else is chosen. */
+final class PartSound {
+  private PartSound() {}
+
+  static Patch patch(Role role) {
+    return Patch.of(
+        switch (role) {
+          case CHORDS -> "electric piano";
+          case LEAD -> "bell";
+          case DRUMS -> "tide kit";
+          case SUB -> "808";
+          case BASS -> "finger bass";
+        });
+  }
+
+  /** Melodic parts leave everything below 150 Hz to the low end (common practice). */
+  static Mix mix(Role role) {
+    Duck kick = new Duck(Duck.Trigger.KICK, 60, 120, 0);
+    return switch (role) {
+      case CHORDS -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(22).withWidth(35);
+      case LEAD -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(26).withDelay(18);
+      case DRUMS -> Mix.PLAIN.withLevel(-40).withReverb(6);
+      case SUB -> Mix.PLAIN.withLevel(-70).withClip(30).withDuck(kick);
+      case BASS -> Mix.PLAIN.withLevel(-90).withDuck(kick);
+    };
+  }
+}

@@ -1,0 +1,99 @@
+package westtide.song.mix;
+
+/**
+ * A part's place in the mix.
+ *
+ * @param level tenths of a dB, −600 to 60; −600 is silence
+ * @param pan −100 left to 100 right
+ * @param lowCut Hz below which nothing passes, 10 to 2000; 0 when off
+ * @param lowPass Hz above which nothing passes, 200 to 20 000; 20 000 is open
+ * @param reverb percent sent to the room, 0 to 100
+ * @param delay percent sent to the delay, 0 to 100
+ * @param delayTime how far apart its repeats are
+ * @param width percent of spread to the sides, 0 to 100; the middle stays as it is
+ * @param clip tenths of a dB pushed into a soft clip, 0 to 180; 0 when off
+ * @param duck how it steps back for the kick
+ */
+public record Mix(
+    int level,
+    int pan,
+    int lowCut,
+    int lowPass,
+    int reverb,
+    int delay,
+    DelayTime delayTime,
+    int width,
+    int clip,
+    Duck duck) {
+  /** Tenths of a dB that count as silence. */
+  public static final int SILENT = -600;
+
+  /** Hz at which a low pass lets everything through. */
+  public static final int OPEN = 20_000;
+
+  /** In the middle at full level, with nothing done to it. */
+  public static final Mix PLAIN =
+      new Mix(0, 0, 0, OPEN, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0, Duck.NONE);
+
+  /** Checks every range. */
+  public Mix {
+    Range.check("a level", level, SILENT, 60, "tenths of a dB");
+    Range.check("a pan", pan, -100, 100, "(left to right)");
+    Range.check("a low cut", lowCut, 0, 2000, "Hz");
+    Range.check("a low pass", lowPass, 200, OPEN, "Hz");
+    Range.check("a reverb send", reverb, 0, 100, "%");
+    Range.check("a delay send", delay, 0, 100, "%");
+    Range.check("a width", width, 0, 100, "%");
+    Range.check("a soft clip", clip, 0, 180, "tenths of a dB");
+  }
+
+  /** The same mix at another level, in tenths of a dB. */
+  public Mix withLevel(int tenths) {
+    return new Mix(tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck);
+  }
+
+  /** The same mix at another place between left and right. */
+  public Mix withPan(int other) {
+    return new Mix(level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck);
+  }
+
+  /** The same mix cut below a frequency; 0 to take the cut away. */
+  public Mix withLowCut(int hertz) {
+    return new Mix(level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck);
+  }
+
+  /** The same mix open up to a frequency. */
+  public Mix withLowPass(int hertz) {
+    return new Mix(level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck);
+  }
+
+  /** The same mix with another share sent to the room. */
+  public Mix withReverb(int percent) {
+    return new Mix(level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck);
+  }
+
+  /** The same mix with another share sent to the delay. */
+  public Mix withDelay(int percent) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck);
+  }
+
+  /** The same mix with repeats at another distance. */
+  public Mix withDelayTime(DelayTime other) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck);
+  }
+
+  /** The same mix at another width. */
+  public Mix withWidth(int percent) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck);
+  }
+
+  /** The same mix pushed into the soft clip by tenths of a dB. */
+  public Mix withClip(int tenths) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck);
+  }
+
+  /** The same mix stepping back in another way. */
+  public Mix withDuck(Duck other) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other);
+  }
+}

@@ -1,0 +1,13 @@
+package westtide.song.mix;
+
+/** Says what was given and what is allowed when a value of the mix lies outside its range. */
+final class Range {
+  private Range() {}
+
+  static void check(String what, int value, int low, int high, String unit) {
+    if (value < low || value > high) {
+      throw new IllegalArgumentException(
+          what + " is " + low + " to " + high + " " + unit + ", but was " + value);
+    }
+  }
+}

@@ -1,0 +1,164 @@
+package westtide.sound;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import westtide.score.Score;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.sound.desk.Decibels;
+import westtide.sound.loudness.Loudness;
+
+/**
+ * What a rendering of the song measures.
+ *
+ * @param integrated loudness of the whole in LUFS (ITU-R BS.1770)
+ * @param loudestShort loudest 3 s in LUFS
+ * @param loudestMomentary loudest 400 ms in LUFS
+ * @param peak loudest sample after the limiter, dBFS
+ * @param pushed how far the limiter had to turn down at most, dB
+ * @param lows share of the energy below {@value #LOWS_HERTZ} Hz, 0 to 1
+ * @param overlap share of the kicks' low end during which the 808 is nearly as loud, 0 to 1; empty
+ *     without kick or 808
+ */
+public record Listening(
+    double integrated,
+    double loudestShort,
+    double loudestMomentary,
+    double peak,
+    double pushed,
+    double lows,
+    Optional<Double> overlap) {
+  /** Below this frequency sound counts as lows. */
+  public static final int LOWS_HERTZ = 120;
+
+  private static final int RATE = 48_000;
+
+  /** Renders a score and measures it; empty when it was cancelled. */
+  public static Optional<Listening> of(Score score, Mixdown.Watch watch) {
+    Ear ear = new Ear(score);
+    Mixdown mixdown = Mixdown.of(score, RATE);
+    try {
+      boolean whole = mixdown.tapped(ear::hearPart, ear::hearMix, watch);
+      return whole ? Optional.of(ear.listening()) : Optional.empty();
+    } catch (IOException e) {
+      throw new IllegalStateException("nothing is written while listening", e);
+    }
+  }
+
+  /** Collects what is heard. */
+  private static final class Ear {
+    private final Loudness loudness = new Loudness(RATE);
+    private final Optional<String> drums;
+    private final Optional<String> sub;
+    private final LowEnd mixLows = new LowEnd(RATE);
+    private final LowEnd kickLows = new LowEnd(RATE);
+    private final LowEnd subLows = new LowEnd(RATE);
+    private float peak;
+    private float unlimited;
+    private final float[] sumLeft = new float[Engine.BLOCK];
+    private final float[] sumRight = new float[Engine.BLOCK];
+
+    Ear(Score score) {
+      drums = score.song().part(Role.DRUMS).map(Part::id);
+      sub = score.song().part(Role.SUB).map(Part::id);
+    }
+
+    void hearPart(String part, float[] left, float[] right, int frames) {
+      if (drums.isPresent() && drums.get().equals(part)) {
+        kickLows.hear(left, right, frames);
+      }
+      if (sub.isPresent() && sub.get().equals(part)) {
+        subLows.hear(left, right, frames);
+      }
+      for (int i = 0; i < frames; i++) {
+        sumLeft[i] += left[i];
+        sumRight[i] += right[i];
+      }
+    }
+
+    void hearMix(float[] left, float[] right, int frames) {
+      loudness.hear(left, right, frames);
+      mixLows.hear(left, right, frames);
+      for (int i = 0; i < frames; i++) {
+        peak = Math.max(peak, Math.max(Math.abs(left[i]), Math.abs(right[i])));
+      }
+      for (int i = 0; i < Engine.BLOCK; i++) {
+        unlimited = Math.max(unlimited, Math.max(Math.abs(sumLeft[i]), Math.abs(sumRight[i])));
+        sumLeft[i] = 0;
+        sumRight[i] = 0;
+      }
+    }
+
+    Listening listening() {
+      return new Listening(
+          loudness.integrated(),
+          loudness.loudestShort(),
+          loudness.loudestMomentary(),
+          Decibels.of(peak),
+          Math.max(0, Decibels.of(unlimited) - Mixdown.CEILING_DB),
+          mixLows.share(),
+          LowEnd.overlap(kickLows, subLows));
+    }
+  }
+
+  /** The energy of the lows over time, in windows of 10 ms. */
+  static final class LowEnd {
+    private static final double WINDOW_SECONDS = 0.01;
+    private static final double BODY = Decibels.gain(-15) * Decibels.gain(-15);
+    private static final double NEARLY = Decibels.gain(-6) * Decibels.gain(-6);
+
+    private final westtide.sound.voice.Filter first;
+    private final westtide.sound.voice.Filter second;
+    private final int window;
+    private final List<Double> energies = new ArrayList<>();
+    private double lowEnergy;
+    private double allEnergy;
+    private double sum;
+    private int filled;
+
+    LowEnd(int rate) {
+      first = new westtide.sound.voice.Filter(rate).set(LOWS_HERTZ, 0.541);
+      second = new westtide.sound.voice.Filter(rate).set(LOWS_HERTZ, 1.307);
+      window = (int) (WINDOW_SECONDS * rate);
+    }
+
+    void hear(float[] left, float[] right, int frames) {
+      for (int i = 0; i < frames; i++) {
+        double middle = 0.5 * (left[i] + right[i]);
+        double low = second.low(first.low(middle));
+        allEnergy += middle * middle;
+        sum += low * low;
+        if (++filled == window) {
+          energies.add(sum);
+          lowEnergy += sum;
+          sum = 0;
+          filled = 0;
+        }
+      }
+    }
+
+    double share() {
+      return allEnergy == 0 ? 0 : Math.min(1, lowEnergy / allEnergy);
+    }
+
+    static Optional<Double> overlap(LowEnd kick, LowEnd sub) {
+      double loudest = kick.energies.stream().mapToDouble(e -> e).max().orElse(0);
+      double subLoudest = sub.energies.stream().mapToDouble(e -> e).max().orElse(0);
+      if (loudest == 0 || subLoudest == 0) {
+        return Optional.empty();
+      }
+      int body = 0;
+      int both = 0;
+      for (int i = 0; i < Math.min(kick.energies.size(), sub.energies.size()); i++) {
+        double low = kick.energies.get(i);
+        if (low >= BODY * loudest) {
+          body++;
+          both += sub.energies.get(i) >= NEARLY * low ? 1 : 0;
+        }
+      }
+      return Optional.of(body == 0 ? 0 : both / (double) body);
+    }
+  }
+}

@@ -1,0 +1,154 @@
+package westtide.sound;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import westtide.rhythm.Ticks;
+import westtide.score.Score;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.DrumVoice;
+import westtide.song.Form;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.mix.Ramp;
+import westtide.sound.desk.Channel;
+import westtide.sound.desk.Moves;
+import westtide.sound.desk.Strip;
+import westtide.sound.desk.Track;
+
+/**
+ * Makes scores ready to be heard. It keeps the tables and channels from one score to the next, so
+ * that after an edit only what changed is made anew. Used by one thread, which is not the audio
+ * thread.
+ */
+public final class Preparation {
+  private final int rate;
+  private final TableStore tables;
+  private final Map<String, Channel> channels = new LinkedHashMap<>();
+
+  /** A preparation at a sample rate. */
+  public Preparation(int rate) {
+    this(rate, new TableStore(rate));
+  }
+
+  Preparation(int rate, TableStore tables) {
+    this.rate = rate;
+    this.tables = tables;
+  }
+
+  /** The sample rate in Hz. */
+  public int rate() {
+    return rate;
+  }
+
+  /** The same tables with channels of its own, to render beside another. */
+  Preparation fresh() {
+    return new Preparation(rate, tables);
+  }
+
+  /** Makes a score ready, with what is muted left out. */
+  public PreparedScore prepare(Score score, Audible audible) {
+    List<PreparedScore.Prepared> parts = new ArrayList<>();
+    double ticksPerSecond = ticksPerSecond(score);
+    for (ScoredPart part : score.parts()) {
+      parts.add(prepare(score, part, audible, ticksPerSecond));
+    }
+    for (String id : channels.keySet()) {
+      if (score.part(id).isEmpty()) {
+        parts.add(new PreparedScore.Prepared(id, channels.get(id), Track.EMPTY, silentStrip()));
+      }
+    }
+    tables.tidy();
+    var meter = score.song().brief().meter();
+    return new PreparedScore(
+        parts,
+        kicks(score),
+        score.ticks(),
+        ticksPerSecond,
+        Ticks.PER_QUARTER,
+        meter.ticksPerBar() / Ticks.PER_QUARTER);
+  }
+
+  /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
+  public Optional<Trial> trial(Part part, int key, int velocity, int millis) {
+    int frames = (int) (millis / 1000.0 * rate);
+    return new PartPlayer(part, tables, rate).trial(key, velocity, frames);
+  }
+
+  private PreparedScore.Prepared prepare(
+      Score score, ScoredPart scored, Audible audible, double ticksPerSecond) {
+    Part part = scored.part();
+    Strip strip =
+        Strip.of(
+            part.mix(),
+            moves(score, part, Ramp.Kind.LEVEL),
+            moves(score, part, Ramp.Kind.LOW_PASS),
+            !audible.part(part.id()));
+    Channel channel =
+        channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
+    List<ScoredNote> heard =
+        scored.notes().stream().filter(note -> heard(part, note, audible)).toList();
+    Track track = new PartPlayer(part, tables, rate).track(heard, rate / ticksPerSecond);
+    return new PreparedScore.Prepared(part.id(), channel, track, strip);
+  }
+
+  private static boolean heard(Part part, ScoredNote note, Audible audible) {
+    if (part.role() != Role.DRUMS) {
+      return true;
+    }
+    return DrumVoice.ofNote(note.key())
+        .map(voice -> audible.lane(Audible.lane(part.id(), voice)))
+        .orElse(true);
+  }
+
+  private static double ticksPerSecond(Score score) {
+    return 1000 / score.song().brief().tempo().millis(1);
+  }
+
+  private static Strip silentStrip() {
+    return Strip.of(westtide.song.mix.Mix.PLAIN, Moves.still(0), Moves.still(0), true);
+  }
+
+  /**
+   * The ticks of every kick, whether it is muted or not: what steps back for it goes on doing so.
+   */
+  private static int[] kicks(Score score) {
+    return score.parts().stream()
+        .filter(part -> part.part().role() == Role.DRUMS)
+        .flatMap(part -> part.notes().stream())
+        .filter(note -> note.key() == DrumVoice.KICK.note())
+        .mapToInt(ScoredNote::start)
+        .sorted()
+        .distinct()
+        .toArray();
+  }
+
+  private static Moves moves(Score score, Part part, Ramp.Kind kind) {
+    Form form = score.song().form();
+    int bar = score.song().brief().meter().ticksPerBar();
+    List<int[]> spans = new ArrayList<>();
+    List<Ramp> ramps = new ArrayList<>();
+    for (int i = 0; i < form.sections().size(); i++) {
+      for (Ramp ramp : form.sections().get(i).ramps().getOrDefault(part.id(), List.of())) {
+        if (ramp.kind() == kind) {
+          int start = form.startBar(i) * bar;
+          spans.add(new int[] {start, start + form.sections().get(i).bars() * bar});
+          ramps.add(ramp);
+        }
+      }
+    }
+    return new Moves(
+        spans.stream().mapToInt(span -> span[0]).toArray(),
+        spans.stream().mapToInt(span -> span[1]).toArray(),
+        ramps.stream().mapToDouble(ramp -> value(kind, ramp.from())).toArray(),
+        ramps.stream().mapToDouble(ramp -> value(kind, ramp.to())).toArray(),
+        value(kind, kind == Ramp.Kind.LEVEL ? 0 : westtide.song.mix.Mix.OPEN));
+  }
+
+  private static double value(Ramp.Kind kind, int value) {
+    return kind == Ramp.Kind.LEVEL ? value / 10.0 : Math.log(value) / Math.log(2);
+  }
+}

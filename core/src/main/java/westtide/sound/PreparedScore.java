@@ -1,0 +1,39 @@
+package westtide.sound;
+
+import java.util.List;
+import westtide.sound.desk.Channel;
+import westtide.sound.desk.Strip;
+import westtide.sound.desk.Track;
+
+/**
+ * A score ready for the audio thread: every note tied to the samples it is heard from.
+ *
+ * @param parts the channels with what they play
+ * @param kicks ticks of the kick hits, rising
+ * @param ticks length of the song
+ * @param ticksPerSecond the tempo
+ * @param ticksPerBeat ticks between two clicks of the metronome
+ * @param beatsPerBar beats in a bar
+ */
+public record PreparedScore(
+    List<Prepared> parts,
+    int[] kicks,
+    int ticks,
+    double ticksPerSecond,
+    int ticksPerBeat,
+    int beatsPerBar) {
+  /**
+   * A part.
+   *
+   * @param id the part's id
+   * @param channel the channel it is heard on
+   * @param track its notes
+   * @param strip its settings
+   */
+  public record Prepared(String id, Channel channel, Track track, Strip strip) {}
+
+  /** Copies the parts. */
+  public PreparedScore {
+    parts = List.copyOf(parts);
+  }
+}

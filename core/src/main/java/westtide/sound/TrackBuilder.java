@@ -1,0 +1,58 @@
+package westtide.sound;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import westtide.sound.desk.Track;
+
+/** Collects the notes of a track. */
+final class TrackBuilder {
+  /** One note of a track. */
+  record Entry(
+      int start,
+      int end,
+      int key,
+      float[] table,
+      float left,
+      float right,
+      int choke,
+      float fall,
+      boolean struck) {}
+
+  private final List<Entry> entries = new ArrayList<>();
+
+  void add(Entry entry) {
+    entries.add(entry);
+  }
+
+  Track track() {
+    entries.sort(Comparator.comparingInt(Entry::start));
+    int size = entries.size();
+    Track out =
+        new Track(
+            new int[size],
+            new int[size],
+            new int[size],
+            new float[size][],
+            new float[size],
+            new float[size],
+            new int[size],
+            new float[size],
+            new boolean[size],
+            entries.stream().allMatch(entry -> entry.left() == entry.right()),
+            entries.stream().mapToInt(entry -> entry.end() - entry.start()).max().orElse(0));
+    for (int i = 0; i < size; i++) {
+      Entry entry = entries.get(i);
+      out.starts()[i] = entry.start();
+      out.ends()[i] = entry.end();
+      out.keys()[i] = entry.key();
+      out.tables()[i] = entry.table();
+      out.left()[i] = entry.left();
+      out.right()[i] = entry.right();
+      out.chokes()[i] = entry.choke();
+      out.falls()[i] = entry.fall();
+      out.struck()[i] = entry.struck();
+    }
+    return out;
+  }
+}

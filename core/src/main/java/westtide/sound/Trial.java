@@ -1,0 +1,15 @@
+package westtide.sound;
+
+/**
+ * One note to be heard by itself.
+ *
+ * @param part id of the part it belongs to
+ * @param table its samples
+ * @param left factor on the left
+ * @param right factor on the right
+ * @param holdFrames samples until it is released
+ * @param fall factor a sample after that
+ * @param choke group it cuts; 0 for none
+ */
+public record Trial(
+    String part, float[] table, float left, float right, int holdFrames, float fall, int choke) {}

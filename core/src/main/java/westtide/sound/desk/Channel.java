@@ -1,0 +1,376 @@
+package westtide.sound.desk;
+
+import westtide.song.mix.Duck;
+
+/**
+ * One part of the mix: its sounding notes, filters, ducking and sends. All its memory is taken when
+ * it is made; afterwards it belongs to the audio thread.
+ */
+public final class Channel {
+  private static final int MOST_VOICES = 64;
+  private static final double CHOKE_MILLIS = 25;
+  private static final double CHASE_MILLIS = 5;
+  private static final double REST_MILLIS = 60;
+  private static final double SMOOTH_MILLIS = 0.7;
+
+  private final Voice[] voices = new Voice[MOST_VOICES];
+  private final float[] left;
+  private final float[] right;
+  private final StereoFilter lowCut;
+  private final StereoFilter lowPass;
+  private final StereoFilter below;
+  private final float[] lowLeft;
+  private final float[] lowRight;
+  private final Spread spread;
+  private final float choke;
+  private final int chaseFrames;
+  private final int restFrames;
+  private final float smooth;
+  private Track track = Track.EMPTY;
+  private Strip strip;
+  private float gainLeft = -1;
+  private float gainRight;
+  private final Ducking ducking = new Ducking();
+  private float ducked = 1;
+  private boolean middle = true;
+  private int quietFor;
+  private float peak;
+
+  /** A channel with room for a block of samples. */
+  public Channel(int rate, int blockFrames, Strip strip) {
+    for (int i = 0; i < voices.length; i++) {
+      voices[i] = new Voice();
+    }
+    this.left = new float[blockFrames];
+    this.right = new float[blockFrames];
+    this.lowLeft = new float[blockFrames];
+    this.lowRight = new float[blockFrames];
+    this.lowCut = StereoFilter.cuttingLows(rate);
+    this.lowPass = StereoFilter.cuttingHighs(rate);
+    this.below = StereoFilter.cuttingHighs(rate);
+    this.spread = new Spread(rate);
+    this.choke = fall(CHOKE_MILLIS, rate);
+    this.chaseFrames = (int) (CHASE_MILLIS / 1000 * rate);
+    this.restFrames = (int) (REST_MILLIS / 1000 * rate);
+    this.quietFor = restFrames;
+    this.smooth = (float) (1 - Math.exp(-Stretch.EVERY / (SMOOTH_MILLIS / 1000 * rate)));
+    this.strip = strip;
+  }
+
+  /** The factor a sample that falls by 60 dB in a time. */
+  public static float fall(double millis, int rate) {
+    return (float) Math.exp(-Math.log(1000) / (millis / 1000 * rate));
+  }
+
+  /** The loudest sample of the last metered block, after level and pan. */
+  public float peak() {
+    return peak;
+  }
+
+  /** The last block, after level, pan and width. */
+  public float[] left() {
+    return left;
+  }
+
+  /** The last block's right side. */
+  public float[] right() {
+    return right;
+  }
+
+  /**
+   * Plays from another track from now on. Notes that are no longer in it are released; with {@code
+   * from} at or above 0, notes that should be sounding at that tick come in.
+   */
+  public void take(Track next, Strip settings, int from, double framesPerTick) {
+    track = next;
+    strip = settings;
+    for (Voice voice : voices) {
+      if (voice.sounding() && !voice.released() && voice.holdFrames < 0) {
+        keepOrRelease(voice);
+      }
+    }
+    if (from >= 0) {
+      chase(from, 0, framesPerTick);
+    }
+  }
+
+  /** Starts the notes of a stretch; {@code frames} tells where in the block each begins. */
+  public void start(int fromTick, int toTick, Frames frames) {
+    for (int i = track.firstFrom(fromTick); i < track.size() && track.starts()[i] < toTick; i++) {
+      startNote(i, 0, frames.of(track.starts()[i]), 0);
+    }
+  }
+
+  /** Ends notes whose end lies before a tick. */
+  public void end(int toTick, Frames frames) {
+    for (Voice voice : voices) {
+      boolean held = voice.sounding() && !voice.struck && voice.holdFrames < 0;
+      if (held && voice.endTick < toTick) {
+        voice.release(frames.of(voice.endTick), voice.fallOnEnd);
+      }
+    }
+  }
+
+  /** Starts notes that began before a tick and last beyond it, in the middle of their sound. */
+  public void chase(int tick, int offset, double framesPerTick) {
+    for (int i = track.firstFrom(tick - track.longest()); i < track.firstFrom(tick); i++) {
+      if (track.ends()[i] > tick && !track.struck()[i] && !sounds(i)) {
+        int place = (int) ((tick - track.starts()[i]) * framesPerTick);
+        startNote(i, place, offset, chaseFrames);
+      }
+    }
+  }
+
+  /** Ends every held note, as when the song stops or jumps. */
+  public void releaseHeld(int offset) {
+    for (Voice voice : voices) {
+      if (voice.sounding() && !voice.struck) {
+        voice.release(offset, voice.fallOnEnd);
+      }
+    }
+  }
+
+  /** Ends everything at once, without a click. */
+  public void cut(int offset) {
+    for (Voice voice : voices) {
+      voice.release(offset, choke);
+    }
+  }
+
+  /** Plays one note now, for a number of samples, apart from the track. */
+  public void audition(
+      float[] table, float toLeft, float toRight, int holdFrames, float fall, int chokeGroup) {
+    chokeOthers(chokeGroup, 0);
+    Voice voice = free();
+    voice.start(table, 0, 0, toLeft, toRight, 0);
+    voice.holdFrames = holdFrames;
+    voice.fallOnEnd = fall;
+    voice.chokeGroup = chokeGroup;
+    voice.struck = false;
+    voice.startTick = -1;
+  }
+
+  private void keepOrRelease(Voice voice) {
+    for (int i = track.firstFrom(voice.startTick);
+        i < track.size() && track.starts()[i] == voice.startTick;
+        i++) {
+      if (voice.plays(track.tables()[i])) {
+        voice.endTick = track.ends()[i];
+        return;
+      }
+    }
+    voice.release(0, voice.struck ? choke : voice.fallOnEnd);
+  }
+
+  private boolean sounds(int note) {
+    for (Voice voice : voices) {
+      if (voice.sounding()
+          && !voice.released()
+          && voice.startTick == track.starts()[note]
+          && voice.plays(track.tables()[note])) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private void startNote(int note, int place, int offset, int rise) {
+    chokeOthers(track.chokes()[note], offset);
+    Voice voice = free();
+    voice.start(track.tables()[note], place, offset, track.left()[note], track.right()[note], rise);
+    voice.startTick = track.starts()[note];
+    voice.endTick = track.ends()[note];
+    voice.key = track.keys()[note];
+    voice.chokeGroup = track.chokes()[note];
+    voice.fallOnEnd = track.falls()[note];
+    voice.struck = track.struck()[note];
+  }
+
+  private void chokeOthers(int group, int offset) {
+    if (group == 0) {
+      return;
+    }
+    for (Voice voice : voices) {
+      if (voice.sounding() && voice.chokeGroup == group) {
+        voice.release(offset, choke);
+      }
+    }
+  }
+
+  private Voice free() {
+    Voice oldest = voices[0];
+    for (Voice voice : voices) {
+      if (!voice.sounding()) {
+        return voice;
+      }
+      oldest = voice.place() > oldest.place() ? voice : oldest;
+    }
+    return oldest;
+  }
+
+  /** Whether anything of the channel may still be heard. */
+  public boolean silent() {
+    return quietFor >= restFrames;
+  }
+
+  /** Makes the next block of the channel, and tells whether there is anything in it. */
+  public boolean render(Stretch stretch, int[] kicks, int frames, boolean metered) {
+    java.util.Arrays.fill(left, 0, frames, 0);
+    java.util.Arrays.fill(right, 0, frames, 0);
+    middle = track.middle() && (middle || silent());
+    boolean sounding = mixVoices(frames);
+    quietFor = sounding ? 0 : Math.min(restFrames, quietFor + frames);
+    peak = 0;
+    if (silent()) {
+      lowCut.clear();
+      lowPass.clear();
+      below.clear();
+      gainLeft = -1;
+      return false;
+    }
+    shape(stretch, frames);
+    level(stretch, kicks, frames);
+    if (strip.width() > 0) {
+      spread.widen(left, right, frames, strip.width());
+    }
+    peak = metered ? Math.max(peak(left, frames), peak(right, frames)) : 0;
+    return true;
+  }
+
+  private static float peak(float[] samples, int frames) {
+    float high = 0;
+    float low = 0;
+    for (int i = 0; i < frames; i++) {
+      high = samples[i] > high ? samples[i] : high;
+      low = samples[i] < low ? samples[i] : low;
+    }
+    return high > -low ? high : -low;
+  }
+
+  private boolean mixVoices(int frames) {
+    boolean sounding = false;
+    for (Voice voice : voices) {
+      if (!voice.sounding()) {
+        continue;
+      }
+      sounding = true;
+      if (voice.holdFrames >= 0) {
+        if (voice.holdFrames < frames) {
+          voice.release(voice.holdFrames, voice.fallOnEnd);
+        }
+        voice.holdFrames = Math.max(0, voice.holdFrames - frames);
+      }
+      voice.mix(left, right, frames, middle);
+    }
+    return sounding;
+  }
+
+  private void shape(Stretch stretch, int frames) {
+    if (strip.clip() > 0) {
+      SoftClip.push(left, frames, strip.clip());
+      if (!middle) {
+        SoftClip.push(right, frames, strip.clip());
+      }
+    }
+    if (strip.lowCut() > 0) {
+      lowCut.set(strip.lowCut());
+      lowCut.run(left, right, 0, frames, middle);
+    }
+    if (strip.cutoff().any() && stretch.moving()) {
+      for (int point = 0; point < frames / Stretch.EVERY; point++) {
+        double octaves = strip.cutoff().at(stretch.tick(point));
+        lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
+        int from = point * Stretch.EVERY;
+        lowPass.run(left, right, from, from + Stretch.EVERY, middle);
+      }
+    } else if (!strip.open()) {
+      lowPass.set(strip.lowPass());
+      lowPass.run(left, right, 0, frames, middle);
+    }
+  }
+
+  private void level(Stretch stretch, int[] kicks, int frames) {
+    boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
+    boolean moves = strip.level().any() && stretch.moving();
+    boolean lowsOnly = ducks && strip.duck().below() > 0;
+    if (lowsOnly) {
+      System.arraycopy(left, 0, lowLeft, 0, frames);
+      System.arraycopy(right, 0, lowRight, 0, frames);
+      below.set(strip.duck().below());
+      below.run(lowLeft, lowRight, 0, frames, middle);
+    }
+    if (gainLeft < 0) {
+      gainLeft = strip.left();
+      gainRight = strip.right();
+      ducked = 1;
+    }
+    if (!ducks && !moves && settled()) {
+      applyAll(frames);
+      return;
+    }
+    for (int point = 0; point < frames / Stretch.EVERY; point++) {
+      float wanted = ducks ? ducking.gain(strip.duck(), stretch, point, kicks) : 1;
+      float before = ducked;
+      ducked = near(ducked + smooth * (wanted - ducked), wanted);
+      float more = moves ? (float) Decibels.gain(strip.level().at(stretch.tick(point))) : 1;
+      int from = point * Stretch.EVERY;
+      float nextLeft = approach(gainLeft, strip.left() * more);
+      float nextRight = approach(gainRight, strip.right() * more);
+      if (lowsOnly) {
+        takeLows(from, 1 - before, 1 - ducked);
+        apply(from, gainLeft, nextLeft, gainRight, nextRight);
+      } else {
+        apply(from, gainLeft * before, nextLeft * ducked, gainRight * before, nextRight * ducked);
+      }
+      gainLeft = nextLeft;
+      gainRight = nextRight;
+    }
+  }
+
+  private boolean settled() {
+    return gainLeft == strip.left() && gainRight == strip.right() && ducked == 1;
+  }
+
+  private float approach(float now, float wanted) {
+    return near(now + smooth * (wanted - now), wanted);
+  }
+
+  private static float near(float value, float wanted) {
+    return Math.abs(value - wanted) < 1e-5f ? wanted : value;
+  }
+
+  private void takeLows(int from, float first, float last) {
+    float step = (last - first) / Stretch.EVERY;
+    for (int i = 0; i < Stretch.EVERY; i++) {
+      float share = first + step * i;
+      left[from + i] -= share * lowLeft[from + i];
+      right[from + i] -= share * lowRight[from + i];
+    }
+  }
+
+  private void applyAll(int frames) {
+    float[] other = middle ? left : right;
+    float toLeft = gainLeft;
+    float toRight = gainRight;
+    for (int i = 0; i < frames; i++) {
+      right[i] = other[i] * toRight;
+    }
+    for (int i = 0; i < frames; i++) {
+      left[i] *= toLeft;
+    }
+  }
+
+  private void apply(int from, float l0, float l1, float r0, float r1) {
+    float[] other = middle ? left : right;
+    float leftStep = (l1 - l0) / Stretch.EVERY;
+    float rightStep = (r1 - r0) / Stretch.EVERY;
+    for (int i = 0; i < Stretch.EVERY; i++) {
+      right[from + i] = other[from + i] * (r0 + rightStep * i);
+      left[from + i] *= l0 + leftStep * i;
+    }
+  }
+
+  Strip strip() {
+    return strip;
+  }
+}

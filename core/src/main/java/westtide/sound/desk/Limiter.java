@@ -1,0 +1,106 @@
+package westtide.sound.desk;
+
+import java.util.Arrays;
+
+/**
+ * A limiter that looks ahead: no sample leaves above the ceiling, and the gain moves in a smooth
+ * curve that has arrived when the peak does. Sound comes out {@link #lateFrames()} samples later.
+ */
+public final class Limiter {
+  private static final double AHEAD_MILLIS = 1.5;
+  private static final double RELEASE_MILLIS = 90;
+
+  private final float ceiling;
+  private final int ahead;
+  private final float[] lateLeft;
+  private final float[] lateRight;
+  private final float[] least;
+  private final SlidingLeast window;
+  private final float release;
+  private int late;
+  private int at;
+  private float recovering = 1;
+  private double sum;
+  private int calmFor;
+
+  /** A limiter whose ceiling is given in dB below full scale, such as −1. */
+  public Limiter(int rate, double ceilingDb) {
+    ceiling = Math.nextDown((float) Decibels.gain(ceilingDb));
+    ahead = (int) (AHEAD_MILLIS / 1000 * rate);
+    lateLeft = new float[ahead - 1];
+    lateRight = new float[ahead - 1];
+    least = new float[ahead];
+    Arrays.fill(least, 1);
+    window = new SlidingLeast(ahead);
+    sum = ahead;
+    calmFor = 2 * ahead;
+    release = (float) (1 - Math.exp(-1000 / (RELEASE_MILLIS * rate)));
+  }
+
+  /** How late the sound comes out, in samples. */
+  public int lateFrames() {
+    return ahead - 1;
+  }
+
+  /** Limits a block in place. */
+  public void limit(float[] left, float[] right, int frames) {
+    if (calmFor >= 2 * ahead && within(left, frames) && within(right, frames)) {
+      delay(left, lateLeft, frames);
+      delay(right, lateRight, frames);
+      late = (late + frames) % lateLeft.length;
+      return;
+    }
+    for (int i = 0; i < frames; i++) {
+      float gain = gain(Math.max(Math.abs(left[i]), Math.abs(right[i])));
+      float outLeft = lateLeft[late];
+      float outRight = lateRight[late];
+      lateLeft[late] = left[i];
+      lateRight[late] = right[i];
+      late = late + 1 == lateLeft.length ? 0 : late + 1;
+      left[i] = held(outLeft * gain);
+      right[i] = held(outRight * gain);
+    }
+  }
+
+  private boolean within(float[] samples, int frames) {
+    boolean within = true;
+    for (int i = 0; i < frames; i++) {
+      within &= samples[i] <= ceiling && samples[i] >= -ceiling;
+    }
+    return within;
+  }
+
+  private void delay(float[] samples, float[] ring, int frames) {
+    int place = late;
+    for (int i = 0; i < frames; i++) {
+      float out = ring[place];
+      ring[place] = samples[i];
+      samples[i] = out;
+      place = place + 1 == ring.length ? 0 : place + 1;
+    }
+  }
+
+  private float held(float sample) {
+    return Math.max(-ceiling, Math.min(ceiling, sample));
+  }
+
+  /** The gain of the sample that leaves now, given the peak of the one that enters. */
+  private float gain(float peak) {
+    if (peak <= ceiling && calmFor >= 2 * ahead) {
+      return 1;
+    }
+    float needed = peak > ceiling ? ceiling / peak : 1;
+    recovering = Math.min(needed, recovering + release * (1 - recovering));
+    recovering = recovering > 0.9995f ? 1 : recovering;
+    calmFor = recovering < 1 ? 0 : calmFor + 1;
+    float now = window.least(recovering);
+    sum += now - least[at];
+    least[at] = now;
+    at = at + 1 == ahead ? 0 : at + 1;
+    if (calmFor >= 2 * ahead) {
+      window.clear();
+      sum = ahead;
+    }
+    return (float) Math.min(1, sum / ahead);
+  }
+}

@@ -1,0 +1,35 @@
+package westtide.sound.desk;
+
+import java.util.Arrays;
+
+/**
+ * What a value does over the song: straight pieces between ticks, and a resting value elsewhere.
+ *
+ * @param starts first tick of each piece, rising
+ * @param ends tick after each piece
+ * @param from value at the start of each piece
+ * @param to value at the end of each piece
+ * @param rest value where there is no piece
+ */
+public record Moves(int[] starts, int[] ends, double[] from, double[] to, double rest) {
+  /** A value that never moves. */
+  public static Moves still(double rest) {
+    return new Moves(new int[0], new int[0], new double[0], new double[0], rest);
+  }
+
+  /** Whether the value ever moves. */
+  public boolean any() {
+    return starts.length > 0;
+  }
+
+  /** The value at a tick. */
+  public double at(double tick) {
+    int index = Arrays.binarySearch(starts, (int) Math.floor(tick));
+    int piece = index >= 0 ? index : -index - 2;
+    if (piece < 0 || tick >= ends[piece]) {
+      return rest;
+    }
+    double share = (tick - starts[piece]) / (ends[piece] - starts[piece]);
+    return from[piece] + share * (to[piece] - from[piece]);
+  }
+}

@@ -1,0 +1,57 @@
+package westtide.sound.desk;
+
+import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
+
+/**
+ * The settings of a channel, ready for the audio thread.
+ *
+ * @param left factor of the left side
+ * @param right factor of the right side
+ * @param lowCut Hz, 0 when off
+ * @param lowPass Hz, {@link Mix#OPEN} when open
+ * @param reverb share sent to the room, 0 to 1
+ * @param delay share sent to the delay, 0 to 1
+ * @param delayBus which delay, by the ordinal of its time
+ * @param width 0 to 1
+ * @param clip factor pushed into the soft clip, 0 when off
+ * @param duck how it steps back
+ * @param level dB added over sections
+ * @param cutoff Hz of the low pass over sections, in octaves above 1 Hz
+ */
+public record Strip(
+    float left,
+    float right,
+    double lowCut,
+    double lowPass,
+    float reverb,
+    float delay,
+    int delayBus,
+    float width,
+    float clip,
+    Duck duck,
+    Moves level,
+    Moves cutoff) {
+  /** The strip of a mix; a muted channel is silent. */
+  public static Strip of(Mix mix, Moves level, Moves cutoff, boolean muted) {
+    double gain = muted || mix.level() == Mix.SILENT ? 0 : Decibels.gain(mix.level() / 10.0);
+    double angle = (mix.pan() + 100) / 200.0 * Math.PI / 2;
+    return new Strip(
+        (float) (gain * Math.cos(angle) * Math.sqrt(2)),
+        (float) (gain * Math.sin(angle) * Math.sqrt(2)),
+        mix.lowCut(),
+        mix.lowPass(),
+        mix.reverb() / 100f,
+        mix.delay() / 100f,
+        mix.delayTime().ordinal(),
+        mix.width() / 100f,
+        mix.clip() == 0 ? 0 : (float) Decibels.gain(mix.clip() / 10.0),
+        mix.duck(),
+        level,
+        cutoff);
+  }
+
+  boolean open() {
+    return lowPass >= Mix.OPEN;
+  }
+}

@@ -1,0 +1,79 @@
+package westtide.sound.instrument;
+
+import static westtide.sound.instrument.Making.db;
+import static westtide.sound.instrument.Making.decay;
+import static westtide.sound.instrument.Making.drop;
+import static westtide.sound.instrument.Making.drum;
+import static westtide.sound.instrument.Making.hertz;
+import static westtide.sound.instrument.Making.pc;
+import static westtide.sound.instrument.Making.tone;
+
+import java.util.List;
+import westtide.sound.voice.Family;
+import westtide.sound.voice.Instrument;
+import westtide.sound.voice.Setting;
+import westtide.sound.voice.Touch;
+
+/** Drums and cymbals, hand drums and blocks. */
+final class DrumInstruments {
+  private DrumInstruments() {}
+
+  static List<Instrument> all() {
+    return List.of(
+        drum(
+            "kick",
+            Kicks::kick,
+            hertz(30, 90, 49),
+            decay(80, 900, 340),
+            drop(34),
+            pc("click", 40),
+            db("drive", 5)),
+        drum(
+            "click kick",
+            Kicks::kick,
+            hertz(40, 160, 72),
+            decay(40, 400, 110),
+            drop(40),
+            pc("click", 100),
+            db("drive", 8)),
+        drum("snare", Snares::snare, hertz(120, 320, 188), decay(60, 600, 210), pc("wires", 75)),
+        drum("rim", Snares::rim, hertz(300, 900, 470), decay(15, 150, 45)),
+        drum(
+            "clap",
+            Snares::clap,
+            new Setting("tone", "Hz", 600, 2000, 1050),
+            decay(60, 600, 230),
+            new Setting("hands", "", 2, 6, 4),
+            new Setting("spread", "ms", 8, 60, 30)),
+        drum("closed hat", Cymbals::hat, tone(6000, 11000, 7600), decay(20, 160, 60)).withGain(1.8),
+        drum("open hat", Cymbals::hat, tone(6000, 11000, 7200), decay(150, 1200, 420))
+            .withGain(1.5),
+        drum("ride", Cymbals::ride, decay(500, 3500, 1900), pc("ping", 60)).withGain(1.3),
+        drum("crash", Cymbals::crash, tone(1500, 7000, 3300), decay(600, 4000, 2200)).withGain(0.8),
+        new Instrument(
+                "reversed crash",
+                Family.DRUM,
+                Touch.STRETCHED,
+                119,
+                1,
+                List.of(tone(1500, 7000, 3300)),
+                Cymbals::reversed)
+            .withGain(0.7),
+        drum("tom", Kicks::tom, hertz(60, 260, 112), decay(120, 1000, 420), drop(7)),
+        drum("low conga", Percussions::conga, hertz(120, 300, 196), decay(80, 700, 300)),
+        drum("high conga", Percussions::conga, hertz(180, 500, 294), decay(60, 600, 210)),
+        drum("shaker", Percussions::shaker, tone(3000, 9000, 5600), decay(20, 200, 75)),
+        drum("tambourine", Cymbals::tambourine, decay(60, 500, 190)),
+        drum("cowbell", Percussions::cowbell, hertz(400, 900, 592), decay(60, 600, 260))
+            .withGain(0.6),
+        drum("wood block", Percussions::block, hertz(500, 1600, 910), decay(20, 200, 70)),
+        drum("stick", Snares::stick, hertz(1200, 3200, 2150), decay(8, 80, 30)),
+        drum(
+            "zap",
+            Percussions::zap,
+            hertz(40, 400, 90),
+            decay(60, 900, 240),
+            new Setting("sweep", "ms", 20, 600, 160)),
+        drum("low percussion", Kicks::tom, hertz(50, 160, 84), decay(80, 900, 330), drop(4)));
+  }
+}

@@ -1,0 +1,66 @@
+package westtide.sound.instrument;
+
+import static westtide.sound.instrument.Making.decay;
+import static westtide.sound.instrument.Making.held;
+import static westtide.sound.instrument.Making.pc;
+import static westtide.sound.instrument.Making.release;
+import static westtide.sound.instrument.Making.tone;
+
+import java.util.List;
+import westtide.sound.voice.Family;
+import westtide.sound.voice.Instrument;
+
+/** Keys, plucks and bells. */
+final class KeyInstruments {
+  private KeyInstruments() {}
+
+  static List<Instrument> all() {
+    return List.of(
+        held(
+                "electric piano",
+                Family.KEYS,
+                4,
+                Keyboards::electricPiano,
+                decay(1500, 12000, 6500),
+                pc("tine", 45),
+                release(30, 1500, 180))
+            .withGain(0.85),
+        held(
+                "felt piano",
+                Family.KEYS,
+                0,
+                Keyboards::feltPiano,
+                decay(2000, 14000, 8000),
+                pc("felt", 60),
+                release(40, 2000, 260))
+            .withGain(0.65),
+        held("organ", Family.KEYS, 16, Keyboards::organ, pc("bright", 45), release(10, 800, 60))
+            .withGain(0.9),
+        held(
+                "plucked guitar",
+                Family.KEYS,
+                24,
+                Strings::guitar,
+                decay(800, 9000, 4200),
+                tone(1200, 9000, 4200),
+                release(20, 1500, 160))
+            .withGain(0.95),
+        held(
+                "muted pluck",
+                Family.KEYS,
+                28,
+                Strings::muted,
+                decay(120, 1500, 480),
+                tone(800, 8000, 3000),
+                release(10, 600, 60))
+            .withGain(1.05),
+        held(
+                "bell",
+                Family.KEYS,
+                14,
+                Keyboards::bell,
+                decay(500, 9000, 3600),
+                release(60, 4000, 900))
+            .withGain(0.65));
+  }
+}

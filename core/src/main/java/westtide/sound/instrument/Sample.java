@@ -1,0 +1,97 @@
+package westtide.sound.instrument;
+
+import westtide.sound.voice.Fade;
+
+/** A sound while it is being made: samples that sources are added to. */
+final class Sample {
+  private static final double SLOWEST_HERTZ = 8;
+  private static final double END_MILLIS = 3;
+
+  final double[] wave;
+  final int rate;
+
+  Sample(int frames, int rate) {
+    this.wave = new double[Math.max(1, frames)];
+    this.rate = rate;
+  }
+
+  /** Adds a sine that falls by 60 dB in that many milliseconds, from its zero upwards. */
+  Sample mode(double hertz, double millis, double level) {
+    return modeAt(0, hertz, millis, level);
+  }
+
+  /** Adds a falling sine from a sample on. */
+  Sample modeAt(int from, double hertz, double millis, double level) {
+    if (hertz > 0.45 * rate) {
+      return this;
+    }
+    double fall = Fade.perSample(millis, rate);
+    double turn = 2 * Math.PI * hertz / rate;
+    double one = 2 * fall * Math.cos(turn);
+    double two = fall * fall;
+    double before = 0;
+    double now = level * Math.sin(turn);
+    for (int i = from + 1; i < wave.length; i++) {
+      wave[i] += now;
+      double next = one * now - two * before;
+      before = now;
+      now = next;
+    }
+    return this;
+  }
+
+  /** Bends the wave towards ±1 as an overdriven amplifier does; silence stays silence. */
+  Sample drive(double decibels) {
+    double push = Math.pow(10, decibels / 20);
+    double back = 1 / Math.tanh(push);
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = Math.tanh(wave[i] * push) * back;
+    }
+    return this;
+  }
+
+  /** Lets the wave come in over a time instead of at once. */
+  Sample swell(double millis) {
+    int rise = Math.max(1, (int) (millis / 1000 * rate));
+    for (int i = 0; i < Math.min(rise, wave.length); i++) {
+      wave[i] *= Fade.rise(i, rise);
+    }
+    return this;
+  }
+
+  /** Scales the wave so that a nominal peak becomes 1. */
+  Sample scale(double factor) {
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] *= factor;
+    }
+    return this;
+  }
+
+  /** The wave backwards. */
+  Sample reversed() {
+    for (int i = 0, j = wave.length - 1; i < j; i++, j--) {
+      double kept = wave[i];
+      wave[i] = wave[j];
+      wave[j] = kept;
+    }
+    return this;
+  }
+
+  /** The finished table: without a constant part, and ending in silence. */
+  float[] table() {
+    double keep = 1 - 2 * Math.PI * SLOWEST_HERTZ / rate;
+    double before = 0;
+    double out = 0;
+    float[] table = new float[wave.length];
+    for (int i = 0; i < wave.length; i++) {
+      out = wave[i] - before + keep * out;
+      before = wave[i];
+      table[i] = (float) out;
+    }
+    int end = Math.min(table.length, (int) (END_MILLIS / 1000 * rate));
+    for (int i = 0; i < end; i++) {
+      table[table.length - 1 - i] *= i / (float) end;
+    }
+    return table;
+  }
+}

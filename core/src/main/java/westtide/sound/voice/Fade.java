@@ -1,0 +1,18 @@
+package westtide.sound.voice;
+
+/** Levels that rise in a straight line and fall by 60 dB in a given time. */
+public final class Fade {
+  private static final double SIXTY_DB = Math.log(1000);
+
+  private Fade() {}
+
+  /** What a level is multiplied by each sample to fall by 60 dB in that many milliseconds. */
+  public static double perSample(double millis, int rate) {
+    return Math.exp(-SIXTY_DB / (millis / 1000 * rate));
+  }
+
+  /** The level of a straight rise at a sample. */
+  public static double rise(int sample, int length) {
+    return sample >= length ? 1 : sample / (double) length;
+  }
+}

@@ -1,0 +1,52 @@
+package westtide.sound.voice;
+
+import java.util.List;
+import java.util.Map;
+
+/**
+ * What an instrument is asked to play into a table of samples.
+ *
+ * @param rate samples a second
+ * @param frames how long the sound may be needed, in samples, release included
+ * @param pitches the pitch at the start and every pitch glided to afterwards
+ * @param force how hard, 0 to 1; it changes the colour, the loudness is applied later
+ * @param settings values of the instrument's settings, all of them
+ */
+public record Strike(
+    int rate, int frames, List<Pitched> pitches, double force, Map<String, Integer> settings) {
+  /**
+   * A pitch from a sample on.
+   *
+   * @param frame the sample
+   * @param hertz the frequency
+   */
+  public record Pitched(int frame, double hertz) {}
+
+  /** Copies the pitches. */
+  public Strike {
+    pitches = List.copyOf(pitches);
+  }
+
+  /** The pitch it starts on, in Hz. */
+  public double hertz() {
+    return pitches.get(0).hertz();
+  }
+
+  /**
+   * How far a drum is shifted from its own tuning, as a ratio: drums are asked for at 440 Hz and an
+   * octave higher at 880.
+   */
+  public double shift() {
+    return hertz() / 440;
+  }
+
+  /** The value of a setting. */
+  public int get(String setting) {
+    return settings.get(setting);
+  }
+
+  /** That many milliseconds in samples. */
+  public int samples(double millis) {
+    return (int) Math.round(millis / 1000 * rate);
+  }
+}
