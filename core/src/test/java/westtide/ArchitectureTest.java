@@ -33,8 +33,9 @@ class ArchitectureTest {
               "follow", List.of("song", "theory", "rhythm"),
               "score", List.of("follow", "song", "theory", "rhythm"),
               "compose", List.of("song", "style", "follow", "theory", "rhythm"),
-              "review", List.of("score", "style", "song", "theory", "rhythm"),
-              "file", List.of("score", "song", "theory", "rhythm")));
+              "sound", List.of("score", "song", "theory", "rhythm"),
+              "review", List.of("score", "sound", "style", "song", "theory", "rhythm"),
+              "file", List.of("score", "sound", "song", "theory", "rhythm")));
 
   @Test
   void theCoreKnowsNoInterface() {

@@ -110,7 +110,7 @@ final class PartPlayer {
     Map<String, Integer> settings = instrument.values(part.patch().settings());
     int release = (int) (instrument.release(settings) / 1000.0 * rate);
     int held = frames(end - first.start(), framesPerTick);
-    int frames = instrument.touch() == Touch.STRETCHED ? held : held + release;
+    int frames = instrument.touch() == Touch.STRETCHED ? held : held + 2 * release;
     double gain = loudness(first.velocity(), instrument);
     return entry(
         first,

@@ -18,9 +18,8 @@ public final class Channel {
   private final float[] right;
   private final StereoFilter lowCut;
   private final StereoFilter lowPass;
-  private final StereoFilter below;
-  private final float[] lowLeft;
-  private final float[] lowRight;
+  private final Crossover lowsLeft;
+  private final Crossover lowsRight;
   private final Spread spread;
   private final float choke;
   private final int chaseFrames;
@@ -43,11 +42,10 @@ public final class Channel {
     }
     this.left = new float[blockFrames];
     this.right = new float[blockFrames];
-    this.lowLeft = new float[blockFrames];
-    this.lowRight = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
     this.lowPass = StereoFilter.cuttingHighs(rate);
-    this.below = StereoFilter.cuttingHighs(rate);
+    this.lowsLeft = new Crossover(rate);
+    this.lowsRight = new Crossover(rate);
     this.spread = new Spread(rate);
     this.choke = fall(CHOKE_MILLIS, rate);
     this.chaseFrames = (int) (CHASE_MILLIS / 1000 * rate);
@@ -224,7 +222,8 @@ public final class Channel {
     if (silent()) {
       lowCut.clear();
       lowPass.clear();
-      below.clear();
+      lowsLeft.clear();
+      lowsRight.clear();
       gainLeft = -1;
       return false;
     }
@@ -292,19 +291,13 @@ public final class Channel {
   private void level(Stretch stretch, int[] kicks, int frames) {
     boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
     boolean moves = strip.level().any() && stretch.moving();
-    boolean lowsOnly = ducks && strip.duck().below() > 0;
-    if (lowsOnly) {
-      System.arraycopy(left, 0, lowLeft, 0, frames);
-      System.arraycopy(right, 0, lowRight, 0, frames);
-      below.set(strip.duck().below());
-      below.run(lowLeft, lowRight, 0, frames, middle);
-    }
+    boolean lowsOnly = strip.ducksLows();
     if (gainLeft < 0) {
       gainLeft = strip.left();
       gainRight = strip.right();
       ducked = 1;
     }
-    if (!ducks && !moves && settled()) {
+    if (!ducks && !moves && !lowsOnly && settled()) {
       applyAll(frames);
       return;
     }
@@ -317,7 +310,7 @@ public final class Channel {
       float nextLeft = approach(gainLeft, strip.left() * more);
       float nextRight = approach(gainRight, strip.right() * more);
       if (lowsOnly) {
-        takeLows(from, 1 - before, 1 - ducked);
+        scaleLows(from, before, ducked);
         apply(from, gainLeft, nextLeft, gainRight, nextRight);
       } else {
         apply(from, gainLeft * before, nextLeft * ducked, gainRight * before, nextRight * ducked);
@@ -339,12 +332,13 @@ public final class Channel {
     return Math.abs(value - wanted) < 1e-5f ? wanted : value;
   }
 
-  private void takeLows(int from, float first, float last) {
-    float step = (last - first) / Stretch.EVERY;
-    for (int i = 0; i < Stretch.EVERY; i++) {
-      float share = first + step * i;
-      left[from + i] -= share * lowLeft[from + i];
-      right[from + i] -= share * lowRight[from + i];
+  private void scaleLows(int from, float before, float after) {
+    int until = from + Stretch.EVERY;
+    lowsLeft.set(strip.duck().below());
+    lowsLeft.scaleLows(left, from, until, before, after);
+    if (!middle) {
+      lowsRight.set(strip.duck().below());
+      lowsRight.scaleLows(right, from, until, before, after);
     }
   }
 

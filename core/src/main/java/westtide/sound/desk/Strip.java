@@ -51,6 +51,10 @@ public record Strip(
         cutoff);
   }
 
+  boolean ducksLows() {
+    return duck.trigger() != Duck.Trigger.NONE && duck.below() > 0;
+  }
+
   boolean open() {
     return lowPass >= Mix.OPEN;
   }

@@ -91,7 +91,7 @@ final class Ensembles {
       Saw wave = new Saw((s * 0.37 + 0.11) % 1);
       boolean middle = cents[s] == 0;
       double own = step * Math.pow(2, cents[s] / 1200);
-      double level = (middle ? 0.62 : 0.42) / Math.sqrt(cents.length);
+      double level = (middle ? 0.7 : 0.4) / Math.sqrt(cents.length);
       Vibrato vibrato = new Vibrato(strike, middle ? 0 : vibratoCents);
       for (int i = 0; i < sample.wave.length; i++) {
         sample.wave[i] += level * wave.saw(own * vibrato.next());

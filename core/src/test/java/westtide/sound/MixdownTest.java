@@ -1,0 +1,284 @@
+package westtide.sound;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import westtide.Songs;
+import westtide.score.Score;
+import westtide.song.Cell;
+import westtide.song.DrumVoice;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
+import westtide.song.Song;
+import westtide.song.mix.DelayTime;
+import westtide.song.mix.Mix;
+import westtide.song.mix.Patch;
+import westtide.song.mix.Ramp;
+
+class MixdownTest {
+  private static final int RATE = 48_000;
+
+  /** Left and right one after the other. */
+  private static float[][] rendered(Rendering rendering, Mixdown mixdown) throws IOException {
+    float[][] out = new float[2][(int) mixdown.frames()];
+    AtomicInteger at = new AtomicInteger();
+    boolean whole =
+        rendering.run(
+            (left, right, frames) -> {
+              System.arraycopy(left, 0, out[0], at.get(), frames);
+              System.arraycopy(right, 0, out[1], at.getAndAdd(frames), frames);
+            });
+    assertThat(whole).isTrue();
+    assertThat(at.get()).isEqualTo((int) mixdown.frames());
+    return out;
+  }
+
+  private interface Rendering {
+    boolean run(Mixdown.Sink sink) throws IOException;
+  }
+
+  private static float[][] mix(Song song) throws IOException {
+    Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
+    return rendered(sink -> mixdown.mix(sink, Mixdown.Watch.NOBODY), mixdown);
+  }
+
+  /** A short song of a style: its first section alone. */
+  private static Song brief(String style, int bars) {
+    Song song = Songs.draft(style, 4);
+    Section hook =
+        song.form().sections().stream()
+            .filter(s -> s.word() == SectionWord.HOOK)
+            .findFirst()
+            .orElse(song.form().sections().get(1));
+    return song.withForm(new Form(List.of(hook.withBars(bars))));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  void stemsAddUpToWhatEntersTheLimiter(String style) throws IOException {
+    Song song = brief(style, 4);
+    Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
+    float[][] rest = rendered(sink -> mixdown.beforeLimiter(sink, Mixdown.Watch.NOBODY), mixdown);
+    double loudest = 0;
+    for (Part part : song.parts()) {
+      float[][] stem =
+          rendered(sink -> mixdown.stem(part.id(), sink, Mixdown.Watch.NOBODY), mixdown);
+      for (int side = 0; side < 2; side++) {
+        for (int i = 0; i < stem[side].length; i++) {
+          loudest = Math.max(loudest, Math.abs(stem[side][i]));
+          rest[side][i] -= stem[side][i];
+        }
+      }
+    }
+    assertThat(loudest).isGreaterThan(0.1);
+    assertThat(20 * Math.log10(peak(rest[0]) + 1e-12)).isLessThan(-90);
+    assertThat(20 * Math.log10(peak(rest[1]) + 1e-12)).isLessThan(-90);
+  }
+
+  @Test
+  void theSameSongGivesTheSameSamples() throws IOException {
+    Song song = brief("trap", 2);
+    float[][] first = mix(song);
+    float[][] second = mix(song);
+    assertThat(first[0]).isEqualTo(second[0]);
+    assertThat(first[1]).isEqualTo(second[1]);
+  }
+
+  @Test
+  void theMixKeepsBelowItsCeilingAndHasNoConstantPart() throws IOException {
+    float[][] mix = mix(brief("house", 4));
+    assertThat(peak(mix[0])).isBetween(0.3, Math.pow(10, -1 / 20.0));
+    double sum = 0;
+    for (float sample : mix[0]) {
+      sum += sample;
+    }
+    assertThat(Math.abs(sum / mix[0].length)).isLessThan(1e-3);
+    assertThat(mix[0][mix[0].length - 1]).isCloseTo(0, within(1e-6f));
+  }
+
+  /** Half a second at 120 BPM is one quarter; the kick's first sample moves off zero there. */
+  @Test
+  void notesBeginOnTheirSample() throws IOException {
+    Part drums =
+        Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "....x..........."))
+            .withMix(Mix.PLAIN);
+    float[][] mix = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, drums));
+    int first = 0;
+    while (mix[0][first] == 0) {
+      first++;
+    }
+    assertThat(first).isBetween(RATE / 2, RATE / 2 + 2);
+  }
+
+  @Test
+  void theOpenHatIsCutByTheNextHat() throws IOException {
+    Part open = hats("x...............", "................");
+    Part choked = hats("x...............", "..x.............");
+    float[][] ringing = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, open));
+    float[][] cut = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, choked));
+    int after = RATE / 4 + RATE / 10;
+    assertThat(peak(Arrays.copyOfRange(ringing[0], after, after + 2000))).isGreaterThan(1e-4);
+    assertThat(peak(Arrays.copyOfRange(cut[0], after, after + 2000))).isLessThan(1e-5);
+  }
+
+  private static Part hats(String open, String closed) {
+    Pattern.Drums groove = Songs.groove(1, DrumVoice.OPEN_HAT, open, DrumVoice.CLOSED_HAT, closed);
+    return Songs.part("drums", Role.DRUMS, groove)
+        .withPatch(Patch.of("tide kit"), 0)
+        .withMix(Mix.PLAIN);
+  }
+
+  /** A note that ends must not jump: its steepest step is no steeper than while it sounded. */
+  @ParameterizedTest
+  @ValueSource(strings = {"808", "sub", "organ", "pad", "lead", "flute"})
+  void notesEndWithoutAClick(String instrument) throws IOException {
+    Part part = line(instrument, new Note(0, 1000, 40, 100));
+    float[][] mix = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, part));
+    int end = (int) (1000 / 1920.0 * RATE);
+    double sounding = steepest(mix[0], RATE / 8, end - 100);
+    double ending = steepest(mix[0], end - 50, end + RATE / 20);
+    assertThat(ending).isLessThan(1.2 * sounding + 1e-4);
+  }
+
+  @Test
+  void anEightOhEightPlaysOneNoteAtATimeAndInTune() throws IOException {
+    Part part =
+        line("808", new Note(0, 1920, 31, 110), new Note(1920, 1920, 36, 110)).withMix(Mix.PLAIN);
+    float[][] mix = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, part));
+    double first = 440 * Math.pow(2, (31 - 69) / 12.0);
+    double second = 440 * Math.pow(2, (36 - 69) / 12.0);
+    int from = RATE / 5;
+    assertThat(cents(mix[0], from, RATE / 5 * 4 - 100, first)).isBetween(-5.0, 5.0);
+    assertThat(cents(mix[0], RATE + from, RATE / 5 * 4 - 100, second)).isBetween(-5.0, 5.0);
+    double left = Spectrum.power(mix[0], RATE + from, 30_000, RATE, first);
+    double heard = Spectrum.power(mix[0], RATE + from, 30_000, RATE, second);
+    assertThat(left).as("the first note is gone").isLessThan(heard / 1000);
+  }
+
+  @Test
+  void touchingNotesGlideWhenAGlideIsSet() throws IOException {
+    Note low = new Note(0, 1920, 31, 110);
+    Note high = new Note(1920, 1920, 43, 110);
+    Part still = line("808", low, high);
+    Part gliding = still.withPatch(Patch.of("808").with("glide", 300), 38);
+    float[][] jump = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, still));
+    float[][] glide = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, gliding));
+    double half = 440 * Math.pow(2, (37 - 69) / 12.0);
+    int middle = RATE + (int) (0.15 * RATE) - 2400;
+    assertThat(Spectrum.power(glide[0], middle, 4800, RATE, half))
+        .isGreaterThan(3 * Spectrum.power(jump[0], middle, 4800, RATE, half));
+    double top = 440 * Math.pow(2, (43 - 69) / 12.0);
+    assertThat(cents(glide[0], RATE + RATE / 2, RATE / 3, top)).isBetween(-5.0, 5.0);
+  }
+
+  @Test
+  void rampsMoveLevelAndLowPassOverASection() throws IOException {
+    Part organ = line("organ", new Note(0, 7680, 60, 100)).withMix(Mix.PLAIN.withLevel(-60));
+    Song song = Songs.oneHook(Songs.brief("C minor", 50), "Cm", 2, organ);
+    Section section = song.form().sections().get(0);
+    Section rising = section.withRamps(organ.id(), List.of(new Ramp(Ramp.Kind.LEVEL, -300, 0)));
+    Section closing =
+        section.withRamps(organ.id(), List.of(new Ramp(Ramp.Kind.LOW_PASS, 20_000, 300)));
+    float[] plain = mix(song)[0];
+    float[] risen = mix(song.withForm(new Form(List.of(rising))))[0];
+    float[] closed = mix(song.withForm(new Form(List.of(closing))))[0];
+    double atHalf = peakAt(risen, 2 * RATE) / peakAt(plain, 2 * RATE);
+    assertThat(20 * Math.log10(atHalf)).as("half way from −30 dB to 0").isCloseTo(-15, within(1.0));
+    double highs = Spectrum.power(closed, 3 * RATE + 30_000, 12_000, RATE, 4 * 261.63);
+    double before = Spectrum.power(plain, 3 * RATE + 30_000, 12_000, RATE, 4 * 261.63);
+    assertThat(highs).isLessThan(before / 30);
+  }
+
+  @Test
+  void sendsAreHeardAfterTheNote() throws IOException {
+    Part dry = line("muted pluck", new Note(0, 240, 72, 110)).withMix(Mix.PLAIN);
+    Part wet = dry.withMix(Mix.PLAIN.withReverb(60));
+    Part repeated = dry.withMix(Mix.PLAIN.withDelay(80).withDelayTime(DelayTime.QUARTER));
+    int quarter = RATE / 2;
+    float[] alone = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, dry))[0];
+    float[] room = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, wet))[0];
+    float[] delay = mix(Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, repeated))[0];
+    double silence = peakAt(alone, quarter + 2000) + 1e-9;
+    assertThat(peakAt(room, quarter + 2000)).isGreaterThan(10 * silence);
+    assertThat(peakAt(delay, quarter + 2000)).isGreaterThan(100 * silence);
+  }
+
+  @Test
+  void aCancelledRenderingEnds() throws IOException {
+    Mixdown mixdown = Mixdown.of(Score.of(brief("trap", 8)), RATE);
+    AtomicInteger blocks = new AtomicInteger();
+    Mixdown.Watch watch = new Mixdown.Watch(() -> blocks.get() > 100, share -> {});
+    assertThat(mixdown.mix((l, r, n) -> blocks.incrementAndGet(), watch)).isFalse();
+    assertThat(blocks.get()).isLessThan(300);
+  }
+
+  @Test
+  void listeningMeasuresWhatIsThere() {
+    Song song = brief("trap", 8);
+    Listening all = Listening.of(Score.of(song), Mixdown.Watch.NOBODY).orElseThrow();
+    assertThat(all.integrated()).isBetween(-30.0, -6.0);
+    assertThat(all.loudestMomentary()).isGreaterThanOrEqualTo(all.loudestShort());
+    assertThat(all.peak()).isLessThanOrEqualTo(-1);
+    assertThat(all.overlap()).isPresent();
+    Song without = song.withPart("808", part -> part.withMix(part.mix().withLevel(Mix.SILENT)));
+    Listening thin = Listening.of(Score.of(without), Mixdown.Watch.NOBODY).orElseThrow();
+    assertThat(thin.lows()).isLessThan(all.lows());
+    assertThat(thin.integrated()).isLessThan(all.integrated());
+    assertThat(thin.overlap()).isEmpty();
+  }
+
+  private static Part line(String instrument, Note... notes) {
+    Role role = instrument.equals("808") ? Role.SUB : Role.LEAD;
+    return Songs.part("line", role, new Pattern.Written(2, List.of(notes)))
+        .withPatch(new Patch(instrument, Map.of()), 0)
+        .withMix(Mix.PLAIN.withLevel(-60));
+  }
+
+  private static double cents(float[] samples, int from, int length, double expected) {
+    double found = Spectrum.peakNear(samples, from, length, RATE, expected);
+    return 1200 * Math.log(found / expected) / Math.log(2);
+  }
+
+  private static double peak(float[] samples) {
+    double out = 0;
+    for (float sample : samples) {
+      out = Math.max(out, Math.abs(sample));
+    }
+    return out;
+  }
+
+  private static double peakAt(float[] samples, int at) {
+    return peak(Arrays.copyOfRange(samples, at - 1000, at + 1000));
+  }
+
+  private static double steepest(float[] samples, int from, int until) {
+    double out = 0;
+    for (int i = from; i < until; i++) {
+      out = Math.max(out, Math.abs(samples[i] - samples[i - 1]));
+    }
+    return out;
+  }
+
+  @Test
+  void silentCellsStaySilent() throws IOException {
+    Part organ = line("organ", new Note(0, 1920, 60, 100));
+    Song song = Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, organ);
+    Section out =
+        song.form().sections().get(0).withCells(organ.id(), List.of(new Cell(0, Level.OUT, "A")));
+    assertThat(peak(mix(song.withForm(new Form(List.of(out))))[0])).isZero();
+  }
+}
