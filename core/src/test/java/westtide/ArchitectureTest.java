@@ -1,9 +1,11 @@
 package westtide;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.ArrayList;
@@ -25,17 +27,18 @@ class ArchitectureTest {
   /** What each package may use. */
   private static final Map<String, List<String>> ALLOWED =
       new TreeMap<>(
-          Map.of(
-              "theory", List.of(),
-              "rhythm", List.of(),
-              "song", List.of("theory", "rhythm"),
-              "style", List.of("song", "theory", "rhythm"),
-              "follow", List.of("song", "theory", "rhythm"),
-              "score", List.of("follow", "song", "theory", "rhythm"),
-              "compose", List.of("song", "style", "follow", "theory", "rhythm"),
-              "sound", List.of("score", "song", "theory", "rhythm"),
-              "review", List.of("score", "sound", "style", "song", "theory", "rhythm"),
-              "file", List.of("score", "sound", "song", "theory", "rhythm")));
+          Map.ofEntries(
+              Map.entry("theory", List.of()),
+              Map.entry("rhythm", List.of()),
+              Map.entry("song", List.of("theory", "rhythm")),
+              Map.entry("style", List.of("song", "theory", "rhythm")),
+              Map.entry("follow", List.of("song", "theory", "rhythm")),
+              Map.entry("score", List.of("follow", "song", "theory", "rhythm")),
+              Map.entry("compose", List.of("song", "style", "follow", "theory", "rhythm")),
+              Map.entry("sound", List.of("score", "song", "theory", "rhythm")),
+              Map.entry("play", List.of("sound", "score", "song", "theory", "rhythm")),
+              Map.entry("review", List.of("score", "sound", "style", "song", "theory", "rhythm")),
+              Map.entry("file", List.of("score", "sound", "song", "theory", "rhythm"))));
 
   @Test
   void theCoreKnowsNoInterface() {
@@ -78,5 +81,26 @@ class ArchitectureTest {
   @Test
   void noPackageIsPartOfACycle() {
     slices().matching("westtide.(*)..").should().beFreeOfCycles().check(CORE);
+  }
+
+  /** The audio thread waits for nobody; only the player's door, on the other side, may park it. */
+  @Test
+  void whatTheAudioThreadRunsHasNoLocks() {
+    noClasses()
+        .that()
+        .resideInAnyPackage("westtide.sound..")
+        .or()
+        .haveNameMatching("westtide\\.play\\.(Playback|Metronome|Gauges|SilentOutput)")
+        .should()
+        .dependOnClassesThat()
+        .resideInAPackage("java.util.concurrent.locks")
+        .check(CORE);
+    noMethods()
+        .that()
+        .areDeclaredInClassesThat()
+        .resideInAnyPackage("westtide.sound..", "westtide.play..")
+        .should()
+        .haveModifier(JavaModifier.SYNCHRONIZED)
+        .check(CORE);
   }
 }

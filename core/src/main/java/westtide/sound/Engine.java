@@ -100,6 +100,7 @@ public final class Engine {
         part.channel()
             .audition(
                 trial.table(),
+                0,
                 trial.left(),
                 trial.right(),
                 trial.holdFrames(),

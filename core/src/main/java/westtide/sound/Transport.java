@@ -10,7 +10,10 @@ import westtide.sound.desk.Frames;
 public final class Transport implements Frames {
   private final Engine engine;
   private final int rate;
+  private final Passing passing;
   private boolean playing;
+  private boolean startsNext;
+  private long turnedAt = -1;
   private long frame;
   private double anchorTick;
   private long anchorFrame;
@@ -21,10 +24,23 @@ public final class Transport implements Frames {
   private int blockOffset;
   private long stretchFrame;
 
+  /** Told of every stretch of ticks that is played. */
+  @FunctionalInterface
+  public interface Passing {
+    /** The song goes from a tick to before another. */
+    void pass(int fromTick, int toTick);
+  }
+
   /** A transport that stands at the beginning. */
   public Transport(Engine engine, int rate) {
+    this(engine, rate, (from, to) -> {});
+  }
+
+  /** A transport whose course is watched. */
+  public Transport(Engine engine, int rate, Passing passing) {
     this.engine = engine;
     this.rate = rate;
+    this.passing = passing;
     this.framesPerTick = rate / engine.score().ticksPerSecond();
   }
 
@@ -63,9 +79,26 @@ public final class Transport implements Frames {
     engine.chase(nextTick, 0, framesPerTick);
   }
 
+  /** Starts from a tick with the next block. */
+  public void playNext(double tick) {
+    locate(tick);
+    startsNext = true;
+  }
+
+  /** The tick that was reached a number of ticks ago; inside a loop, in the pass before. */
+  public double heard(double ticksAgo) {
+    double tick = tick() - ticksAgo;
+    boolean turned = tick < loopFrom && tick() >= loopFrom && turnedAt >= 0;
+    if (turned && frame - turnedAt <= ticksAgo * framesPerTick) {
+      return loopTo - (loopFrom - tick);
+    }
+    return Math.max(0, tick);
+  }
+
   /** Stops; held notes are let go, tails ring out. */
   public void stop() {
     playing = false;
+    startsNext = false;
     engine.releaseHeld(0);
   }
 
@@ -85,10 +118,15 @@ public final class Transport implements Frames {
   public void block() {
     engine.stretch().stand();
     blockOffset = 0;
+    boolean starts = startsNext;
     while (playing && blockOffset < Engine.BLOCK) {
       step();
     }
     engine.mix();
+    if (starts) {
+      startsNext = false;
+      play(anchorTick);
+    }
   }
 
   private void step() {
@@ -102,6 +140,7 @@ public final class Transport implements Frames {
       engine.stretch().run(blockOffset, tick(), ticksPerFrame, 1000 * framesPerTick / rate);
       int toTick = Math.min(stopTick, firstTickFrom(frame + length));
       engine.play(nextTick, toTick, this);
+      passing.pass(nextTick, toTick);
       nextTick = Math.max(nextTick, toTick);
       frame += length;
       blockOffset += length;
@@ -120,13 +159,10 @@ public final class Transport implements Frames {
       nextTick = 0;
       return;
     }
+    turnedAt = frame;
     place(loopFrom);
     nextTick = loopFrom;
-    if (blockOffset < Engine.BLOCK) {
-      engine.chase(loopFrom, blockOffset, framesPerTick);
-    } else {
-      engine.chase(loopFrom, Engine.BLOCK - 1, framesPerTick);
-    }
+    engine.chase(loopFrom, offset, framesPerTick);
   }
 
   /** The sample of the present block a tick falls on, held inside the block. */

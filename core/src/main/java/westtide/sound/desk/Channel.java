@@ -135,12 +135,20 @@ public final class Channel {
     }
   }
 
-  /** Plays one note now, for a number of samples, apart from the track. */
+  /**
+   * Plays one note from a sample of the block on, for a number of samples, apart from the track.
+   */
   public void audition(
-      float[] table, float toLeft, float toRight, int holdFrames, float fall, int chokeGroup) {
-    chokeOthers(chokeGroup, 0);
+      float[] table,
+      int offset,
+      float toLeft,
+      float toRight,
+      int holdFrames,
+      float fall,
+      int chokeGroup) {
+    chokeOthers(chokeGroup, offset);
     Voice voice = free();
-    voice.start(table, 0, 0, toLeft, toRight, 0);
+    voice.start(table, 0, offset, toLeft, toRight, 0);
     voice.holdFrames = holdFrames;
     voice.fallOnEnd = fall;
     voice.chokeGroup = chokeGroup;

@@ -190,7 +190,7 @@ class DeskTest {
   private static float[] through(Mix mix, float[] table, int frames, int[] kicks) {
     Strip strip = Strip.of(mix, Moves.still(0), Moves.still(20), false);
     Channel channel = new Channel(RATE, BLOCK, strip);
-    channel.audition(table, 1, 1, table.length, 0.9f, 0);
+    channel.audition(table, 0, 1, 1, table.length, 0.9f, 0);
     Stretch stretch = new Stretch(BLOCK);
     float[] out = new float[frames];
     for (int from = 0; from + BLOCK <= frames; from += BLOCK) {

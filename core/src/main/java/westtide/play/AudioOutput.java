@@ -1,0 +1,28 @@
+package westtide.play;
+
+/** Where samples go: a loudspeaker, or a stand-in that only keeps the time. */
+public interface AudioOutput extends AutoCloseable {
+  /** What it is, in plain words for the window. */
+  String name();
+
+  /** Whether anything can be heard. */
+  boolean audible();
+
+  /** Samples a second. */
+  int rate();
+
+  /**
+   * Takes a block and returns when there is room for the next. Called by the audio thread alone;
+   * takes no memory.
+   */
+  void write(float[] left, float[] right, int frames);
+
+  /** How many samples were taken that have not been heard yet. */
+  int pending();
+
+  /** Nothing comes for a while: what was taken is played to its end. */
+  void rest();
+
+  @Override
+  void close();
+}
