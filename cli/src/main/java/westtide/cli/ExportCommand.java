@@ -1,20 +1,25 @@
 package westtide.cli;
 
+import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import westtide.file.Bounce;
 import westtide.file.MidiFile;
 import westtide.file.SongFile;
+import westtide.file.WavFormat;
 import westtide.score.Score;
+import westtide.sound.Mixdown;
 
-/** Writes a song as MIDI. */
-@Command(name = "export", description = "Writes a song as MIDI, whole or one file a part.")
+/** Writes a song as MIDI and as WAV. */
+@Command(name = "export", description = "Writes a song as MIDI or WAV, whole or one file a part.")
 final class ExportCommand implements Callable<Integer> {
   @Parameters(paramLabel = "FILE.tide", description = "the song")
   private Path song;
@@ -25,13 +30,27 @@ final class ExportCommand implements Callable<Integer> {
   @Option(names = "--parts", paramLabel = "DIR", description = "one file for each part that plays")
   private Path parts;
 
+  @Option(names = "--wav", paramLabel = "FILE.wav", description = "the mix")
+  private Path wav;
+
+  @Option(names = "--stems", paramLabel = "DIR", description = "one WAV for each part that plays")
+  private Path stems;
+
+  @Option(names = "--bits", paramLabel = "N", description = "of WAV files: 16, or 24 as usual")
+  private int bits = WavFormat.USUAL.bits();
+
+  @Option(names = "--rate", paramLabel = "HZ", description = "44100, or 48000 as usual")
+  private int rate = WavFormat.USUAL.rate();
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws Exception {
-    if (midi == null && parts == null) {
-      throw new IllegalArgumentException("say what to write: --midi FILE.mid, --parts DIR or both");
+    if (midi == null && parts == null && wav == null && stems == null) {
+      throw new IllegalArgumentException(
+          "say what to write: --midi FILE.mid, --parts DIR, --wav FILE.wav or --stems DIR");
     }
+    WavFormat format = new WavFormat(rate, bits);
     PrintWriter out = spec.commandLine().getOut();
     Score score = Score.of(SongFile.read(song));
     if (midi != null) {
@@ -42,6 +61,28 @@ final class ExportCommand implements Callable<Integer> {
       Files.createDirectories(parts);
       MidiFile.writeParts(score, parts).forEach(out::println);
     }
+    writeSound(out, Bounce.of(score, format));
     return 0;
+  }
+
+  private void writeSound(PrintWriter out, Bounce bounce) throws IOException {
+    if (wav != null) {
+      bounce.mix(wav, Mixdown.Watch.NOBODY).ifPresent(written -> say(out, written));
+    }
+    if (stems != null) {
+      Files.createDirectories(stems);
+      bounce.stems(stems, Mixdown.Watch.NOBODY).ifPresent(all -> all.forEach(w -> say(out, w)));
+    }
+  }
+
+  private static void say(PrintWriter out, Bounce.Written written) {
+    String over =
+        written.over() == 0
+            ? ""
+            : String.format(
+                Locale.ROOT,
+                ": %.1f dB over full scale and cut; turn the part down",
+                written.over());
+    out.println(written.path() + over);
   }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.stream.Stream;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -118,7 +119,10 @@ public record SongDraft(
     Optional<List<ChordSpan>> given =
         chordLine.map(line -> ChordLine.in(brief).parse(line).orElseThrow());
     List<Progression> progressions = new ProgressionDraft(style, brief, seed).draw(given);
-    List<Part> parts = List.of(keys(), lead(brief, progressions.get(0)), drums(), sub(), bass());
+    List<Part> parts =
+        Stream.of(keys(), lead(brief, progressions.get(0)), drums(), sub(), bass())
+            .map(style.sound()::dress)
+            .toList();
     Form form = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
     return new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
   }

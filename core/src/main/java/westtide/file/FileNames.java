@@ -12,6 +12,16 @@ public final class FileNames {
     return safe(song.title()) + " " + song.brief().tempo() + " " + song.brief().key().shortName();
   }
 
+  /** For example {@code "Lamp Room 146 F#m.wav"}. */
+  public static String wav(Song song) {
+    return stem(song) + ".wav";
+  }
+
+  /** For example {@code "Lamp Room 146 F#m 808.wav"}. */
+  public static String wav(Song song, Part part) {
+    return stem(song) + " " + safe(part.name()) + ".wav";
+  }
+
   /** For example {@code "Lamp Room 146 F#m.mid"}. */
   public static String midi(Song song) {
     return stem(song) + ".mid";

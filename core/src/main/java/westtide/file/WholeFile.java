@@ -1,6 +1,8 @@
 package westtide.file;
 
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.nio.file.AtomicMoveNotSupportedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -8,9 +10,28 @@ import java.nio.file.StandardCopyOption;
 
 /** Writes files whole: to a temporary file in the same folder first, then into place. */
 final class WholeFile {
+  private static final int BUFFER = 1 << 16;
+
   private WholeFile() {}
 
+  /** Writes what a file holds. */
+  @FunctionalInterface
+  interface Content {
+    /** Writes it; false when it was given up, and nothing shall be left. */
+    boolean to(OutputStream out) throws IOException;
+  }
+
   static void write(Path path, byte[] content) throws UnusableFileException {
+    write(
+        path,
+        out -> {
+          out.write(content);
+          return true;
+        });
+  }
+
+  /** Writes a file piece by piece; false when its content gave up. */
+  static boolean write(Path path, Content content) throws UnusableFileException {
     Path target = path.toAbsolutePath();
     Path folder = target.getParent();
     if (folder == null || !Files.isDirectory(folder)) {
@@ -20,11 +41,21 @@ final class WholeFile {
     Path temporary = null;
     try {
       temporary = Files.createTempFile(folder, ".west-tide-", ".part");
-      Files.write(temporary, content);
-      move(temporary, target);
+      if (fill(temporary, content)) {
+        move(temporary, target);
+        return true;
+      }
+      discard(temporary);
+      return false;
     } catch (IOException e) {
       discard(temporary);
       throw new UnusableFileException(path + " could not be written: " + reason(e) + ".", e);
+    }
+  }
+
+  private static boolean fill(Path temporary, Content content) throws IOException {
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(temporary), BUFFER)) {
+      return content.to(out);
     }
   }
 

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.score.Score;
+import westtide.song.Song;
+import westtide.sound.Listening;
 import westtide.style.Style;
 
 /**
@@ -30,6 +32,15 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
     out.put(Stage.DELIVER, new DeliverSoundings(score).take());
     Set<String> left = score.song().leftAlone();
     out.replaceAll((stage, found) -> without(found, left));
+    return new Soundings(out);
+  }
+
+  /** These soundings and what a rendering of the song measured. */
+  public Soundings with(Listening heard, Song song) {
+    HeardSoundings sound = new HeardSoundings(song, heard);
+    Map<Stage, StageSoundings> out = new EnumMap<>(stages);
+    out.merge(Stage.DELIVER, without(sound.whole(), song.leftAlone()), StageSoundings::and);
+    out.merge(Stage.LOW_END, without(sound.lowEnd(), song.leftAlone()), StageSoundings::and);
     return new Soundings(out);
   }
 

@@ -1,5 +1,6 @@
 package westtide.review;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -16,5 +17,14 @@ public record StageSoundings(List<Measure> measures, List<Finding> findings) {
         findings.stream()
             .sorted(java.util.Comparator.comparing(Finding::weight).reversed())
             .toList();
+  }
+
+  /** These and more of the same stage. */
+  StageSoundings and(StageSoundings more) {
+    List<Measure> measured = new ArrayList<>(measures);
+    measured.addAll(more.measures());
+    List<Finding> found = new ArrayList<>(findings);
+    found.addAll(more.findings());
+    return new StageSoundings(measured, found);
   }
 }

@@ -20,6 +20,7 @@ import westtide.theory.Key;
  * @param lead its lead line
  * @param sub its 808
  * @param bass its bass
+ * @param sound its instruments in the preview
  * @param form its forms
  * @param reasons every preference in words
  */
@@ -37,6 +38,7 @@ public record Style(
     PartHabit.Lead lead,
     PartHabit.Sub sub,
     PartHabit.Bass bass,
+    SoundHabit sound,
     FormHabit form,
     List<Reason> reasons) {
   /** Copies the lists. */

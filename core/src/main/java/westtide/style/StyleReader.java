@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
@@ -14,6 +15,7 @@ import westtide.song.DrumVoice;
 import westtide.song.KickLink;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
+import westtide.song.mix.Duck;
 import westtide.theory.Key;
 import westtide.theory.VoicingRange;
 
@@ -47,6 +49,7 @@ final class StyleReader {
             text(lead, "mood").equals("bright")),
         sub(json.required("sub")),
         bass(json.required("bass")),
+        sound(json.required("sound")),
         form(json.required("forms")),
         reasons());
   }
@@ -142,6 +145,17 @@ final class StyleReader {
     return texts(node.required("figures")).stream().map(Figure::new).toList();
   }
 
+  private static SoundHabit sound(JsonNode node) {
+    Map<String, String> instruments = new LinkedHashMap<>();
+    node.required("instruments")
+        .properties()
+        .forEach(entry -> instruments.put(entry.getKey(), entry.getValue().asText()));
+    return new SoundHabit(
+        instruments,
+        Set.copyOf(texts(node.required("ducked"))),
+        Duck.Trigger.valueOf(text(node, "duck")));
+  }
+
   private static FormHabit form(JsonNode node) {
     List<FormHabit.Template> templates = new ArrayList<>();
     node.required("templates")
@@ -205,6 +219,8 @@ final class StyleReader {
     out.add(
         reason("Chord part", text(json.required("keys-part"), "name"), json.required("keys-part")));
     out.add(reason("Lead", text(json.required("lead"), "name"), json.required("lead")));
+    JsonNode sound = json.required("sound");
+    out.add(reason("Sound", String.join(", ", sound(sound).instruments().values()), sound));
     JsonNode forms = json.required("forms");
     out.add(reason("Form", text(forms.required("templates").get(0), "line"), forms));
     return out;

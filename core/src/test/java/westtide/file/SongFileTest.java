@@ -3,9 +3,12 @@ package westtide.file;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -15,6 +18,12 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
+import westtide.song.edit.FormEdits;
+import westtide.song.mix.DelayTime;
+import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
+import westtide.song.mix.Patch;
+import westtide.song.mix.Ramp;
 
 class SongFileTest {
   @TempDir private Path folder;
@@ -28,6 +37,51 @@ class SongFileTest {
       SongFile.write(song, file);
       assertThat(SongFile.read(file)).isEqualTo(song);
     }
+  }
+
+  @Test
+  void soundAndMixReadBackAsTheyWere() throws IOException {
+    Path file = folder.resolve("mixed.tide");
+    Duck duck = new Duck(Duck.Trigger.QUARTERS, 85, 240, 160);
+    Mix mix = new Mix(-75, -30, 120, 9000, 33, 12, DelayTime.SIXTEENTH, 44, 25, duck);
+    Song song =
+        Songs.draft("trap", 1)
+            .withPart("lead", part -> part.withPatch(Patch.of("flute").with("breath", 70), 73))
+            .withPart("lead", part -> part.withMix(mix));
+    Ramp opening = new Ramp(Ramp.Kind.LOW_PASS, 400, 18_000);
+    song = FormEdits.ramps(1, "keys", List.of(opening)).apply(song);
+    SongFile.write(song, file);
+    assertThat(SongFile.read(file)).isEqualTo(song);
+  }
+
+  @Test
+  void aFileFromBeforeThereWasSoundIsHeardAsItsRolesUsuallyAre() throws IOException {
+    Path file = folder.resolve("older.tide");
+    Song song = Songs.draft("house", 1);
+    SongFile.write(song, file);
+    ObjectMapper mapper = new ObjectMapper();
+    ObjectNode tree = (ObjectNode) mapper.readTree(file.toFile());
+    tree.withArray("parts").forEach(p -> ((ObjectNode) p).remove(List.of("sound", "mix")));
+    mapper.writeValue(file.toFile(), tree);
+    Song read = SongFile.read(file);
+    assertThat(read.part("drums").orElseThrow().patch()).isEqualTo(Patch.of("tide kit"));
+    assertThat(read.part("keys").orElseThrow().mix().lowCut()).isEqualTo(150);
+    assertThat(read.form()).isEqualTo(song.form());
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'\"pan\" : 0', '\"pan\" : 900', a pan is -100 to 100",
+    "'\"level\" : -110', '\"level\" : 200', a level is -600 to 60",
+    "'\"trigger\" : \"KICK\"', '\"trigger\" : \"MOON\"', unknown trigger"
+  })
+  void aMixOutsideItsRangesIsRefused(String from, String to, String message) throws IOException {
+    Path file = folder.resolve("odd.tide");
+    SongFile.write(Songs.draft("trap", 1), file);
+    Files.writeString(file, Files.readString(file).replace(from, to));
+    assertThatThrownBy(() -> SongFile.read(file))
+        .isInstanceOf(UnusableFileException.class)
+        .hasMessageContaining(message);
   }
 
   @Test

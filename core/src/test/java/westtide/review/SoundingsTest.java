@@ -30,6 +30,8 @@ import westtide.song.edit.BriefEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.mix.Mix;
+import westtide.sound.Listening;
 
 /** Every finding is provoked by a song that has it, and its fix takes it away. */
 class SoundingsTest {
@@ -217,5 +219,51 @@ class SoundingsTest {
       previous = energy;
     }
     assertThat(Energy.of(Score.of(song)).bars()).hasSize(song.form().bars());
+  }
+
+  private static Listening heard(double pushed, double overlap) {
+    return new Listening(-12, -10, -9, -1, pushed, 0.6, Optional.of(overlap));
+  }
+
+  @Test
+  void whatIsHeardIsMeasuredWhereItMatters() {
+    Song song = Songs.draft("house", 1);
+    Soundings soundings = take(song).with(heard(1, 0.2), song);
+    assertThat(soundings.at(Stage.DELIVER).measures())
+        .extracting(Measure::name)
+        .contains("loudness, LUFS", "peak, dBFS", "limiter takes, dB");
+    assertThat(soundings.at(Stage.LOW_END).measures())
+        .extracting(Measure::name)
+        .contains("energy under 120 Hz", "kick with 808 as loud");
+    assertThat(soundings.findings(Weight.NOTE)).noneMatch(f -> f.id().equals("deliver.pushed"));
+  }
+
+  @Test
+  void aLimiterThatWorksTooHardIsTurnedDown() {
+    Song song = Songs.draft("trap", 1);
+    Finding finding =
+        take(song).with(heard(7, 0.2), song).at(Stage.DELIVER).findings().stream()
+            .filter(f -> f.id().equals("deliver.pushed"))
+            .findFirst()
+            .orElseThrow();
+    Song fixed = finding.fix().orElseThrow().edit().apply(song);
+    int before = song.part("drums").orElseThrow().mix().level();
+    assertThat(fixed.part("drums").orElseThrow().mix().level()).isEqualTo(before - 50);
+  }
+
+  @Test
+  void aKickUnderAnUnduckedEightOhEightIsFoundAndDucked() {
+    Song song = Songs.draft("trap", 1).withPart("808", p -> p.withMix(Mix.PLAIN));
+    Finding finding =
+        take(song).with(heard(1, 0.9), song).at(Stage.LOW_END).findings().stream()
+            .filter(f -> f.id().equals("lowend.overlap"))
+            .findFirst()
+            .orElseThrow();
+    Song fixed = finding.fix().orElseThrow().edit().apply(song);
+    assertThat(take(fixed).with(heard(1, 0.9), fixed).at(Stage.LOW_END).findings())
+        .noneMatch(f -> f.id().equals("lowend.overlap"));
+    Song left = song.withLeftAlone(java.util.Set.of("lowend.overlap"));
+    assertThat(take(left).with(heard(1, 0.9), left).at(Stage.LOW_END).findings())
+        .noneMatch(f -> f.id().equals("lowend.overlap"));
   }
 }

@@ -8,6 +8,7 @@ import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Section;
 import westtide.song.SectionWord;
+import westtide.song.mix.Ramp;
 
 /** Edits of the form. Sections and bars are counted from 0. */
 public final class FormEdits {
@@ -95,6 +96,11 @@ public final class FormEdits {
   /** Puts another form in its place. */
   public static Edit replace(String name, Form form) {
     return Edit.of(name, song -> song.withForm(form));
+  }
+
+  /** Lets level or low pass of a part move over a section; an empty list keeps them still. */
+  public static Edit ramps(int index, String part, List<Ramp> ramps) {
+    return section("Move " + part + " over a section", index, s -> s.withRamps(part, ramps));
   }
 
   private static Section filled(Section section, List<String> parts) {
