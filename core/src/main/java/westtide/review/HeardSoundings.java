@@ -68,7 +68,7 @@ final class HeardSoundings {
     int tenths = (int) Math.ceil((heard.pushed() - MOST_PUSHED / 2) * 10);
     return List.of(
         new Finding(
-            "deliver.pushed",
+            "levels.pushed",
             Weight.NOTE,
             String.format(Locale.ROOT, "The limiter takes %.0f dB", heard.pushed()),
             "loudest beat",

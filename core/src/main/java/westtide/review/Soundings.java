@@ -29,6 +29,7 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
     out.put(Stage.LOW_END, new LowEndSoundings(score).take());
     out.put(Stage.LINES, new LineSoundings(score).take());
     out.put(Stage.FORM, new FormSoundings(score, style).take());
+    out.put(Stage.LEVELS, new LevelSoundings(score).take());
     out.put(Stage.DELIVER, new DeliverSoundings(score).take());
     Set<String> left = score.song().leftAlone();
     out.replaceAll((stage, found) -> without(found, left));
@@ -39,7 +40,7 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
   public Soundings with(Listening heard, Song song) {
     HeardSoundings sound = new HeardSoundings(song, heard);
     Map<Stage, StageSoundings> out = new EnumMap<>(stages);
-    out.merge(Stage.DELIVER, without(sound.whole(), song.leftAlone()), StageSoundings::and);
+    out.merge(Stage.LEVELS, without(sound.whole(), song.leftAlone()), StageSoundings::and);
     out.merge(Stage.LOW_END, without(sound.lowEnd(), song.leftAlone()), StageSoundings::and);
     return new Soundings(out);
   }

@@ -8,6 +8,7 @@ public enum Stage {
   LOW_END("Low end"),
   LINES("Lines"),
   FORM("Form"),
+  LEVELS("Levels"),
   DELIVER("Deliver");
 
   private final String title;

@@ -20,6 +20,11 @@ public record Cell(int fromBar, Level level, String variant) {
     return new Cell(0, Level.OUT, "");
   }
 
+  /** Whether the part is in and plays that pattern. */
+  public boolean plays(String name) {
+    return level != Level.OUT && variant.equals(name);
+  }
+
   /** The same cell at another level. */
   public Cell withLevel(Level other) {
     return new Cell(fromBar, other, variant);

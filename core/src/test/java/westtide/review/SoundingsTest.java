@@ -229,21 +229,21 @@ class SoundingsTest {
   void whatIsHeardIsMeasuredWhereItMatters() {
     Song song = Songs.draft("house", 1);
     Soundings soundings = take(song).with(heard(1, 0.2), song);
-    assertThat(soundings.at(Stage.DELIVER).measures())
+    assertThat(soundings.at(Stage.LEVELS).measures())
         .extracting(Measure::name)
         .contains("loudness, LUFS", "peak, dBFS", "limiter takes, dB");
     assertThat(soundings.at(Stage.LOW_END).measures())
         .extracting(Measure::name)
         .contains("energy under 120 Hz", "kick with 808 as loud");
-    assertThat(soundings.findings(Weight.NOTE)).noneMatch(f -> f.id().equals("deliver.pushed"));
+    assertThat(soundings.findings(Weight.NOTE)).noneMatch(f -> f.id().equals("levels.pushed"));
   }
 
   @Test
   void aLimiterThatWorksTooHardIsTurnedDown() {
     Song song = Songs.draft("trap", 1);
     Finding finding =
-        take(song).with(heard(7, 0.2), song).at(Stage.DELIVER).findings().stream()
-            .filter(f -> f.id().equals("deliver.pushed"))
+        take(song).with(heard(7, 0.2), song).at(Stage.LEVELS).findings().stream()
+            .filter(f -> f.id().equals("levels.pushed"))
             .findFirst()
             .orElseThrow();
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
@@ -265,5 +265,19 @@ class SoundingsTest {
     Song left = song.withLeftAlone(java.util.Set.of("lowend.overlap"));
     assertThat(take(left).with(heard(1, 0.9), left).at(Stage.LOW_END).findings())
         .noneMatch(f -> f.id().equals("lowend.overlap"));
+  }
+
+  @Test
+  void lowsBesideTheMiddleArePutThere() {
+    Song song = Songs.draft("trap", 1).withPart("808", p -> p.withMix(p.mix().withPan(-40)));
+    Finding finding = fixes(song, Stage.LEVELS, "levels.middle.808");
+    assertThat(finding.title()).contains("40").contains("left");
+  }
+
+  @Test
+  void aLineThatKeepsItsLowsUnderAnEightOhEightIsCut() {
+    Song song = Songs.draft("trap", 1).withPart("keys", p -> p.withMix(p.mix().withLowCut(40)));
+    Finding finding = fixes(song, Stage.LEVELS, "levels.lows.keys");
+    assertThat(finding.why()).contains("100 to 150 Hz");
   }
 }

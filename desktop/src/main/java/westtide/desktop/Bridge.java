@@ -7,7 +7,8 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import westtide.desktop.kit.Controls;
-import westtide.rhythm.Clock;
+import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayBar;
 import westtide.song.Brief;
 
 /**
@@ -21,26 +22,28 @@ final class Bridge extends HBox {
   private final Label tempo = Controls.label("", "figure");
   private final Label felt = Controls.label("", "figure");
   private final Label swing = Controls.label("", "figure");
-  private final Label length = Controls.label("", "figure");
   private final Label saved = Controls.label("", "small");
   private final Button undo;
   private final Button redo;
   private final OpenSong open;
+  private final PlayBar play;
 
-  Bridge(OpenSong open, Runnable find, Runnable save) {
+  Bridge(OpenSong open, PlayBar play, Runnable find, Runnable save) {
     this.open = open;
+    this.play = play;
     getStyleClass().add("bridge");
     VBox name = Controls.column(0, title, project);
-    name.setPrefWidth(230);
-    name.setMinWidth(150);
+    name.setPrefWidth(190);
+    name.setMinWidth(130);
     undo = icon("undo", Feather.CORNER_UP_LEFT, "Undo", open::undo);
     redo = icon("redo", Feather.CORNER_UP_RIGHT, "Redo", open::redo);
     saved.setId("saved-state");
     title.setId("bridge-title");
     key.setId("bridge-key");
     tempo.setId("bridge-tempo");
-    length.setId("bridge-length");
-    Button finder = Controls.action("find-action", "Find an action   /", find);
+    Button finder = Controls.action("find-action", "Find   /", find);
+    finder.setAccessibleText("Find an action   /");
+    Controls.explained(finder, "Find an action   /");
     finder.getStyleClass().setAll("button", "find");
     Button saver = Controls.action("save", "save", save);
     getChildren()
@@ -50,10 +53,10 @@ final class Bridge extends HBox {
             fact("tempo", tempo),
             fact("felt", felt),
             fact("swing", swing),
-            fact("length", length),
             Controls.spring(),
-            saved,
-            Controls.row(2, saver, undo, redo),
+            play,
+            Controls.spring(),
+            Controls.column(0, saved, Controls.row(2, saver, undo, redo)),
             finder);
   }
 
@@ -66,13 +69,18 @@ final class Bridge extends HBox {
     tempo.setText(brief.tempo().toString());
     felt.setText(brief.felt());
     swing.setText(brief.swing() + " %");
-    length.setText(Clock.of(view.song().millis()));
     saved.setText(
         open.changed() ? open.file().isPresent() ? "changed" : "in no file yet" : "saved");
     undo.setDisable(open.undoable().isEmpty());
     redo.setDisable(open.redoable().isEmpty());
     Controls.explained(undo, open.undoable().map(name -> "Undo: " + name).orElse("Undo"));
     Controls.explained(redo, open.redoable().map(name -> "Redo: " + name).orElse("Redo"));
+  }
+
+  /** Shows where the song is in this frame. */
+  void follow(Moment moment) {
+    Brief brief = open.song().brief();
+    play.follow(moment, brief.meter(), brief.tempo());
   }
 
   private static VBox fact(String name, Label figure) {

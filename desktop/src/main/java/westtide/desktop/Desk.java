@@ -2,6 +2,7 @@ package westtide.desktop;
 
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import westtide.desktop.play.PlayDesk;
 import westtide.song.edit.Edit;
 
 /**
@@ -11,8 +12,10 @@ import westtide.song.edit.Edit;
  * @param files opening, saving and exporting
  * @param messages sentences for the person
  * @param background work beside the window
+ * @param play playing and hearing
  */
-public record Desk(OpenSong open, SongFiles files, Messages messages, Background background) {
+public record Desk(
+    OpenSong open, SongFiles files, Messages messages, Background background, PlayDesk play) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);

@@ -9,12 +9,14 @@ import java.util.function.UnaryOperator;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.History;
+import westtide.sound.Listening;
 import westtide.style.StyleBook;
 
 /** The song that is open: its history, its file and the view of its present state. */
 public final class OpenSong {
   private final StyleBook book;
   private final List<Consumer<SongView>> watchers = new ArrayList<>();
+  private final List<Runnable> openings = new ArrayList<>();
   private Optional<SongView> view = Optional.empty();
   private Optional<History> history = Optional.empty();
   private Optional<Path> file = Optional.empty();
@@ -34,6 +36,20 @@ public final class OpenSong {
   /** Tells a watcher of every new view: after each edit, undo, selection, opening and saving. */
   public void watch(Consumer<SongView> watcher) {
     watchers.add(watcher);
+  }
+
+  /** Runs something whenever another song is opened, before its first view. */
+  public void watchOpening(Runnable watcher) {
+    openings.add(watcher);
+  }
+
+  /** Adds what a rendering of a song measured, unless the song has changed since. */
+  public void heard(Song measured, Listening listening) {
+    if (view.isPresent() && view.get().song() == measured) {
+      SongView more = view.get().with(listening);
+      view = Optional.of(more);
+      List.copyOf(watchers).forEach(watcher -> watcher.accept(more));
+    }
   }
 
   /** The view of the present state, if a song is open. */
@@ -132,6 +148,7 @@ public final class OpenSong {
     history = Optional.of(begun);
     file = from;
     section = firstHook(begun.song());
+    List.copyOf(openings).forEach(Runnable::run);
     refresh();
   }
 

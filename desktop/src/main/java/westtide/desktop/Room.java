@@ -1,6 +1,7 @@
 package westtide.desktop;
 
 import javafx.scene.Node;
+import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 
 /**
@@ -16,6 +17,9 @@ public interface Room {
 
   /** Shows a state of the song. */
   void show(SongView view);
+
+  /** Shows where the song is in this frame; called only while the room is in front. */
+  default void follow(Moment moment) {}
 
   /** The line of the course below its name: one measured fact. */
   String fact(SongView view);

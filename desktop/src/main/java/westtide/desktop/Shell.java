@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -20,9 +21,16 @@ import westtide.desktop.chords.ChordsRoom;
 import westtide.desktop.deliver.DeliverRoom;
 import westtide.desktop.drums.DrumsRoom;
 import westtide.desktop.form.FormRoom;
+import westtide.desktop.levels.LevelsRoom;
 import westtide.desktop.lines.LinesRoom;
 import westtide.desktop.lowend.LowEndRoom;
+import westtide.desktop.play.ListeningPanel;
+import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayBar;
+import westtide.desktop.play.PlayDesk;
+import westtide.desktop.play.Pulse;
 import westtide.file.Recovery;
+import westtide.play.Player;
 import westtide.review.Stage;
 import westtide.song.Song;
 import westtide.style.Style;
@@ -50,6 +58,10 @@ public final class Shell {
   private final Course course;
   private final SoundingsPane soundings;
   private final TideChart tide;
+  private final PlayDesk play;
+  private final Ears ears;
+  private final Pulse pulse;
+  private final Path preferencesFile;
   private final BorderPane frame = new BorderPane();
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
@@ -62,20 +74,37 @@ public final class Shell {
     this.files =
         new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
     this.autosave = new Autosave(open, recovery, background);
-    Desk desk = new Desk(open, files, messages, background);
+    this.preferencesFile = around.data().resolve("preferences.properties");
+    Player player = new Player(around.audio().get());
+    this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
+    this.ears = new Ears(open);
+    Desk desk = new Desk(open, files, messages, background, play);
     BriefRoom brief = new BriefRoom(desk, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
     DrumsRoom drums = new DrumsRoom(desk);
     FormRoom form = new FormRoom(desk);
     this.rooms =
-        List.of(brief, new ChordsRoom(desk), drums, new LowEndRoom(desk), lines, form, deliver);
-    this.bridge = new Bridge(open, this::find, files::save);
+        List.of(
+            brief,
+            new ChordsRoom(desk),
+            drums,
+            new LowEndRoom(desk),
+            lines,
+            form,
+            new LevelsRoom(desk),
+            deliver);
+    this.bridge = new Bridge(open, new PlayBar(play), this::find, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
-    this.tide = new TideChart(open::select, () -> go(Stage.FORM));
-    this.commands = new ShellCommands(this, open, files).list(brief, drums, lines, form, deliver);
+    this.tide = new TideChart(play, open::select, () -> go(Stage.FORM));
+    this.pulse = new Pulse(play, around.millis(), messages, this::follow);
+    this.commands =
+        new ShellCommands(this, open, files, play).list(brief, drums, lines, form, deliver);
+    open.watchOpening(play::opened);
     open.watch(this::show);
+    open.watch(play::show);
+    play.watch(this::keepPreferences);
     frame.setTop(bridge);
     frame.setLeft(course);
     frame.setRight(soundings);
@@ -90,6 +119,7 @@ public final class Shell {
     Look.dress(scene);
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     autosave.start();
+    pulse.start();
     return scene;
   }
 
@@ -170,6 +200,9 @@ public final class Shell {
    * Forgets kept work and finishes what is being written; the last thing before the process ends.
    */
   void close() {
+    pulse.stop();
+    ears.close();
+    play.close();
     autosave.end();
     background.finish();
   }
@@ -190,7 +223,7 @@ public final class Shell {
   }
 
   private void show(SongView view) {
-    Room room = rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
+    Room room = room();
     if (frame.getCenter() != room.node()) {
       ((Region) room.node()).setMinSize(0, 0);
       frame.setCenter(room.node());
@@ -200,6 +233,34 @@ public final class Shell {
     course.show(view, rooms, front);
     soundings.show(view, front);
     tide.show(view, open.section());
+    ears.show(view, front);
+  }
+
+  private void follow(Moment moment) {
+    if (open.isOpen()) {
+      bridge.follow(moment);
+      tide.follow(moment);
+      room().follow(moment);
+    }
+  }
+
+  private Room room() {
+    return rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
+  }
+
+  private void keepPreferences() {
+    Preferences now = play.preferences();
+    background.quietly(
+        () -> {
+          now.write(preferencesFile);
+          return null;
+        });
+    open.view().ifPresent(view -> tide.show(view, open.section()));
+  }
+
+  /** Opens what can be set about listening, with the cautions. */
+  void listening() {
+    overlay.open(new ListeningPanel(play, overlay::close));
   }
 
   private void shortcut(KeyEvent event) {
@@ -208,6 +269,11 @@ public final class Shell {
     }
     Node owner = root.getScene().getFocusOwner();
     boolean typing = owner instanceof TextInputControl;
+    if (event.getCode() == KeyCode.ENTER && owner instanceof ButtonBase button) {
+      button.fire();
+      event.consume();
+      return;
+    }
     if (event.getCode() == KeyCode.SLASH && !typing && !event.isShortcutDown()) {
       find();
       event.consume();

@@ -7,6 +7,7 @@ import westtide.desktop.deliver.DeliverRoom;
 import westtide.desktop.drums.DrumsRoom;
 import westtide.desktop.form.FormRoom;
 import westtide.desktop.lines.LinesRoom;
+import westtide.desktop.play.PlayDesk;
 import westtide.review.Finding;
 import westtide.review.Stage;
 import westtide.review.Weight;
@@ -23,8 +24,10 @@ final class ShellCommands {
   private final Shell shell;
   private final OpenSong open;
   private final SongFiles files;
+  private final PlayDesk play;
 
-  ShellCommands(Shell shell, OpenSong open, SongFiles files) {
+  ShellCommands(Shell shell, OpenSong open, SongFiles files, PlayDesk play) {
+    this.play = play;
     this.shell = shell;
     this.open = open;
     this.files = files;
@@ -35,6 +38,7 @@ final class ShellCommands {
     List<Command> out = new ArrayList<>();
     addFiles(out);
     addHistory(out);
+    addPlaying(out);
     for (Stage stage : Stage.values()) {
       out.add(
           Command.of(
@@ -62,6 +66,8 @@ final class ShellCommands {
     out.add(
         Command.of("export-midi", "Write the MIDI file", deliver::writeWhole)
             .withKeys("Shortcut+E"));
+    out.add(Command.of("bounce", "Write the mix as WAV", deliver::writeMix));
+    out.add(Command.of("bounce-stems", "Write the stems as WAV", deliver::writeStems));
     out.add(Command.of("export-parts", "Write one MIDI file a part", deliver::writeParts));
     return out;
   }
@@ -107,6 +113,40 @@ final class ShellCommands {
         Command.of("shorter-section", "Make the section four bars shorter", () -> form.resize(-4)));
     out.add(Command.of("move-section-later", "Move the section later", () -> form.move(1)));
     out.add(Command.of("move-section-earlier", "Move the section earlier", () -> form.move(-1)));
+  }
+
+  private void addPlaying(List<Command> out) {
+    out.add(Command.of("play", "Play, or stop", play::toggle).withKeys("SPACE"));
+    out.add(
+        Command.of("play-section", "Play the section from its start", play::playSection)
+            .withKeys("P"));
+    out.add(
+        Command.of("loop-section", "Loop this section, or play on", play::toggleLoop)
+            .withKeys("L"));
+    out.add(Command.of("loop-nothing", "Loop nothing", play::loopNothing));
+    out.add(
+        Command.of(
+                "metronome",
+                "Click on every beat, or not",
+                () ->
+                    play.setPreferences(
+                        play.preferences().withMetronome(!play.preferences().metronome())))
+            .withKeys("K"));
+    out.add(
+        Command.of(
+            "count-in",
+            "Count four beats in before playing, or not",
+            () ->
+                play.setPreferences(
+                    play.preferences().withCountIn(!play.preferences().countIn()))));
+    out.add(
+        Command.of("louder", "Listen louder by 2 dB", () -> play.louder(2))
+            .withKeys("Shortcut+UP"));
+    out.add(
+        Command.of("quieter", "Listen more quietly by 2 dB", () -> play.louder(-2))
+            .withKeys("Shortcut+DOWN"));
+    out.add(
+        Command.of("listening", "Listening, breaks and hearing", shell::listening).withKeys("F1"));
   }
 
   private void start() {

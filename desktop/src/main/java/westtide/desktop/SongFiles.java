@@ -3,12 +3,16 @@ package westtide.desktop;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import westtide.file.Bounce;
 import westtide.file.FileNames;
 import westtide.file.MidiFile;
 import westtide.file.Recovery;
 import westtide.file.SongFile;
+import westtide.file.WavFormat;
 import westtide.score.Score;
 import westtide.song.Song;
+import westtide.sound.Mixdown.Watch;
 
 /** Opening, saving and exporting the open song, and asking once about unsaved changes. */
 public final class SongFiles {
@@ -167,6 +171,63 @@ public final class SongFiles {
     export(
         folder,
         score -> "Wrote " + MidiFile.writeParts(score, folder).size() + " files to " + folder);
+  }
+
+  /** Writes the mix as WAV into a folder; {@code ended} runs in the window whatever came of it. */
+  public void bounceMix(Path folder, WavFormat format, Watch watch, Runnable ended) {
+    bounce(
+        ended,
+        score -> {
+          Files.createDirectories(folder);
+          Path file = folder.resolve(FileNames.wav(score.song()));
+          return Bounce.of(score, format).mix(file, watch).map(List::of);
+        });
+  }
+
+  /** Writes stems as WAV into a folder; {@code ended} runs in the window whatever came of it. */
+  public void bounceStems(Path folder, WavFormat format, Watch watch, Runnable ended) {
+    bounce(
+        ended,
+        score -> {
+          Files.createDirectories(folder);
+          return Bounce.of(score, format).stems(folder, watch);
+        });
+  }
+
+  private interface Bouncing {
+    Optional<List<Bounce.Written>> write(Score score) throws java.io.IOException;
+  }
+
+  private void bounce(Runnable ended, Bouncing bouncing) {
+    Score score = open.view().orElseThrow().score();
+    background.run(
+        () -> {
+          try {
+            return bouncing
+                .write(score)
+                .map(SongFiles::told)
+                .orElse("Cancelled; nothing was written.");
+          } finally {
+            javafx.application.Platform.runLater(ended);
+          }
+        },
+        messages::done);
+  }
+
+  private static String told(List<Bounce.Written> files) {
+    Path first = files.get(0).path();
+    String what =
+        files.size() == 1
+            ? "Wrote " + first
+            : "Wrote " + files.size() + " stems to " + first.getParent();
+    double over = files.stream().mapToDouble(Bounce.Written::over).max().orElse(0);
+    return over == 0
+        ? what
+        : what
+            + String.format(
+                java.util.Locale.ROOT,
+                ". The loudest goes %.1f dB over full scale and is cut there; turn it down.",
+                over);
   }
 
   private interface Export {

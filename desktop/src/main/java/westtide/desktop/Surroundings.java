@@ -1,8 +1,14 @@
 package westtide.desktop;
 
 import java.nio.file.Path;
+import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongPredicate;
 import java.util.function.LongSupplier;
+import java.util.function.Supplier;
+import westtide.play.AudioOutput;
+import westtide.play.SilentOutput;
+import westtide.play.SystemOutput;
+import westtide.sound.Engine;
 
 /**
  * What the application finds around it, passed in so that tests can give it their own.
@@ -11,8 +17,16 @@ import java.util.function.LongSupplier;
  * @param documents where new songs go unless another place is chosen
  * @param millis a clock in milliseconds
  * @param running tells whether a process number is in use
+ * @param audio finds where sound goes
  */
-public record Surroundings(Path data, Path documents, LongSupplier millis, LongPredicate running) {
+public record Surroundings(
+    Path data,
+    Path documents,
+    LongSupplier millis,
+    LongPredicate running,
+    Supplier<AudioOutput> audio) {
+  private static final int RATE = 48_000;
+
   /** Those of this machine and this user. */
   static Surroundings ofUser() {
     Path user = Path.of(System.getProperty("user.home"));
@@ -21,6 +35,12 @@ public record Surroundings(Path data, Path documents, LongSupplier millis, LongP
         Path.of(home),
         user,
         System::currentTimeMillis,
-        process -> ProcessHandle.of(process).isPresent());
+        process -> ProcessHandle.of(process).isPresent(),
+        () -> SystemOutput.open(RATE, Engine.BLOCK).orElseGet(Surroundings::silent));
+  }
+
+  /** An output for machines without an audio line, by the machine's own clock. */
+  static AudioOutput silent() {
+    return new SilentOutput(RATE, System::nanoTime, LockSupport::parkNanos);
   }
 }

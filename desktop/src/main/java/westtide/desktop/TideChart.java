@@ -5,11 +5,14 @@ import java.util.Optional;
 import java.util.function.IntConsumer;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayDesk;
 import westtide.review.Energy;
 import westtide.rhythm.Clock;
 import westtide.song.Form;
@@ -18,35 +21,35 @@ import westtide.style.FormHabit;
 
 /**
  * The whole song at the lower edge: sections to scale on a bar ruler, energy bar by bar as a water
- * line, the style's usual energy as a thin dashed one. A click or the arrow keys select a section,
- * a double click opens it in the form.
+ * line, the style's usual energy as a thin dashed one. A click goes there and selects the section,
+ * a drag loops the bars it passes, a double click opens the section in the form; the arrow keys
+ * select a section.
  */
 final class TideChart extends Drawing {
   private static final double EDGE = 22;
   private static final double TOP = 40;
   private static final double FOOT = 26;
 
+  private final PlayDesk play;
   private final IntConsumer select;
   private final Runnable openForm;
   private Optional<SongView> view = Optional.empty();
   private int selected;
+  private int pressedBar;
+  private boolean dragged;
 
-  TideChart(IntConsumer select, Runnable openForm) {
+  TideChart(PlayDesk play, IntConsumer select, Runnable openForm) {
     super("Tide chart: the sections of the song and their energy", true);
+    this.play = play;
     this.select = select;
     this.openForm = openForm;
     setId("tide-chart");
     getStyleClass().add("tide");
     setPrefHeight(138);
     setMinHeight(104);
-    setOnMousePressed(
-        event -> {
-          requestFocus();
-          sectionAt(event.getX()).ifPresent(select::accept);
-          if (event.getClickCount() == 2) {
-            openForm.run();
-          }
-        });
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
     setOnKeyPressed(this::key);
   }
 
@@ -54,6 +57,49 @@ final class TideChart extends Drawing {
     view = Optional.of(shown);
     selected = section;
     redraw();
+  }
+
+  /** Shows where the song is in this frame. */
+  void follow(Moment moment) {
+    playAt(moment.tick());
+  }
+
+  @Override
+  protected double playX(double tick) {
+    return view.map(v -> bars(v).at(tick / v.song().brief().meter().ticksPerBar())).orElse(0.0);
+  }
+
+  private void press(MouseEvent event) {
+    requestFocus();
+    pressedBar = bar(event.getX());
+    dragged = false;
+    sectionAt(event.getX()).ifPresent(select::accept);
+    if (event.getClickCount() == 2) {
+      openForm.run();
+    }
+  }
+
+  private void drag(MouseEvent event) {
+    int bar = bar(event.getX());
+    if (view.isEmpty() || (!dragged && bar == pressedBar)) {
+      return;
+    }
+    dragged = true;
+    int ticks = view.get().song().brief().meter().ticksPerBar();
+    int from = Math.min(pressedBar, bar);
+    int to = Math.max(pressedBar, bar) + 1;
+    play.loop(new PlayDesk.Range(from * ticks, to * ticks));
+  }
+
+  private void release(MouseEvent event) {
+    if (view.isPresent() && !dragged) {
+      play.seek(pressedBar * view.get().song().brief().meter().ticksPerBar());
+    }
+  }
+
+  private int bar(double x) {
+    return view.map(v -> Math.max(0, Math.min(v.song().form().bars() - 1, (int) bars(v).value(x))))
+        .orElse(0);
   }
 
   private Optional<Integer> sectionAt(double x) {
@@ -89,6 +135,7 @@ final class TideChart extends Drawing {
     Axis y = new Axis(0, 100, getHeight() - FOOT, TOP);
     drawSelected(form, x);
     drawWater(v.energy(), x, y);
+    drawLoop(v, x, y.at(0));
     drawRuler(form, x, y.at(0));
     for (int i = 0; i < form.sections().size(); i++) {
       drawSection(v, i, x, y);
@@ -96,7 +143,9 @@ final class TideChart extends Drawing {
     text(
         EDGE,
         getHeight() - 6,
-        "energy, bar by bar; dashed: what " + v.style().name().toLowerCase() + " usually wants",
+        "energy, bar by bar; dashed: what "
+            + v.style().name().toLowerCase()
+            + " usually wants · click goes there, drag loops",
         "soft");
     textEnding(
         getWidth() - EDGE,
@@ -126,6 +175,20 @@ final class TideChart extends Drawing {
     water.getPoints().addAll(x.at(bars.size()), y.at(0));
     add(water, "energy");
     add(surface, "energy-line");
+  }
+
+  private void drawLoop(SongView v, Axis x, double y) {
+    int ticks = v.song().brief().meter().ticksPerBar();
+    play.loop()
+        .ifPresent(
+            loop -> {
+              double from = x.at(loop.from() / (double) ticks);
+              double to = x.at(loop.to() / (double) ticks);
+              named(
+                  box(from, y + 1, to - from, 6, "loop"),
+                  "tide-loop",
+                  "Loop, bars " + (loop.from() / ticks + 1) + " to " + loop.to() / ticks);
+            });
   }
 
   private void drawRuler(Form form, Axis x, double y) {

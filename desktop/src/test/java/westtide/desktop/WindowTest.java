@@ -43,7 +43,12 @@ abstract class WindowTest extends FxRobot {
     window = stage;
     shell =
         new Shell(
-            new Surroundings(folder.resolve("data"), documents, clock::get, process -> false));
+            new Surroundings(
+                folder.resolve("data"),
+                documents,
+                clock::get,
+                process -> false,
+                Surroundings::silent));
     stage.setScene(shell.scene(1280, 800));
     stage.setWidth(1280);
     stage.setHeight(800);

@@ -13,6 +13,7 @@ import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.play.Moment;
 import westtide.follow.ChordVoicings;
 import westtide.review.Stage;
 import westtide.song.Brief;
@@ -20,6 +21,7 @@ import westtide.song.ChordLine;
 import westtide.song.ChordSpan;
 import westtide.song.FollowRule;
 import westtide.song.Notation;
+import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Progression;
 import westtide.song.Reading;
@@ -34,6 +36,7 @@ import westtide.theory.VoicingRange;
 
 /** Progressions: a typed line, cards and the ladder of voices. */
 public final class ChordsRoom implements Room {
+  private static final int TOUCH = 90;
   private static final VoicingRange USUAL = new VoicingRange(51, 58, 76);
 
   private final Desk desk;
@@ -96,6 +99,17 @@ public final class ChordsRoom implements Room {
     told.setText(tell(song.brief(), shown, voicings));
   }
 
+  @Override
+  public void follow(Moment moment) {
+    Song song = desk.open().song();
+    boolean shown = song.form().sections().get(moment.section()).progression().equals(row);
+    if (shown && moment.playing()) {
+      ladder.playAt(moment.sectionTick() % song.progression(row).ticks());
+    } else {
+      ladder.playNowhere();
+    }
+  }
+
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(ladder, Priority.ALWAYS);
@@ -131,6 +145,19 @@ public final class ChordsRoom implements Room {
   private void select(int index) {
     chord = index;
     refresh();
+    touch();
+  }
+
+  /** Lets the chosen chord sound as it is laid out. */
+  private void touch() {
+    Song song = desk.open().song();
+    Optional<Part> keys = song.part(Role.CHORDS);
+    keys.ifPresent(
+        part ->
+            voicings(song, song.progression(row))
+                .get(chord)
+                .keys()
+                .forEach(key -> desk.play().touch(part, key, TOUCH)));
   }
 
   private void refresh() {

@@ -85,6 +85,11 @@ final class VoiceLadder extends Drawing {
   }
 
   @Override
+  protected double playX(double tick) {
+    return time().at(tick);
+  }
+
+  @Override
   protected void draw() {
     if (progression == null) {
       return;
@@ -170,6 +175,7 @@ final class VoiceLadder extends Drawing {
       double radius = key == voicing.bass() ? 7.5 : 5.5;
       var dot = dot(start, y.at(key), radius, "voice-dot", index == selected ? "chosen" : "plain");
       named(dot, "voice-" + index + "-" + key, in.pitch(key).toString());
+      sounds(dot, placed.get(index).start(), placed.get(index).end());
     }
   }
 

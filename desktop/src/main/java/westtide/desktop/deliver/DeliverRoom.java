@@ -33,12 +33,14 @@ public final class DeliverRoom implements Room {
   private final Label problem = Controls.wrapped("", "problem");
   private final Label whole = Controls.label("", "strong");
   private final Label facts = Controls.wrapped("", "small");
+  private final SoundBox sound;
   private final GridPane parts = new GridPane();
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
   public DeliverRoom(Desk desk) {
     this.desk = desk;
+    this.sound = new SoundBox(desk.files(), this::into);
     build();
   }
 
@@ -55,7 +57,7 @@ public final class DeliverRoom implements Room {
   @Override
   public String fact(SongView view) {
     int playing = MidiFile.playing(view.score()).size();
-    return "MIDI · " + playing + (playing == 1 ? " part" : " parts");
+    return "MIDI, WAV · " + playing + (playing == 1 ? " part" : " parts");
   }
 
   @Override
@@ -73,6 +75,7 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
+    sound.show(FileNames.wav(view.song()));
     showParts(view);
     showCommand(view);
   }
@@ -87,6 +90,16 @@ public final class DeliverRoom implements Room {
     into(desk.files()::exportParts);
   }
 
+  /** Writes the mix as WAV. */
+  public void writeMix() {
+    sound.mix();
+  }
+
+  /** Writes the stems as WAV. */
+  public void writeStems() {
+    sound.stems();
+  }
+
   private void build() {
     sheet.getStyleClass().add("sheet");
     whole.setId("deliver-name");
@@ -95,7 +108,7 @@ public final class DeliverRoom implements Room {
     HBox.setHgrow(command, Priority.ALWAYS);
     HBox.setHgrow(folder, Priority.ALWAYS);
     parts.setHgap(22);
-    parts.setVgap(7);
+    parts.setVgap(3);
     problem.setId("deliver-problem");
     problem.setManaged(false);
     folder
@@ -107,23 +120,27 @@ public final class DeliverRoom implements Room {
             Controls.title("Deliver"),
             Controls.row(10, Controls.label("into the folder"), folder),
             problem,
-            box(
-                "The whole song",
-                Controls.column(2, whole, facts),
-                Controls.primary("write-midi", "write the MIDI file", this::writeWhole)),
-            box(
-                "One file a part",
-                parts,
-                Controls.primary("write-parts", "write one file a part", this::writeParts)),
+            midi(),
+            sound,
             Controls.label("The same from the command line, once the song is saved", "small"),
             Controls.row(8, command, Controls.action("copy-command", "copy", this::copyCommand)));
   }
 
-  private static Node box(String title, Node content, Node button) {
-    HBox row = Controls.row(18, Controls.label(title, "stop-name"), Controls.spring(), button);
-    VBox box = Controls.column(4, row, content);
+  private Node midi() {
+    VBox box =
+        Controls.column(
+            4,
+            Controls.row(
+                10,
+                Controls.label("MIDI", "stop-name"),
+                Controls.spring(),
+                Controls.primary("write-midi", "write the whole song", this::writeWhole),
+                Controls.primary("write-parts", "write one file a part", this::writeParts)),
+            whole,
+            facts,
+            parts);
     box.getStyleClass().add("finding");
-    box.setPadding(new javafx.geometry.Insets(14, 16, 14, 16));
+    box.setPadding(new javafx.geometry.Insets(12, 16, 12, 16));
     return box;
   }
 
@@ -156,6 +173,10 @@ public final class DeliverRoom implements Room {
             + " --midi "
             + quoted(target)
             + " --parts "
+            + quoted(folder.getText())
+            + " --wav "
+            + quoted(folder.getText() + "/" + FileNames.wav(view.song()))
+            + " --stems "
             + quoted(folder.getText()));
   }
 

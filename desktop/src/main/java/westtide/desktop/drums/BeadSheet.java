@@ -38,6 +38,12 @@ final class BeadSheet extends Drawing {
     void nudge(DrumVoice voice, int step, int ticks);
 
     void moved(DrumVoice voice, int step);
+
+    void mute(DrumVoice voice);
+
+    void alone(DrumVoice voice);
+
+    String heard(DrumVoice voice);
   }
 
   private static final double LEFT = 116;
@@ -103,6 +109,11 @@ final class BeadSheet extends Drawing {
 
   private Axis time() {
     return new Axis(0, Ticks.ofSteps(steps()), LEFT, getWidth() - RIGHT);
+  }
+
+  @Override
+  protected double playX(double tick) {
+    return time().at(tick);
   }
 
   private double laneY(int index) {
@@ -183,6 +194,8 @@ final class BeadSheet extends Drawing {
       case DOWN -> lane = Math.min(groove.lanes().size() - 1, lane + 1);
       case HOME -> step = 0;
       case END -> step = steps() - 1;
+      case M -> hands.mute(voice());
+      case A -> hands.alone(voice());
       default -> {
         return false;
       }
@@ -194,7 +207,7 @@ final class BeadSheet extends Drawing {
     Optional<Hit> here = hit();
     int at = laneStep();
     KeyCode code = event.getCode();
-    if (code == KeyCode.ENTER || code == KeyCode.SPACE) {
+    if (code == KeyCode.ENTER) {
       here.ifPresentOrElse(h -> hands.remove(voice(), at), () -> hands.place(voice(), at));
       return true;
     }
@@ -261,7 +274,8 @@ final class BeadSheet extends Drawing {
     double y = laneY(index);
     text(8, y + 2, shown.voice().toString(), index == lane ? "bold" : "plain");
     int count = shown.lane().hits().size();
-    text(8, y + 16, count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits", "soft");
+    String hits = count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits";
+    text(8, y + 16, hits + hands.heard(shown.voice()), "soft");
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
     for (Hit hit : shown.lane().over(steps())) {
       drawHit(shown.voice(), hit, x, y);
@@ -284,6 +298,9 @@ final class BeadSheet extends Drawing {
       long tick = swing.at((long) Ticks.ofSteps(hit.step()) + hit.offset(stroke));
       double radius = radius(hit.velocity(stroke)) * (hit.strokes() > 1 ? 0.55 : 1);
       Circle bead = dot(x.at(tick), y, radius, "bead", choked ? "choked" : "sounding");
+      if (!choked) {
+        sounds(bead, tick, tick + Ticks.PER_STEP / 2.0);
+      }
       if (stroke == 0) {
         String words =
             voice

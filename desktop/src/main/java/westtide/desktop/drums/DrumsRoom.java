@@ -18,6 +18,7 @@ import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Position;
@@ -33,6 +34,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.edit.DrumEdits;
+import westtide.sound.Audible;
 
 /** Grooves: bead lines, the typed line of a lane and the hit under the cursor. */
 public final class DrumsRoom implements Room {
@@ -56,6 +58,7 @@ public final class DrumsRoom implements Room {
     this.laneLine =
         new TypedLine("lane-line", "x hit, X accent, o soft, . rest, x3 roll", this::takeLane);
     build();
+    desk.play().watch(beads::redraw);
   }
 
   @Override
@@ -99,6 +102,25 @@ public final class DrumsRoom implements Room {
     showCursor();
   }
 
+  @Override
+  public void follow(Moment moment) {
+    Song song = desk.open().song();
+    Optional<Part> drums = drums(song);
+    int bar = song.brief().meter().ticksPerBar();
+    boolean shown =
+        drums.isPresent()
+            && song.form()
+                .sections()
+                .get(moment.section())
+                .cell(drums.get().id(), (int) (moment.sectionTick() / bar))
+                .plays(groove);
+    if (shown && moment.playing()) {
+      beads.playAt(moment.sectionTick() % (current().orElseThrow().bars() * bar));
+    } else {
+      beads.playNowhere();
+    }
+  }
+
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(beads, Priority.ALWAYS);
@@ -120,7 +142,7 @@ public final class DrumsRoom implements Room {
             Controls.row(
                 4,
                 Controls.wrapped(
-                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, , and . early and late",
+                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, , and . early and late, M mute, A alone",
                     "small"),
                 Controls.spring(),
                 Controls.action("groove-copy", "copy this groove", this::copy),
@@ -213,6 +235,7 @@ public final class DrumsRoom implements Room {
     @Override
     public void place(DrumVoice voice, int step) {
       desk.apply(edits().place(voice, Hit.of(step, Velocity.HIT)));
+      touch(voice, Velocity.HIT);
     }
 
     @Override
@@ -223,6 +246,7 @@ public final class DrumsRoom implements Room {
     @Override
     public void velocity(DrumVoice voice, int step, int velocity) {
       desk.apply(edits().velocity(voice, step, velocity));
+      touch(voice, velocity);
     }
 
     @Override
@@ -246,6 +270,30 @@ public final class DrumsRoom implements Room {
     @Override
     public void moved(DrumVoice voice, int step) {
       showCursor();
+    }
+
+    @Override
+    public void mute(DrumVoice voice) {
+      desk.play().toggleMute(lane(voice));
+    }
+
+    @Override
+    public void alone(DrumVoice voice) {
+      desk.play().toggleAlone(lane(voice));
+    }
+
+    @Override
+    public String heard(DrumVoice voice) {
+      String muted = desk.play().muted(lane(voice)) ? " · muted" : "";
+      return desk.play().alone(lane(voice)) ? " · alone" : muted;
+    }
+
+    private String lane(DrumVoice voice) {
+      return Audible.lane(drums(desk.open().song()).orElseThrow().id(), voice);
+    }
+
+    private void touch(DrumVoice voice, int velocity) {
+      desk.play().touch(drums(desk.open().song()).orElseThrow(), voice.note(), velocity);
     }
   }
 }

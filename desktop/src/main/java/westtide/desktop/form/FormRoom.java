@@ -16,6 +16,7 @@ import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
 import westtide.song.Form;
@@ -57,6 +58,15 @@ public final class FormRoom implements Room {
     this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
     this.templates = new Chips<>("template-", FormHabit.Template::name, this::lay);
     build();
+  }
+
+  @Override
+  public void follow(Moment moment) {
+    if (moment.playing()) {
+      tanks.playAt(moment.tick());
+    } else {
+      tanks.playNowhere();
+    }
   }
 
   @Override

@@ -90,6 +90,16 @@ final class TankSheet extends Drawing {
     return out;
   }
 
+  @Override
+  protected double playX(double tick) {
+    Song shown = song.orElseThrow();
+    int bar = shown.brief().meter().ticksPerBar();
+    int section = shown.form().sectionAt((int) Math.min(shown.form().bars() - 1, tick / bar));
+    double share = (tick / bar - shown.form().startBar(section)) / sections().get(section).bars();
+    double[] edges = edges();
+    return edges[section] + share * (edges[section + 1] - edges[section]);
+  }
+
   private double rowHeight() {
     return Math.min(74, (getHeight() - TOP - FOOT) / song.orElseThrow().parts().size());
   }
@@ -154,7 +164,7 @@ final class TankSheet extends Drawing {
       case DOWN -> row = Math.min(song.get().parts().size() - 1, row + 1);
       case PLUS, EQUALS, ADD -> fill(cell().level().fuller());
       case MINUS, SUBTRACT -> fill(cell().level().emptier());
-      case ENTER, SPACE -> fill(cycled());
+      case ENTER -> fill(cycled());
       default -> {
         if (!digit(event.getCode())) {
           return;

@@ -1,5 +1,8 @@
 package westtide.desktop.kit;
 
+import java.util.ArrayList;
+import java.util.List;
+import javafx.css.PseudoClass;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.layout.Pane;
@@ -14,6 +17,8 @@ import javafx.scene.text.Text;
  * keys, so that a drag goes on while marks are replaced.
  */
 public abstract class Drawing extends Pane {
+  private final Line head = new Line();
+  private final List<Sounding> soundings = new ArrayList<>();
   private boolean stale = true;
 
   /** A sheet known to screen readers by a name; {@code keys} tells whether it takes the focus. */
@@ -23,6 +28,10 @@ public abstract class Drawing extends Pane {
     setAccessibleText(name);
     setFocusTraversable(keys);
     setMinSize(0, 0);
+    head.getStyleClass().add("here");
+    head.setManaged(false);
+    head.setMouseTransparent(true);
+    head.setVisible(false);
     widthProperty().addListener((o, was, is) -> redraw());
     heightProperty().addListener((o, was, is) -> redraw());
     focusedProperty().addListener((o, was, is) -> redraw());
@@ -42,9 +51,65 @@ public abstract class Drawing extends Pane {
     if (stale && getWidth() > 0 && getHeight() > 0) {
       stale = false;
       getChildren().clear();
+      soundings.clear();
       draw();
+      head.setEndY(getHeight());
+      getChildren().add(head);
     }
     super.layoutChildren();
+  }
+
+  /**
+   * Moves the play head to a tick of what the sheet shows and lights the marks that sound there;
+   * nothing is laid out for it.
+   */
+  public final void playAt(double tick) {
+    head.setTranslateX(playX(tick));
+    head.setVisible(true);
+    for (Sounding mark : soundings) {
+      mark.light(tick >= mark.from && tick < mark.to);
+    }
+  }
+
+  /** Takes the play head away. */
+  public final void playNowhere() {
+    if (head.isVisible()) {
+      head.setVisible(false);
+      soundings.forEach(mark -> mark.light(false));
+    }
+  }
+
+  /** The pixel of a tick of what the sheet shows; sheets with a play head say where it is. */
+  protected double playX(double tick) {
+    return 0;
+  }
+
+  /** Says that a mark stands for sound between two ticks of what the sheet shows. */
+  protected void sounds(Node mark, double from, double to) {
+    soundings.add(new Sounding(mark, from, to));
+  }
+
+  /** A mark and when it sounds. */
+  private static final class Sounding {
+    private static final PseudoClass LIT = PseudoClass.getPseudoClass("lit");
+
+    private final Node mark;
+    private final double from;
+    private final double to;
+    private boolean lit;
+
+    Sounding(Node mark, double from, double to) {
+      this.mark = mark;
+      this.from = from;
+      this.to = to;
+    }
+
+    void light(boolean on) {
+      if (on != lit) {
+        lit = on;
+        mark.pseudoClassStateChanged(LIT, on);
+      }
+    }
   }
 
   /** Adds a line. */

@@ -56,6 +56,21 @@ final class DegreeSheet extends Drawing {
     redraw();
   }
 
+  /** Shows a tick of the line, if it is on the page. */
+  void follow(double tick) {
+    LinePage page = page();
+    if (tick >= page.firstTick() && tick < page.endTick()) {
+      playAt(tick);
+    } else {
+      playNowhere();
+    }
+  }
+
+  @Override
+  protected double playX(double tick) {
+    return page().time().at(tick);
+  }
+
   Optional<Note> chosen() {
     return gestures.chosen();
   }
@@ -182,6 +197,7 @@ final class DegreeSheet extends Drawing {
     String words =
         brief.key().pitch(note.key()) + " at " + Position.of(note.start(), brief.meter());
     named(bar, "note-" + index, words);
+    sounds(bar, note.start(), note.end());
     if (isChosen) {
       ring(from - 3, y - 10, Math.max(8, to - from) + 6, 20);
     }

@@ -14,6 +14,7 @@ import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Position;
 import westtide.song.Brief;
@@ -91,6 +92,26 @@ public final class LinesRoom implements Room {
     degrees.show(brief, line, chords, page * LinePage.BARS, !name.equals(shownLine));
     shownLine = name;
     tell(degrees.chosen());
+  }
+
+  @Override
+  public void follow(Moment moment) {
+    Song song = desk.open().song();
+    Optional<Part> lead = lead(song);
+    int bar = song.brief().meter().ticksPerBar();
+    boolean shown =
+        lead.isPresent()
+            && song.form()
+                .sections()
+                .get(moment.section())
+                .cell(lead.get().id(), (int) (moment.sectionTick() / bar))
+                .plays(variant);
+    if (shown && moment.playing()) {
+      int length = written(lead.get().variant(variant)).bars() * bar;
+      degrees.follow(moment.sectionTick() % length);
+    } else {
+      degrees.playNowhere();
+    }
   }
 
   private void build() {
@@ -198,6 +219,7 @@ public final class LinesRoom implements Room {
     @Override
     public void add(Note note) {
       desk.apply(edits().add(note));
+      touch(note);
     }
 
     @Override
@@ -208,11 +230,19 @@ public final class LinesRoom implements Room {
     @Override
     public void replace(Note old, Note changed, long gesture) {
       desk.apply(edits().replace(old, changed).merging("note " + gesture));
+      if (old.key() != changed.key()) {
+        touch(changed);
+      }
     }
 
     @Override
     public void chosen(Optional<Note> note) {
       tell(note);
+    }
+
+    private void touch(Note note) {
+      Part lead = lead(desk.open().song()).orElseThrow();
+      desk.play().touch(lead, note.key(), note.velocity());
     }
   }
 }

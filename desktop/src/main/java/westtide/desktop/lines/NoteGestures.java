@@ -176,7 +176,7 @@ final class NoteGestures {
       case RIGHT -> cursorStep = Math.min(lastStep(), cursorStep + 1);
       case UP -> cursorKey = rows.scaleNote(cursorKey, 1);
       case DOWN -> cursorKey = rows.scaleNote(cursorKey, -1);
-      case ENTER, SPACE -> chooseOrWrite();
+      case ENTER -> chooseOrWrite();
       default -> {
         return false;
       }

@@ -12,6 +12,7 @@ import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -33,7 +34,8 @@ public final class LowEndRoom implements Room {
   private final VBox sheet = new VBox();
   private final Label title = Controls.title("Low end");
   private final Chips<KickLink> link;
-  private final LowEndSheet drawing = new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE));
+  private final LowEndSheet drawing =
+      new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE), this::touch);
   private final NumberField lowest;
   private final Label told = Controls.wrapped("");
   private int firstBar;
@@ -62,6 +64,19 @@ public final class LowEndRoom implements Room {
   @Override
   public Node node() {
     return sheet;
+  }
+
+  @Override
+  public void follow(Moment moment) {
+    if (moment.playing()) {
+      drawing.follow(moment.tick());
+    } else {
+      drawing.playNowhere();
+    }
+  }
+
+  private void touch(ScoredNote note) {
+    desk.play().touch(part(), note.key(), note.velocity());
   }
 
   @Override

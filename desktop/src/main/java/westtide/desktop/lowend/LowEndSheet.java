@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.function.Consumer;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
@@ -35,16 +36,22 @@ final class LowEndSheet extends Drawing {
 
   private final Runnable earlier;
   private final Runnable later;
+  private final Consumer<ScoredNote> touched;
   private Optional<SongView> view = Optional.empty();
   private int section;
   private int firstBar;
 
-  LowEndSheet(Runnable earlier, Runnable later) {
+  LowEndSheet(Runnable earlier, Runnable later, Consumer<ScoredNote> touched) {
     super("Low end: 808 and bass against the kick", true);
     this.earlier = earlier;
     this.later = later;
+    this.touched = touched;
     setId("low-end-sheet");
-    setOnMousePressed(event -> requestFocus());
+    setOnMousePressed(
+        event -> {
+          requestFocus();
+          hear(event.getX());
+        });
     setOnKeyPressed(
         event -> {
           if (event.getCode() == KeyCode.LEFT) {
@@ -65,17 +72,56 @@ final class LowEndSheet extends Drawing {
     redraw();
   }
 
+  /** Shows a tick of the song, if it is in the bars shown. */
+  void follow(double tick) {
+    if (view.isPresent() && tick >= firstTick() && tick < endTick()) {
+      playAt(tick);
+    } else {
+      playNowhere();
+    }
+  }
+
+  @Override
+  protected double playX(double tick) {
+    return time().at(tick);
+  }
+
+  private int firstTick() {
+    SongView v = view.orElseThrow();
+    int bar = v.song().form().startBar(section) + firstBar;
+    return bar * v.song().brief().meter().ticksPerBar();
+  }
+
+  private int endTick() {
+    SongView v = view.orElseThrow();
+    int bars = Math.min(BARS, v.song().form().sections().get(section).bars() - firstBar);
+    return firstTick() + bars * v.song().brief().meter().ticksPerBar();
+  }
+
+  private Axis time() {
+    return new Axis(firstTick(), endTick(), LEFT, getWidth() - 10);
+  }
+
+  /** The note of the 808 under a pixel of the time axis. */
+  private void hear(double pixel) {
+    if (view.isPresent()) {
+      double tick = time().value(pixel);
+      notes(view.get(), Role.SUB, firstTick(), endTick()).stream()
+          .filter(note -> tick >= note.start() && tick < note.end())
+          .findFirst()
+          .ifPresent(touched);
+    }
+  }
+
   @Override
   protected void draw() {
     if (view.isEmpty()) {
       return;
     }
     SongView v = view.get();
-    int ticksPerBar = v.song().brief().meter().ticksPerBar();
-    int from = (v.song().form().startBar(section) + firstBar) * ticksPerBar;
-    int bars = Math.min(BARS, v.song().form().sections().get(section).bars() - firstBar);
-    int to = from + bars * ticksPerBar;
-    Axis x = new Axis(from, to, LEFT, getWidth() - 10);
+    int from = firstTick();
+    int to = endTick();
+    Axis x = time();
     List<ScoredNote> sub = notes(v, Role.SUB, from, to);
     List<ScoredNote> bass = notes(v, Role.BASS, from, to);
     Axis y = ladder(sub, bass);
@@ -204,6 +250,7 @@ final class LowEndSheet extends Drawing {
     bar.setArcWidth(height);
     bar.setArcHeight(height);
     named(bar, "sub-" + index, "808 " + v.song().brief().key().pitch(note.key()));
+    sounds(bar, note.start(), note.end());
   }
 
   private void drawBass(ScoredNote note, Axis x, Axis y) {

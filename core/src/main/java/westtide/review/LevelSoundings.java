@@ -1,0 +1,81 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import westtide.score.Score;
+import westtide.score.ScoredPart;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.edit.MixEdits;
+import westtide.style.Span;
+
+/**
+ * The mix as it is set: lows in the middle, lines cut below, the 808 a little under the drums. The
+ * ranges are common practice.
+ */
+final class LevelSoundings {
+  private static final int LEAST_CUT = 100;
+  private static final int USUAL_CUT = 150;
+
+  private final Score score;
+
+  LevelSoundings(Score score) {
+    this.score = score;
+  }
+
+  StageSoundings take() {
+    List<Finding> findings = new ArrayList<>();
+    boolean sub = score.part(Role.SUB).filter(part -> !part.notes().isEmpty()).isPresent();
+    for (ScoredPart scored : score.parts()) {
+      Part part = scored.part();
+      boolean low = part.role() == Role.SUB || part.role() == Role.BASS;
+      if (low && part.mix().pan() != 0) {
+        findings.add(aside(part));
+      }
+      boolean line = part.role() == Role.CHORDS || part.role() == Role.LEAD;
+      if (sub && line && part.mix().lowCut() < LEAST_CUT) {
+        findings.add(uncut(part));
+      }
+    }
+    return new StageSoundings(measures(), findings);
+  }
+
+  private List<Measure> measures() {
+    Optional<ScoredPart> drums = score.part(Role.DRUMS);
+    Optional<ScoredPart> sub = score.part(Role.SUB);
+    if (drums.isEmpty() || sub.isEmpty()) {
+      return List.of();
+    }
+    double under = (drums.get().part().mix().level() - sub.get().part().mix().level()) / 10.0;
+    String shown = String.format(Locale.ROOT, "%.1f", under).replace('-', '−');
+    return List.of(new Measure("808 under the drums, dB", shown, under, -6, 12, new Span(1, 6, 3)));
+  }
+
+  private static Finding aside(Part part) {
+    int pan = part.mix().pan();
+    return new Finding(
+        "levels.middle." + part.id(),
+        Weight.WARNING,
+        part.name() + " stands " + Math.abs(pan) + (pan < 0 ? " to the left" : " to the right"),
+        "whole song",
+        "Sub and bass belong in the middle: one loudspeaker alone cannot carry them.",
+        Optional.of(
+            new Fix(
+                "put it in the middle", MixEdits.mix(part.id(), "pan", mix -> mix.withPan(0)))));
+  }
+
+  private static Finding uncut(Part part) {
+    return new Finding(
+        "levels.lows." + part.id(),
+        Weight.NOTE,
+        part.name() + " keeps its lows under the 808",
+        "whole song",
+        "Melodic parts give up everything below 100 to 150 Hz when the 808 plays.",
+        Optional.of(
+            new Fix(
+                "cut it below " + USUAL_CUT + " Hz",
+                MixEdits.mix(part.id(), "low cut", mix -> mix.withLowCut(USUAL_CUT)))));
+  }
+}

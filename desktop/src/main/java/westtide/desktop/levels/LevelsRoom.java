@@ -1,0 +1,297 @@
+package westtide.desktop.levels;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.Room;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.play.Moment;
+import westtide.review.Stage;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.edit.MixEdits;
+import westtide.song.mix.DelayTime;
+import westtide.song.mix.Duck;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.sound.instrument.Kit;
+import westtide.sound.voice.Family;
+import westtide.sound.voice.Instrument;
+import westtide.sound.voice.Setting;
+
+/** Levels: the mix on plumb lines, and the instrument and settings of the chosen part. */
+public final class LevelsRoom implements Room {
+  private static final int TRIED_KEY = 60;
+  private static final int TRIED_LOW = 33;
+  private static final int TRIED_VELOCITY = 100;
+
+  private final Desk desk;
+  private final VBox sheet = new VBox();
+  private final PlumbSheet plumbs = new PlumbSheet(new Fingers());
+  private final Label name = Controls.label("", "stop-name");
+  private final ComboBox<String> instrument = new ComboBox<>();
+  private final FlowPane settings = new FlowPane(16, 6);
+  private final FlowPane amounts = new FlowPane(16, 6);
+  private final List<NumberField> fields = new ArrayList<>();
+  private final Chips<DelayTime> delays;
+  private final Chips<Duck.Trigger> ducks;
+  private String shownSettings = "";
+  private int chosen;
+  private boolean showing;
+
+  /** The room. */
+  public LevelsRoom(Desk desk) {
+    this.desk = desk;
+    this.delays =
+        new Chips<>(
+            "delay-time-",
+            DelayTime::toString,
+            time -> mix("delay time", mix -> mix.withDelayTime(time)));
+    this.ducks =
+        new Chips<>(
+            "duck-",
+            Duck.Trigger::toString,
+            trigger -> mix("ducking", mix -> mix.withDuck(mix.duck().withTrigger(trigger))));
+    build();
+    desk.play().watch(plumbs::redraw);
+  }
+
+  @Override
+  public Stage stage() {
+    return Stage.LEVELS;
+  }
+
+  @Override
+  public Node node() {
+    return sheet;
+  }
+
+  @Override
+  public String fact(SongView view) {
+    return view.heard()
+        .map(heard -> Math.round(heard.integrated()) + " LUFS")
+        .orElse(view.song().parts().size() + " parts")
+        .replace('-', '−');
+  }
+
+  @Override
+  public void show(SongView view) {
+    showing = true;
+    List<Part> parts = view.song().parts();
+    chosen = Math.min(chosen, parts.size() - 1);
+    Part part = parts.get(chosen);
+    plumbs.show(parts, chosen);
+    name.setText(part.name());
+    instrument.getItems().setAll(names(part));
+    instrument.setValue(part.patch().instrument());
+    showSettings(part);
+    for (int i = 0; i < fields.size(); i++) {
+      fields.get(i).show(Amount.ALL.get(i).shown(part.mix()));
+    }
+    delays.show(List.of(DelayTime.values()), part.mix().delayTime());
+    ducks.show(List.of(Duck.Trigger.values()), part.mix().duck().trigger());
+    showing = false;
+  }
+
+  @Override
+  public void follow(Moment moment) {
+    plumbs.sound(part -> desk.play().gauges().peak(part.id()));
+  }
+
+  private void build() {
+    sheet.getStyleClass().add("sheet");
+    instrument.setId("instrument");
+    instrument.setAccessibleText("instrument of the part");
+    instrument.setVisibleRowCount(14);
+    instrument.setOnAction(event -> chooseInstrument());
+    for (Amount amount : Amount.ALL) {
+      NumberField field =
+          new NumberField(
+              amount.id(),
+              amount.name(),
+              typed -> {
+                int value = amount.parse(typed);
+                mix(amount.name(), mix -> amount.set().to(mix, value));
+              },
+              steps -> mix(amount.name(), mix -> amount.nudged(mix, steps)));
+      fields.add(field);
+      amounts.getChildren().add(field);
+    }
+    VBox details =
+        Controls.column(
+            8,
+            Controls.row(
+                12,
+                name,
+                Controls.label("heard as"),
+                instrument,
+                Controls.action("try-sound", "hear it", this::tryIt),
+                Controls.action("mute-part", "mute   M", () -> new Fingers().mute(part())),
+                Controls.action("alone-part", "alone   A", () -> new Fingers().alone(part()))),
+            settings,
+            amounts,
+            Controls.flow(Controls.label("repeats every"), delays),
+            Controls.flow(Controls.label("steps back"), ducks));
+    ScrollPane scroll = new ScrollPane(details);
+    scroll.setFitToWidth(true);
+    scroll.setMinHeight(150);
+    scroll.setPrefHeight(290);
+    VBox.setVgrow(plumbs, Priority.ALWAYS);
+    plumbs.setMinHeight(170);
+    sheet
+        .getChildren()
+        .addAll(
+            Controls.row(
+                14,
+                Controls.title("Levels"),
+                Controls.spring(),
+                Controls.label(
+                    "drag a bob: depth is level, swing is pan; keys: up and down, Shift with left and right, M, A",
+                    "small")),
+            plumbs,
+            scroll);
+  }
+
+  private void showSettings(Part part) {
+    List<Setting> all = settingsOf(part);
+    String key = part.id() + part.patch().instrument();
+    if (!key.equals(shownSettings)) {
+      shownSettings = key;
+      settings.getChildren().clear();
+      all.forEach(setting -> settings.getChildren().add(field(part.id(), setting)));
+      settings.setManaged(!all.isEmpty());
+    }
+    for (int i = 0; i < all.size(); i++) {
+      int value = value(part, all.get(i));
+      ((NumberField) settings.getChildren().get(i)).show(String.valueOf(value));
+    }
+  }
+
+  private NumberField field(String part, Setting setting) {
+    String unit = setting.unit().isEmpty() ? "" : ", " + setting.unit();
+    int step = Math.max(1, (setting.high() - setting.low()) / 60);
+    return new NumberField(
+        "setting-" + setting.name(),
+        setting.name() + unit,
+        typed -> set(part, setting, parse(setting, typed)),
+        steps -> set(part, setting, setting.held(value(part(), setting) + steps * step)));
+  }
+
+  private void set(String part, Setting setting, int value) {
+    desk.apply(MixEdits.setting(part, setting.name(), value));
+    tryIt();
+  }
+
+  private static int parse(Setting setting, String typed) {
+    String trimmed = typed.strip();
+    if (!trimmed.matches("\\d{1,6}")
+        || setting.held(Integer.parseInt(trimmed)) != Integer.parseInt(trimmed)) {
+      throw new IllegalArgumentException(
+          setting.name()
+              + " is a whole number from "
+              + setting.low()
+              + " to "
+              + setting.high()
+              + ", but was \""
+              + typed
+              + "\"");
+    }
+    return Integer.parseInt(trimmed);
+  }
+
+  private static int value(Part part, Setting setting) {
+    return setting.held(part.patch().settings().getOrDefault(setting.name(), setting.usual()));
+  }
+
+  private static List<Setting> settingsOf(Part part) {
+    return part.role() == Role.DRUMS
+        ? List.of()
+        : InstrumentBook.shipped()
+            .find(part.patch().instrument())
+            .map(Instrument::settings)
+            .orElse(List.of());
+  }
+
+  private static List<String> names(Part part) {
+    if (part.role() == Role.DRUMS) {
+      return Kit.SHIPPED.stream().map(Kit::name).toList();
+    }
+    boolean low = part.role() == Role.SUB || part.role() == Role.BASS;
+    return InstrumentBook.shipped().instruments().stream()
+        .filter(i -> i.family() != Family.DRUM)
+        .sorted(java.util.Comparator.comparing((Instrument i) -> low != (i.family() == Family.LOW)))
+        .map(Instrument::name)
+        .toList();
+  }
+
+  private void chooseInstrument() {
+    String wanted = instrument.getValue();
+    if (showing || wanted == null || wanted.equals(part().patch().instrument())) {
+      return;
+    }
+    int program =
+        InstrumentBook.shipped().find(wanted).map(Instrument::program).orElse(part().program());
+    desk.apply(MixEdits.instrument(part().id(), wanted, program));
+    tryIt();
+  }
+
+  /** Lets the chosen part sound once. */
+  private void tryIt() {
+    Part part = part();
+    int key =
+        switch (part.role()) {
+          case DRUMS -> westtide.song.DrumVoice.KICK.note();
+          case SUB, BASS -> TRIED_LOW;
+          default -> TRIED_KEY;
+        };
+    desk.play().touch(part, key, TRIED_VELOCITY);
+  }
+
+  private Part part() {
+    return desk.open().song().parts().get(chosen);
+  }
+
+  private void mix(String what, java.util.function.UnaryOperator<westtide.song.mix.Mix> change) {
+    if (!showing) {
+      desk.apply(MixEdits.mix(part().id(), what, change));
+    }
+  }
+
+  private final class Fingers implements PlumbSheet.Hands {
+    @Override
+    public void choose(int part) {
+      chosen = part;
+      desk.open().view().ifPresent(LevelsRoom.this::show);
+    }
+
+    @Override
+    public void move(Part part, int level, int pan) {
+      desk.apply(MixEdits.mix(part.id(), "place", mix -> mix.withLevel(level).withPan(pan)));
+    }
+
+    @Override
+    public String heard(Part part) {
+      String muted = desk.play().muted(part.id()) ? "muted" : "";
+      return desk.play().alone(part.id()) ? "alone" : muted;
+    }
+
+    @Override
+    public void mute(Part part) {
+      desk.play().toggleMute(part.id());
+    }
+
+    @Override
+    public void alone(Part part) {
+      desk.play().toggleAlone(part.id());
+    }
+  }
+}

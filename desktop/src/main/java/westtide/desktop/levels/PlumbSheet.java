@@ -1,0 +1,216 @@
+package westtide.desktop.levels;
+
+import java.util.List;
+import java.util.function.ToDoubleFunction;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Circle;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.song.Part;
+import westtide.song.mix.Mix;
+
+/**
+ * The mix as plumb lines: every part hangs from the surface, the quieter the deeper, and swings to
+ * the side it is heard on. A ring around the bob grows with what sounds. A drag sets level and pan
+ * in one go; the arrow keys do the same for the chosen part.
+ */
+final class PlumbSheet extends Drawing {
+  /** What the sheet asks its room to do. */
+  interface Hands {
+    void choose(int part);
+
+    void move(Part part, int level, int pan);
+
+    String heard(Part part);
+
+    void mute(Part part);
+
+    void alone(Part part);
+  }
+
+  private static final double TOP = 46;
+  private static final double FOOT = 26;
+  private static final double EDGE = 44;
+  private static final double BOB = 11;
+  private static final int DEEPEST = -360;
+  private static final int LEVEL_STEP = 5;
+  private static final int PAN_STEP = 5;
+  private static final double RING = 16;
+
+  private final Hands hands;
+  private List<Part> parts = List.of();
+  private List<Circle> rings = List.of();
+  private int chosen;
+  private boolean held;
+
+  PlumbSheet(Hands hands) {
+    super("Levels: every part on its plumb line", true);
+    this.hands = hands;
+    setId("plumb-sheet");
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(event -> held = false);
+    setOnKeyPressed(this::key);
+  }
+
+  void show(List<Part> shown, int selected) {
+    parts = shown;
+    chosen = selected;
+    redraw();
+  }
+
+  /** Lets the rings grow with the level of each part; nothing is laid out. */
+  void sound(ToDoubleFunction<Part> peak) {
+    for (int i = 0; i < Math.min(rings.size(), parts.size()); i++) {
+      double decibels = 20 * Math.log10(Math.max(1e-6, peak.applyAsDouble(parts.get(i))));
+      double share = Math.max(0, Math.min(1, 1 + decibels / 48));
+      rings.get(i).setScaleX(1 + share);
+      rings.get(i).setScaleY(1 + share);
+      rings.get(i).setVisible(share > 0.02);
+    }
+  }
+
+  private Axis depth() {
+    return new Axis(60, DEEPEST, TOP, getHeight() - FOOT);
+  }
+
+  private double column() {
+    return (getWidth() - 2 * EDGE) / parts.size();
+  }
+
+  private double middle(int index) {
+    return EDGE + column() * (index + 0.5);
+  }
+
+  private Axis side(int index) {
+    double reach = column() / 2 - BOB - 6;
+    return new Axis(-100, 100, middle(index) - reach, middle(index) + reach);
+  }
+
+  private double bobX(int index) {
+    return side(index).at(parts.get(index).mix().pan());
+  }
+
+  private double bobY(int index) {
+    return depth().at(Math.max(DEEPEST, parts.get(index).mix().level()));
+  }
+
+  private void press(MouseEvent event) {
+    requestFocus();
+    int column = (int) ((event.getX() - EDGE) / column());
+    int index = Math.max(0, Math.min(parts.size() - 1, column));
+    held = Math.hypot(event.getX() - bobX(index), event.getY() - bobY(index)) < 2 * BOB;
+    hands.choose(index);
+  }
+
+  private void drag(MouseEvent event) {
+    if (!held) {
+      return;
+    }
+    int level = (int) Math.round(depth().value(event.getY()) / LEVEL_STEP) * LEVEL_STEP;
+    int pan = (int) Math.round(side(chosen).value(event.getX()) / PAN_STEP) * PAN_STEP;
+    move(level, pan);
+  }
+
+  private void move(int level, int pan) {
+    int heldLevel = level <= DEEPEST ? Mix.SILENT : Math.min(60, level);
+    hands.move(parts.get(chosen), heldLevel, Math.max(-100, Math.min(100, pan)));
+  }
+
+  private void key(KeyEvent event) {
+    if (event.isShortcutDown() || event.isAltDown()) {
+      return;
+    }
+    Mix mix = parts.get(chosen).mix();
+    boolean swing = event.isShiftDown();
+    switch (event.getCode()) {
+      case UP -> move(Math.max(DEEPEST, mix.level()) + LEVEL_STEP, mix.pan());
+      case DOWN -> move(mix.level() - LEVEL_STEP, mix.pan());
+      case LEFT -> leftOrRight(swing, -1);
+      case RIGHT -> leftOrRight(swing, 1);
+      case M -> hands.mute(parts.get(chosen));
+      case A -> hands.alone(parts.get(chosen));
+      default -> {
+        return;
+      }
+    }
+    event.consume();
+  }
+
+  private void leftOrRight(boolean swing, int way) {
+    if (swing) {
+      Mix mix = parts.get(chosen).mix();
+      move(mix.level(), mix.pan() + way * PAN_STEP);
+    } else {
+      hands.choose(Math.max(0, Math.min(parts.size() - 1, chosen + way)));
+    }
+  }
+
+  @Override
+  protected void draw() {
+    if (parts.isEmpty()) {
+      return;
+    }
+    drawDepths();
+    rings = parts.stream().map(part -> new Circle(RING)).toList();
+    for (int i = 0; i < parts.size(); i++) {
+      drawLine(i);
+    }
+  }
+
+  private void drawDepths() {
+    Axis y = depth();
+    for (int level = 0; level >= DEEPEST; level -= 60) {
+      String style = level == 0 ? "home" : "faint";
+      line(EDGE - 8, y.at(level), getWidth() - EDGE + 8, y.at(level), "rule", style);
+      String words = level == DEEPEST ? "silent" : (level == 0 ? "0 dB" : "−" + -level / 10);
+      textEnding(EDGE - 12, y.at(level) + 4, words, "soft");
+    }
+  }
+
+  private void drawLine(int index) {
+    Part part = parts.get(index);
+    double x = bobX(index);
+    double y = bobY(index);
+    boolean isChosen = index == chosen;
+    if (isChosen) {
+      box(middle(index) - column() / 2 + 3, 0, column() - 6, getHeight() - 2, "band", "pick");
+    }
+    fit(
+        text(middle(index) - column() / 2 + 10, 17, part.name(), isChosen ? "bold" : "plain"),
+        column() - 18);
+    String heard = hands.heard(part);
+    fit(
+        text(
+            middle(index) - column() / 2 + 10,
+            33,
+            heard.isEmpty() ? part.patch().instrument() : heard,
+            heard.isEmpty() ? "soft" : "alarm"),
+        column() - 18);
+    line(middle(index), TOP - 4, x, y, "plumb");
+    add(rings.get(index), "plumb-ring");
+    rings.get(index).setCenterX(x);
+    rings.get(index).setCenterY(y);
+    rings.get(index).setManaged(false);
+    rings.get(index).setVisible(false);
+    Circle bob = dot(x, y, BOB, "bob", isChosen ? "chosen" : "plain");
+    named(bob, "bob-" + part.id(), part.name() + ", " + told(part.mix()));
+    if (isChosen) {
+      ring(x - BOB - 5, y - BOB - 5, 2 * BOB + 10, 2 * BOB + 10);
+    }
+    textCentred(middle(index), getHeight() - 8, column() - 6, told(part.mix()), "soft");
+  }
+
+  /** Level and side in words, such as {@code "−11.0 dB · 30 left"}. */
+  static String told(Mix mix) {
+    String level =
+        mix.level() == Mix.SILENT
+            ? "silent"
+            : String.format(java.util.Locale.ROOT, "%.1f dB", mix.level() / 10.0).replace('-', '−');
+    if (mix.pan() == 0) {
+      return level;
+    }
+    return level + " · " + Math.abs(mix.pan()) + (mix.pan() < 0 ? " left" : " right");
+  }
+}

@@ -1,0 +1,265 @@
+package westtide.desktop.play;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import westtide.desktop.Messages;
+import westtide.desktop.OpenSong;
+import westtide.desktop.Preferences;
+import westtide.desktop.SongView;
+import westtide.play.Gauges;
+import westtide.play.Player;
+import westtide.rhythm.Meter;
+import westtide.score.Score;
+import westtide.song.Form;
+import westtide.song.Part;
+import westtide.sound.Audible;
+
+/**
+ * Playing, as the window does it: what is open is what is heard; sections are looped, notes and
+ * hits sound when they are touched, and the first sound of a session is quiet.
+ */
+public final class PlayDesk {
+  private static final int COUNT_IN = 4;
+  private static final int TOUCH_MILLIS = 350;
+
+  /**
+   * A range of the song.
+   *
+   * @param from first tick
+   * @param to tick after the last
+   */
+  public record Range(int from, int to) {}
+
+  private final OpenSong open;
+  private final Player player;
+  private final Messages messages;
+  private final List<Runnable> watchers = new ArrayList<>();
+  private Runnable waking = () -> {};
+  private Preferences preferences;
+  private Optional<Range> loop = Optional.empty();
+  private OptionalInt loopedSection = OptionalInt.empty();
+  private Score shown;
+  private boolean greeted;
+
+  /** Playing what is open. */
+  public PlayDesk(OpenSong open, Player player, Messages messages, Preferences preferences) {
+    this.open = open;
+    this.player = player;
+    this.messages = messages;
+    setPreferences(preferences.withListeningDb(quietly(preferences.listeningDb())));
+  }
+
+  private static int quietly(int decibels) {
+    return (int) Math.min(decibels, Player.FIRST_LEVEL_DB);
+  }
+
+  /** Tells a watcher whenever loop, muting or preferences change. */
+  public void watch(Runnable watcher) {
+    watchers.add(watcher);
+  }
+
+  /** Runs something whenever sound or the place of the song is about to move. */
+  void watchWaking(Runnable watcher) {
+    waking = watcher;
+  }
+
+  /** Whether a song is open to be played. */
+  boolean ready() {
+    return open.isOpen();
+  }
+
+  /** What is playing, where it is and how loud. */
+  public Gauges gauges() {
+    return player.gauges();
+  }
+
+  /** In plain words, where sound goes. */
+  public String output() {
+    return player.output().name();
+  }
+
+  /** Whether anything can be heard on this machine. */
+  public boolean audible() {
+    return player.output().audible();
+  }
+
+  /** The level, count-in and clicks that are set. */
+  public Preferences preferences() {
+    return preferences;
+  }
+
+  /** Sets level, count-in, clicks and breaks. */
+  public void setPreferences(Preferences changed) {
+    preferences = changed;
+    player.listenAt(changed.listeningDb());
+    player.metronome(changed.metronome());
+    tell();
+  }
+
+  /** Listens louder or more quietly by dB. */
+  public void louder(int decibels) {
+    setPreferences(preferences.withListeningDb(preferences.listeningDb() + decibels));
+  }
+
+  /** Plays a state of the song from now on. */
+  public void show(SongView view) {
+    if (view.score() == shown) {
+      return;
+    }
+    shown = view.score();
+    player.show(shown);
+    keepLoop();
+  }
+
+  /** Another song was opened: nothing plays, at its beginning, without loop and muting. */
+  public void opened() {
+    waking.run();
+    player.stop();
+    player.locate(0);
+    player.hear(Audible.ALL);
+    loopNothing();
+  }
+
+  /** Starts where the song is, or stops there. */
+  public void toggle() {
+    if (gauges().playing()) {
+      player.stop();
+    } else {
+      double at = gauges().tick();
+      start(loop.filter(l -> at < l.from() || at >= l.to()).map(l -> (double) l.from()).orElse(at));
+    }
+  }
+
+  /** Starts from the beginning of the selected section. */
+  public void playSection() {
+    start(range(open.section()).from());
+  }
+
+  /** Loops the selected section, or plays on when it is looped already. */
+  public void toggleLoop() {
+    Range section = range(open.section());
+    if (loop.filter(section::equals).isPresent()) {
+      loopNothing();
+      return;
+    }
+    loopedSection = OptionalInt.of(open.section());
+    setLoop(section);
+  }
+
+  /** Loops over a range. */
+  public void loop(Range range) {
+    loopedSection = OptionalInt.empty();
+    setLoop(range);
+  }
+
+  /** Plays on at the end of the loop. */
+  public void loopNothing() {
+    loop = Optional.empty();
+    loopedSection = OptionalInt.empty();
+    player.loopNothing();
+    tell();
+  }
+
+  /** What is looped. */
+  public Optional<Range> loop() {
+    return loop;
+  }
+
+  /** Goes to a tick. */
+  public void seek(int tick) {
+    waking.run();
+    player.locate(tick);
+  }
+
+  /** Lets a note of a part sound for a moment. */
+  public void touch(Part part, int key, int velocity) {
+    greet();
+    player.hear(part, key, velocity, TOUCH_MILLIS);
+  }
+
+  /** Whether a part, or a lane by its name, is muted. */
+  public boolean muted(String name) {
+    return player.audible().muted().contains(name);
+  }
+
+  /** Whether a part, or a lane by its name, is heard alone. */
+  public boolean alone(String name) {
+    return player.audible().alone().contains(name);
+  }
+
+  /** Mutes a part or lane, or unmutes it. */
+  public void toggleMute(String name) {
+    player.hear(player.audible().toggleMute(name));
+    tell();
+  }
+
+  /** Hears a part or lane alone, or again with the others. */
+  public void toggleAlone(String name) {
+    player.hear(player.audible().toggleAlone(name));
+    tell();
+  }
+
+  /** Where the song is now. */
+  public Moment moment() {
+    double tick = gauges().tick();
+    Form form = open.song().form();
+    int bar = open.song().brief().meter().ticksPerBar();
+    int section = form.sectionAt(Math.min(form.bars() - 1, (int) (tick / bar)));
+    double start = form.startBar(section) * (double) bar;
+    return new Moment(gauges().playing(), tick, section, tick - start);
+  }
+
+  /** Ends the sound with the application. */
+  public void close() {
+    player.close();
+  }
+
+  private void start(double tick) {
+    greet();
+    player.play(tick, preferences.countIn() ? COUNT_IN : 0);
+  }
+
+  private void greet() {
+    waking.run();
+    if (greeted) {
+      return;
+    }
+    greeted = true;
+    messages.done(
+        audible()
+            ? "Playing quietly at first. Raise the listening level beside the meter when you are ready."
+            : "This machine has no audio line: the time runs and the meters move, but nothing can be heard.");
+  }
+
+  private Range range(int section) {
+    Form form = open.song().form();
+    Meter meter = open.song().brief().meter();
+    int from = form.startBar(section) * meter.ticksPerBar();
+    return new Range(from, from + form.sections().get(section).bars() * meter.ticksPerBar());
+  }
+
+  private void setLoop(Range range) {
+    loop = Optional.of(range);
+    player.loop(range.from(), range.to());
+    tell();
+  }
+
+  /** A looped section stays looped when it moves or changes length; a range ends with the song. */
+  private void keepLoop() {
+    Form form = open.song().form();
+    if (loopedSection.isPresent() && loopedSection.getAsInt() < form.sections().size()) {
+      Range now = range(loopedSection.getAsInt());
+      if (!loop.filter(now::equals).isPresent()) {
+        setLoop(now);
+      }
+    } else if (loop.isPresent() && loop.get().to() > open.song().ticks()) {
+      loopNothing();
+    }
+  }
+
+  private void tell() {
+    List.copyOf(watchers).forEach(Runnable::run);
+  }
+}
