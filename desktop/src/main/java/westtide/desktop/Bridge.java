@@ -3,6 +3,7 @@ package westtide.desktop;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -16,11 +17,13 @@ import westtide.song.Brief;
  * action.
  */
 final class Bridge extends HBox {
+  private static final double WIDE = 1200;
+
   private final Label title = Controls.label("", "title");
   private final Label project = Controls.label("", "small");
   private final Label key = Controls.label("", "figure");
   private final Label tempo = Controls.label("", "figure");
-  private final Label felt = Controls.label("", "figure");
+  private final Label felt = Controls.label("", "small");
   private final Label swing = Controls.label("", "figure");
   private final Label saved = Controls.label("", "small");
   private final Button undo;
@@ -33,8 +36,11 @@ final class Bridge extends HBox {
     this.play = play;
     getStyleClass().add("bridge");
     VBox name = Controls.column(0, title, project);
-    name.setPrefWidth(190);
-    name.setMinWidth(130);
+    name.setPrefWidth(216);
+    name.setMinWidth(206);
+    VBox swung = fact("swing", swing);
+    swung.visibleProperty().bind(widthProperty().greaterThan(WIDE));
+    swung.managedProperty().bind(swung.visibleProperty());
     undo = icon("undo", Feather.CORNER_UP_LEFT, "Undo", open::undo);
     redo = icon("redo", Feather.CORNER_UP_RIGHT, "Redo", open::redo);
     saved.setId("saved-state");
@@ -50,13 +56,12 @@ final class Bridge extends HBox {
         .addAll(
             name,
             fact("key", key),
-            fact("tempo", tempo),
-            fact("felt", felt),
-            fact("swing", swing),
+            fact("tempo", Controls.row(6, tempo, felt)),
+            swung,
             Controls.spring(),
             play,
             Controls.spring(),
-            Controls.column(0, saved, Controls.row(2, saver, undo, redo)),
+            Controls.whole(Controls.column(0, saved, Controls.row(2, saver, undo, redo))),
             finder);
   }
 
@@ -67,7 +72,7 @@ final class Bridge extends HBox {
     project.setManaged(!view.song().project().isEmpty());
     key.setText(brief.key().toString());
     tempo.setText(brief.tempo().toString());
-    felt.setText(brief.felt());
+    felt.setText("felt " + brief.felt());
     swing.setText(brief.swing() + " %");
     saved.setText(
         open.changed() ? open.file().isPresent() ? "changed" : "in no file yet" : "saved");
@@ -83,9 +88,11 @@ final class Bridge extends HBox {
     play.follow(moment, brief.meter(), brief.tempo());
   }
 
-  private static VBox fact(String name, Label figure) {
+  private static VBox fact(String name, Region figure) {
     figure.setMinWidth(USE_PREF_SIZE);
-    return Controls.column(0, Controls.label(name, "small"), figure);
+    VBox fact = Controls.column(0, Controls.label(name, "small"), figure);
+    fact.setMinWidth(USE_PREF_SIZE);
+    return fact;
   }
 
   private static Button icon(String id, Feather icon, String words, Runnable run) {

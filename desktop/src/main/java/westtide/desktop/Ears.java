@@ -62,6 +62,7 @@ final class Ears {
   }
 
   void close() {
+    calm.stop();
     outdated.set(true);
     worker.shutdownNow();
   }

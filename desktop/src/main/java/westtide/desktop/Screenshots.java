@@ -37,6 +37,7 @@ final class Screenshots {
       views.add(new View(name, () -> show(demos.get(0), stage)));
     }
     views.add(new View("find-an-action", shell::find));
+    views.add(new View("listening", shell::listening));
     views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
     views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));

@@ -65,6 +65,7 @@ public final class Shell {
   private final BorderPane frame = new BorderPane();
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
+  private Preferences kept;
 
   /** A window frame in its surroundings; nothing is open yet. */
   public Shell(Surroundings around) {
@@ -77,6 +78,7 @@ public final class Shell {
     this.preferencesFile = around.data().resolve("preferences.properties");
     Player player = new Player(around.audio().get());
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
+    this.kept = play.preferences();
     this.ears = new Ears(open);
     Desk desk = new Desk(open, files, messages, background, play);
     BriefRoom brief = new BriefRoom(desk, around.millis());
@@ -94,7 +96,7 @@ public final class Shell {
             form,
             new LevelsRoom(desk),
             deliver);
-    this.bridge = new Bridge(open, new PlayBar(play), this::find, files::save);
+    this.bridge = new Bridge(open, new PlayBar(play, this::listening), this::find, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide = new TideChart(play, open::select, () -> go(Stage.FORM));
@@ -126,6 +128,11 @@ public final class Shell {
   /** The open song. */
   public OpenSong open() {
     return open;
+  }
+
+  /** Playing what is open. */
+  PlayDesk play() {
+    return play;
   }
 
   /** The demo songs, read once. */
@@ -250,11 +257,14 @@ public final class Shell {
 
   private void keepPreferences() {
     Preferences now = play.preferences();
-    background.quietly(
-        () -> {
-          now.write(preferencesFile);
-          return null;
-        });
+    if (!now.equals(kept)) {
+      kept = now;
+      background.quietly(
+          () -> {
+            now.write(preferencesFile);
+            return null;
+          });
+    }
     open.view().ifPresent(view -> tide.show(view, open.section()));
   }
 

@@ -69,6 +69,11 @@ final class TideChart extends Drawing {
     return view.map(v -> bars(v).at(tick / v.song().brief().meter().ticksPerBar())).orElse(0.0);
   }
 
+  @Override
+  protected double playFoot() {
+    return getHeight() - FOOT + 8;
+  }
+
   private void press(MouseEvent event) {
     requestFocus();
     pressedBar = bar(event.getX());
@@ -147,11 +152,8 @@ final class TideChart extends Drawing {
             + v.style().name().toLowerCase()
             + " usually wants · click goes there, drag loops",
         "soft");
-    textEnding(
-        getWidth() - EDGE,
-        getHeight() - 6,
-        form.bars() + " bars · " + Clock.of(v.song().millis()),
-        "soft");
+    String length = form.bars() + " bars · " + Clock.of(v.song().millis());
+    named(textEnding(getWidth() - EDGE, getHeight() - 6, length, "soft"), "tide-length", length);
     ring(3, 3, getWidth() - 6, getHeight() - 6);
   }
 

@@ -34,11 +34,6 @@ class KeysTest extends WindowTest {
     return ((Pattern.Written) song().part(Role.LEAD).orElseThrow().variant("A").pattern()).notes();
   }
 
-  private void focus(String query) {
-    interact(() -> lookup(query).query().requestFocus());
-    settle();
-  }
-
   @Test
   void stagesAreReachedByTheirNumbers() {
     List<String> sheets =
@@ -49,6 +44,7 @@ class KeysTest extends WindowTest {
             "#low-end-sheet",
             "#degree-sheet",
             "#tank-sheet",
+            "#plumb-sheet",
             "#deliver-folder");
     for (int i = 0; i < sheets.size(); i++) {
       push(KeyCode.ALT, KeyCode.getKeyCode(String.valueOf(i + 1)));
@@ -177,7 +173,7 @@ class KeysTest extends WindowTest {
     settle();
     assertThat(shell.open().section()).isZero();
     Level before = section(0).cell("drums", 15).level();
-    push(KeyCode.SPACE);
+    push(KeyCode.ENTER);
     settle();
     assertThat(section(0).cell("drums", 15).level()).isNotEqualTo(before);
   }

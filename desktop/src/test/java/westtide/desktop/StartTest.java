@@ -67,7 +67,7 @@ class StartTest extends WindowTest {
     interact(() -> lookup("#begin-trap").query().requestFocus());
     push(KeyCode.SPACE);
     waitFor(() -> shell.open().isOpen());
-    push(KeyCode.ALT, KeyCode.DIGIT7);
+    push(KeyCode.ALT, KeyCode.DIGIT8);
     settle();
     assertThat(shown("#write-midi")).isTrue();
     push(KeyCode.SHORTCUT, KeyCode.E);

@@ -123,6 +123,12 @@ abstract class WindowTest extends FxRobot {
     return new Point2D(bounds.getCenterX(), bounds.getCenterY());
   }
 
+  /** Gives the focus to a node. */
+  void focus(String query) {
+    interact(() -> lookup(query).query().requestFocus());
+    settle();
+  }
+
   void press(String... ids) {
     for (String id : ids) {
       clickOn(id);

@@ -83,6 +83,12 @@ public final class Controls {
     return new VBox(gap, nodes);
   }
 
+  /** Keeps a region from becoming narrower than it wants to be. */
+  public static <R extends Region> R whole(R region) {
+    region.setMinWidth(Region.USE_PREF_SIZE);
+    return region;
+  }
+
   /** Space that takes what is left in a row or column. */
   public static Region spring() {
     Region spring = new Region();

@@ -53,7 +53,7 @@ public abstract class Drawing extends Pane {
       getChildren().clear();
       soundings.clear();
       draw();
-      head.setEndY(getHeight());
+      head.setEndY(playFoot());
       getChildren().add(head);
     }
     super.layoutChildren();
@@ -82,6 +82,11 @@ public abstract class Drawing extends Pane {
   /** The pixel of a tick of what the sheet shows; sheets with a play head say where it is. */
   protected double playX(double tick) {
     return 0;
+  }
+
+  /** The pixel the play head ends at. */
+  protected double playFoot() {
+    return getHeight();
   }
 
   /** Says that a mark stands for sound between two ticks of what the sheet shows. */

@@ -68,6 +68,15 @@ public final class NumberField extends VBox {
         });
   }
 
+  /** The same field in a smaller hand, for where there are many. */
+  public NumberField compact() {
+    getStyleClass().add("compact");
+    field.setPrefWidth(62);
+    field.setMinWidth(62);
+    problem.setMaxWidth(140);
+    return this;
+  }
+
   /** Shows a number. */
   public void show(String number) {
     shown = number;

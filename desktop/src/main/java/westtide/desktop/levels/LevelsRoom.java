@@ -39,8 +39,8 @@ public final class LevelsRoom implements Room {
   private final PlumbSheet plumbs = new PlumbSheet(new Fingers());
   private final Label name = Controls.label("", "stop-name");
   private final ComboBox<String> instrument = new ComboBox<>();
-  private final FlowPane settings = new FlowPane(16, 6);
-  private final FlowPane amounts = new FlowPane(16, 6);
+  private final FlowPane settings = new FlowPane(12, 4);
+  private final FlowPane amounts = new FlowPane(12, 4);
   private final List<NumberField> fields = new ArrayList<>();
   private final Chips<DelayTime> delays;
   private final Chips<Duck.Trigger> ducks;
@@ -116,13 +116,14 @@ public final class LevelsRoom implements Room {
     for (Amount amount : Amount.ALL) {
       NumberField field =
           new NumberField(
-              amount.id(),
-              amount.name(),
-              typed -> {
-                int value = amount.parse(typed);
-                mix(amount.name(), mix -> amount.set().to(mix, value));
-              },
-              steps -> mix(amount.name(), mix -> amount.nudged(mix, steps)));
+                  amount.id(),
+                  amount.name(),
+                  typed -> {
+                    int value = amount.parse(typed);
+                    mix(amount.name(), mix -> amount.set().to(mix, value));
+                  },
+                  steps -> mix(amount.name(), mix -> amount.nudged(mix, steps)))
+              .compact();
       fields.add(field);
       amounts.getChildren().add(field);
     }
@@ -139,12 +140,13 @@ public final class LevelsRoom implements Room {
                 Controls.action("alone-part", "alone   A", () -> new Fingers().alone(part()))),
             settings,
             amounts,
-            Controls.flow(Controls.label("repeats every"), delays),
-            Controls.flow(Controls.label("steps back"), ducks));
+            Controls.flow(
+                Controls.label("steps back"), ducks, Controls.label("   repeats every"), delays));
     ScrollPane scroll = new ScrollPane(details);
     scroll.setFitToWidth(true);
     scroll.setMinHeight(150);
-    scroll.setPrefHeight(290);
+    scroll.setPrefHeight(270);
+    scroll.setMinWidth(0);
     VBox.setVgrow(plumbs, Priority.ALWAYS);
     plumbs.setMinHeight(170);
     sheet
@@ -180,10 +182,11 @@ public final class LevelsRoom implements Room {
     String unit = setting.unit().isEmpty() ? "" : ", " + setting.unit();
     int step = Math.max(1, (setting.high() - setting.low()) / 60);
     return new NumberField(
-        "setting-" + setting.name(),
-        setting.name() + unit,
-        typed -> set(part, setting, parse(setting, typed)),
-        steps -> set(part, setting, setting.held(value(part(), setting) + steps * step)));
+            "setting-" + setting.name(),
+            setting.name() + unit,
+            typed -> set(part, setting, parse(setting, typed)),
+            steps -> set(part, setting, setting.held(value(part(), setting) + steps * step)))
+        .compact();
   }
 
   private void set(String part, Setting setting, int value) {

@@ -5,6 +5,7 @@ import java.util.function.ToDoubleFunction;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Polygon;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.song.Part;
@@ -188,18 +189,40 @@ final class PlumbSheet extends Drawing {
             heard.isEmpty() ? part.patch().instrument() : heard,
             heard.isEmpty() ? "soft" : "alarm"),
         column() - 18);
-    line(middle(index), TOP - 4, x, y, "plumb");
+    line(middle(index), TOP - 4, x, y - BOB, "plumb");
     add(rings.get(index), "plumb-ring");
     rings.get(index).setCenterX(x);
     rings.get(index).setCenterY(y);
     rings.get(index).setManaged(false);
     rings.get(index).setVisible(false);
-    Circle bob = dot(x, y, BOB, "bob", isChosen ? "chosen" : "plain");
+    box(middle(index) - 5, TOP - 7, 10, 4, "bob", "plain");
+    Polygon bob = new Polygon(points(x, y));
+    add(bob, "bob", isChosen ? "chosen" : "plain");
     named(bob, "bob-" + part.id(), part.name() + ", " + told(part.mix()));
     if (isChosen) {
       ring(x - BOB - 5, y - BOB - 5, 2 * BOB + 10, 2 * BOB + 10);
     }
     textCentred(middle(index), getHeight() - 8, column() - 6, told(part.mix()), "soft");
+  }
+
+  /** A plumb bob: shoulders above, a point below. */
+  private static double[] points(double x, double y) {
+    return new double[] {
+      x - 4,
+      y - BOB,
+      x + 4,
+      y - BOB,
+      x + BOB,
+      y - 4,
+      x + BOB - 2,
+      y + 4,
+      x,
+      y + 1.6 * BOB,
+      x - BOB + 2,
+      y + 4,
+      x - BOB,
+      y - 4
+    };
   }
 
   /** Level and side in words, such as {@code "−11.0 dB · 30 left"}. */

@@ -3,7 +3,6 @@ package westtide.desktop.play;
 import java.util.Locale;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
@@ -23,7 +22,7 @@ import westtide.rhythm.Tempo;
  * Play and stop, from the section, loop; where the song is; how loud it is and how loud one hears.
  */
 public final class PlayBar extends HBox {
-  private static final double METER = 104;
+  private static final double METER = 92;
 
   private final PlayDesk desk;
   private final Button play;
@@ -34,12 +33,12 @@ public final class PlayBar extends HBox {
   private final LevelMeter meter = new LevelMeter(METER);
   private final Text loudness = reading("play-loudness", 12);
   private final Slider level = new Slider(Preferences.QUIETEST, 0, Preferences.QUIETEST);
-  private final Label output = Controls.label("", "small");
+  private final Button output;
   private boolean wasPlaying;
 
-  /** The bar of a play desk. */
-  public PlayBar(PlayDesk desk) {
-    super(10);
+  /** The bar of a play desk; {@code listening} opens what can be set about listening. */
+  public PlayBar(PlayDesk desk, Runnable listening) {
+    super(8);
     this.desk = desk;
     setAlignment(Pos.CENTER_LEFT);
     setMinWidth(USE_PREF_SIZE);
@@ -58,6 +57,8 @@ public final class PlayBar extends HBox {
     loop.getStyleClass().setAll("toggle-button", "chip", "loop-chip");
     loop.setOnAction(event -> desk.toggleLoop());
     Controls.explained(loop, "Loop this section   L");
+    output = Controls.action("output-name", "", listening);
+    output.getStyleClass().add("output");
     buildLevel();
     Pane where = new Pane(place, time);
     where.setMinSize(68, 40);
@@ -91,8 +92,6 @@ public final class PlayBar extends HBox {
                 desk.setPreferences(desk.preferences().withListeningDb(decibels));
               }
             });
-    output.setId("output-name");
-    output.setMinWidth(USE_PREF_SIZE);
   }
 
   /** Shows where the song is in this frame. */

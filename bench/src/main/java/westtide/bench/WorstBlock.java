@@ -1,0 +1,141 @@
+package westtide.bench;
+
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.locks.LockSupport;
+import westtide.play.AudioOutput;
+import westtide.play.Player;
+import westtide.play.SilentOutput;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.score.Score;
+import westtide.song.DrumVoice;
+import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.DrumEdits;
+import westtide.song.edit.Edit;
+import westtide.song.edit.MixEdits;
+import westtide.sound.Engine;
+
+/**
+ * Plays the busiest demo in real time while edits of every kind go on, ten a second, and says how
+ * long the audio thread took for its blocks at worst.
+ */
+public final class WorstBlock {
+  private static final int RATE = 48_000;
+  private static final int WARM_UP_SECONDS = 15;
+  private static final int SECONDS = 45;
+
+  /** A silent output that notes how long each block was in the making. */
+  private static final class Watch implements AudioOutput {
+    private final AudioOutput silent =
+        new SilentOutput(RATE, System::nanoTime, LockSupport::parkNanos);
+    private final long[] nanos = new long[(WARM_UP_SECONDS + SECONDS + 5) * RATE / Engine.BLOCK];
+    private volatile int count;
+    private long since;
+
+    @Override
+    public String name() {
+      return silent.name();
+    }
+
+    @Override
+    public boolean audible() {
+      return false;
+    }
+
+    @Override
+    public int rate() {
+      return RATE;
+    }
+
+    @Override
+    public void write(float[] left, float[] right, int frames) {
+      long now = System.nanoTime();
+      if (since != 0 && count < nanos.length) {
+        nanos[count] = now - since;
+        count = count + 1;
+      }
+      silent.write(left, right, frames);
+      since = System.nanoTime();
+    }
+
+    @Override
+    public int pending() {
+      return silent.pending();
+    }
+
+    @Override
+    public void rest() {
+      since = 0;
+      silent.rest();
+    }
+
+    @Override
+    public void close() {
+      silent.close();
+    }
+  }
+
+  private WorstBlock() {}
+
+  /** Plays and prints one line: name, block, median, 99.9 %, worst, all in microseconds. */
+  public static void main(String[] words) throws IOException {
+    Song song = Demos.read(words[0]);
+    Watch watch = new Watch();
+    try (Player player = new Player(watch)) {
+      player.show(Score.of(song));
+      player.metronome(true);
+      player.loop(8 * 3840, 24 * 3840);
+      player.play(8 * 3840, 0);
+      int skipped = edit(player, song, watch);
+      long[] blocks = Arrays.copyOfRange(watch.nanos, skipped, watch.count);
+      Arrays.sort(blocks);
+      System.out.printf(
+          Locale.ROOT,
+          "%s\t%d\t%.0f\t%.0f\t%.0f%n",
+          song.title(),
+          Math.round(1e6 * Engine.BLOCK / RATE),
+          blocks[blocks.length / 2] / 1e3,
+          blocks[(int) (blocks.length * 0.999)] / 1e3,
+          blocks[blocks.length - 1] / 1e3);
+    }
+  }
+
+  /** Edits ten times a second; the number of blocks that were played while it warmed up. */
+  private static int edit(Player player, Song song, Watch watch) {
+    Random random = new Random(11);
+    long start = System.nanoTime();
+    int skipped = -1;
+    Song now = song;
+    while (seconds(start) < WARM_UP_SECONDS + SECONDS) {
+      now = edits(random).get(random.nextInt(6)).apply(now);
+      player.show(Score.of(now));
+      if (skipped < 0 && seconds(start) > WARM_UP_SECONDS) {
+        skipped = watch.count;
+      }
+      LockSupport.parkNanos(100_000_000);
+    }
+    return skipped;
+  }
+
+  private static List<Edit> edits(Random random) {
+    DrumEdits drums = new DrumEdits("drums", "A");
+    int step = random.nextInt(32);
+    return List.of(
+        BriefEdits.tempo(Tempo.of(118 + random.nextInt(8))),
+        BriefEdits.swing(Swing.of(50 + random.nextInt(12))),
+        drums.place(DrumVoice.CLOSED_HAT, Hit.of(step, 40 + random.nextInt(80)).withStrokes(3)),
+        drums.place(DrumVoice.KICK, Hit.of(step, 110)),
+        MixEdits.mix("keys", "level", mix -> mix.withLevel(-160 + random.nextInt(60))),
+        MixEdits.setting("808", "release", 20 + random.nextInt(40)));
+  }
+
+  private static double seconds(long since) {
+    return (System.nanoTime() - since) / 1e9;
+  }
+}
