@@ -139,7 +139,7 @@ public final class Mixdown {
         System.arraycopy(left, from, left, 0, length);
         System.arraycopy(right, from, right, 0, length);
       }
-      for (int i = 0; i < length; i++) {
+      for (int i = left() - length <= fade ? 0 : length; i < length; i++) {
         long toEnd = frames - written - i;
         if (toEnd <= fade) {
           left[i] *= toEnd / (float) fade;

@@ -32,6 +32,8 @@ public final class Channel {
   private final Ducking ducking = new Ducking();
   private float ducked = 1;
   private boolean middle = true;
+  private int inUse;
+  private boolean fresh = true;
   private int quietFor;
   private float peak;
 
@@ -101,7 +103,8 @@ public final class Channel {
 
   /** Ends notes whose end lies before a tick. */
   public void end(int toTick, Frames frames) {
-    for (Voice voice : voices) {
+    for (int i = 0; i < inUse; i++) {
+      Voice voice = voices[i];
       boolean held = voice.sounding() && !voice.struck && voice.holdFrames < 0;
       if (held && voice.endTick < toTick) {
         voice.release(frames.of(voice.endTick), voice.fallOnEnd);
@@ -196,7 +199,8 @@ public final class Channel {
     if (group == 0) {
       return;
     }
-    for (Voice voice : voices) {
+    for (int i = 0; i < inUse; i++) {
+      Voice voice = voices[i];
       if (voice.sounding() && voice.chokeGroup == group) {
         voice.release(offset, choke);
       }
@@ -205,8 +209,10 @@ public final class Channel {
 
   private Voice free() {
     Voice oldest = voices[0];
-    for (Voice voice : voices) {
+    for (int i = 0; i < voices.length; i++) {
+      Voice voice = voices[i];
       if (!voice.sounding()) {
+        inUse = Math.max(inUse, i + 1);
         return voice;
       }
       oldest = voice.place() > oldest.place() ? voice : oldest;
@@ -228,13 +234,10 @@ public final class Channel {
     quietFor = sounding ? 0 : Math.min(restFrames, quietFor + frames);
     peak = 0;
     if (silent()) {
-      lowCut.clear();
-      lowPass.clear();
-      lowsLeft.clear();
-      lowsRight.clear();
-      gainLeft = -1;
+      forget();
       return false;
     }
+    fresh = false;
     shape(stretch, frames);
     level(stretch, kicks, frames);
     if (strip.width() > 0) {
@@ -242,6 +245,17 @@ public final class Channel {
     }
     peak = metered ? Math.max(peak(left, frames), peak(right, frames)) : 0;
     return true;
+  }
+
+  private void forget() {
+    if (!fresh) {
+      fresh = true;
+      lowCut.clear();
+      lowPass.clear();
+      lowsLeft.clear();
+      lowsRight.clear();
+      gainLeft = -1;
+    }
   }
 
   private static float peak(float[] samples, int frames) {
@@ -256,10 +270,13 @@ public final class Channel {
 
   private boolean mixVoices(int frames) {
     boolean sounding = false;
-    for (Voice voice : voices) {
+    int last = 0;
+    for (int i = 0; i < inUse; i++) {
+      Voice voice = voices[i];
       if (!voice.sounding()) {
         continue;
       }
+      last = i + 1;
       sounding = true;
       if (voice.holdFrames >= 0) {
         if (voice.holdFrames < frames) {
@@ -269,6 +286,7 @@ public final class Channel {
       }
       voice.mix(left, right, frames, middle);
     }
+    inUse = last;
     return sounding;
   }
 
@@ -283,7 +301,7 @@ public final class Channel {
       lowCut.set(strip.lowCut());
       lowCut.run(left, right, 0, frames, middle);
     }
-    if (strip.cutoff().any() && stretch.moving()) {
+    if (stretch.moving() && closed(stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
         double octaves = strip.cutoff().at(stretch.tick(point));
         lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
@@ -294,6 +312,13 @@ public final class Channel {
       lowPass.set(strip.lowPass());
       lowPass.run(left, right, 0, frames, middle);
     }
+  }
+
+  /** Whether a movement of the low pass closes it anywhere in the block. */
+  private boolean closed(Stretch stretch, int frames) {
+    return strip.cutoff().any()
+        && (strip.cutoff().moves(stretch.tick(0))
+            || strip.cutoff().moves(stretch.tick(frames / Stretch.EVERY - 1)));
   }
 
   private void level(Stretch stretch, int[] kicks, int frames) {
@@ -310,7 +335,7 @@ public final class Channel {
       return;
     }
     for (int point = 0; point < frames / Stretch.EVERY; point++) {
-      float wanted = ducks ? ducking.gain(strip.duck(), stretch, point, kicks) : 1;
+      float wanted = ducks ? ducking.gain(strip.duck(), strip.shape(), stretch, point, kicks) : 1;
       float before = ducked;
       ducked = near(ducked + smooth * (wanted - ducked), wanted);
       float more = moves ? (float) Decibels.gain(strip.level().at(stretch.tick(point))) : 1;

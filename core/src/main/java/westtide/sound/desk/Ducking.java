@@ -5,20 +5,16 @@ import westtide.rhythm.Ticks;
 import westtide.song.mix.Duck;
 
 /**
- * The gain of a part that steps back for the kick: {@code −depth · (1 − t/time)²} dB, t being the
- * time since the last trigger. It remembers the last kick, since blocks mostly follow each other.
+ * Finds the last trigger of a part that steps back, and its gain by the time passed since. It
+ * remembers the last kick, since blocks mostly follow each other.
  */
 final class Ducking {
   private int last = -1;
 
   /** The factor at a control point, 1 where nothing steps back. */
-  float gain(Duck duck, Stretch stretch, int point, int[] kicks) {
+  float gain(Duck duck, DuckShape shape, Stretch stretch, int point, int[] kicks) {
     double tick = stretch.tick(point);
-    double passed = stretch.millis(trigger(duck, tick, kicks), tick) / duck.millis();
-    if (passed >= 1 || passed < 0) {
-      return 1;
-    }
-    return (float) Decibels.gain(-duck.depth() / 10.0 * (1 - passed) * (1 - passed));
+    return shape.gain(stretch.millis(trigger(duck, tick, kicks), tick) / duck.millis());
   }
 
   private double trigger(Duck duck, double tick, int[] kicks) {

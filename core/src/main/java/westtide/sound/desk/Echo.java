@@ -14,6 +14,10 @@ final class Echo {
 
   private final float[] first = new float[SIZE];
   private final float[] second = new float[SIZE];
+  private final int block;
+  private final float[] one;
+  private final float[] two;
+  private final float[] back;
   private final float dull;
   private final float thin;
   private int at;
@@ -23,19 +27,23 @@ final class Echo {
   private float duller;
   private float lows;
 
-  Echo(int rate) {
+  Echo(int rate, int blockFrames) {
+    block = blockFrames;
+    one = new float[blockFrames];
+    two = new float[blockFrames];
+    back = new float[blockFrames];
     dull = (float) (1 - Math.exp(-2 * Math.PI * DULL_HERTZ / rate));
     thin = (float) (1 - Math.exp(-2 * Math.PI * THIN_HERTZ / rate));
   }
 
-  /** Sets the distance of the repeats in samples, at most {@value #SIZE}. */
+  /** Sets the distance of the repeats in samples, held between a block and {@value #SIZE}. */
   void distance(double frames) {
     before = distance == 0 ? limited(frames) : distance;
     distance = limited(frames);
   }
 
-  private static int limited(double frames) {
-    return (int) Math.max(1, Math.min(SIZE - 1, Math.round(frames)));
+  private int limited(double frames) {
+    return (int) Math.max(block, Math.min(SIZE - block, Math.round(frames)));
   }
 
   /** Whether nothing is left to hear. */
@@ -45,29 +53,53 @@ final class Echo {
 
   /** Takes the sends and adds the repeats. */
   void mix(float[] in, float[] left, float[] right, int frames) {
+    tap(first, one, frames);
+    tap(second, two, frames);
     float peak = 0;
+    float dulled = duller;
+    float low = lows;
     for (int i = 0; i < frames; i++) {
-      float fade = (i + 1f) / frames;
-      float one = tap(first, fade);
-      float two = tap(second, fade);
-      duller += dull * (two - duller);
-      lows += thin * (duller - lows);
-      first[at] = in[i] + FEEDBACK * (duller - lows);
-      second[at] = 0.8f * one;
-      at = (at + 1) & MASK;
-      left[i] += one;
-      right[i] += two;
-      peak = Math.max(peak, Math.max(Math.abs(in[i]), Math.max(Math.abs(one), Math.abs(two))));
+      dulled += dull * (two[i] - dulled);
+      low += thin * (dulled - low);
+      back[i] = in[i] + FEEDBACK * (dulled - low);
     }
+    duller = dulled;
+    lows = low;
+    for (int i = 0; i < frames; i++) {
+      left[i] += one[i];
+      right[i] += two[i];
+      float size = Math.abs(back[i]) + Math.abs(one[i]) + Math.abs(two[i]);
+      peak = size > peak ? size : peak;
+      one[i] *= 0.8f;
+    }
+    put(first, back, frames);
+    put(second, one, frames);
+    at = (at + frames) & MASK;
     before = distance;
     quietFor = peak > SILENT ? 0 : Math.min(SIZE, quietFor + frames);
   }
 
-  private float tap(float[] line, float fade) {
-    float now = line[(at - distance) & MASK];
+  private void tap(float[] line, float[] out, int frames) {
+    copy(line, at - distance, out, frames);
     if (before == distance) {
-      return now;
+      return;
     }
-    return now * fade + line[(at - before) & MASK] * (1 - fade);
+    for (int i = 0; i < frames; i++) {
+      float fade = (i + 1f) / frames;
+      out[i] = out[i] * fade + line[(at - before + i) & MASK] * (1 - fade);
+    }
+  }
+
+  private static void copy(float[] line, int from, float[] out, int frames) {
+    int start = from & MASK;
+    int length = Math.min(frames, SIZE - start);
+    System.arraycopy(line, start, out, 0, length);
+    System.arraycopy(line, 0, out, length, frames - length);
+  }
+
+  private void put(float[] line, float[] in, int frames) {
+    int length = Math.min(frames, SIZE - at);
+    System.arraycopy(in, 0, line, at, length);
+    System.arraycopy(in, length, line, 0, frames - length);
   }
 }

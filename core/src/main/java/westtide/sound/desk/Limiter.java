@@ -14,6 +14,7 @@ public final class Limiter {
   private final int ahead;
   private final float[] lateLeft;
   private final float[] lateRight;
+  private final float[] kept;
   private final float[] least;
   private final SlidingLeast window;
   private final float release;
@@ -29,6 +30,7 @@ public final class Limiter {
     ahead = (int) (AHEAD_MILLIS / 1000 * rate);
     lateLeft = new float[ahead - 1];
     lateRight = new float[ahead - 1];
+    kept = new float[ahead - 1];
     least = new float[ahead];
     Arrays.fill(least, 1);
     window = new SlidingLeast(ahead);
@@ -44,10 +46,10 @@ public final class Limiter {
 
   /** Limits a block in place. */
   public void limit(float[] left, float[] right, int frames) {
-    if (calmFor >= 2 * ahead && within(left, frames) && within(right, frames)) {
+    if (frames >= ahead && calmFor >= 2 * ahead && within(left, frames) && within(right, frames)) {
       delay(left, lateLeft, frames);
       delay(right, lateRight, frames);
-      late = (late + frames) % lateLeft.length;
+      late = 0;
       return;
     }
     for (int i = 0; i < frames; i++) {
@@ -70,14 +72,14 @@ public final class Limiter {
     return within;
   }
 
+  /** Gives what was kept, then what is new, and keeps the rest; the block is the longer. */
   private void delay(float[] samples, float[] ring, int frames) {
-    int place = late;
-    for (int i = 0; i < frames; i++) {
-      float out = ring[place];
-      ring[place] = samples[i];
-      samples[i] = out;
-      place = place + 1 == ring.length ? 0 : place + 1;
-    }
+    int length = ring.length;
+    System.arraycopy(ring, late, kept, 0, length - late);
+    System.arraycopy(ring, 0, kept, length - late, late);
+    System.arraycopy(samples, frames - length, ring, 0, length);
+    System.arraycopy(samples, 0, samples, length, frames - length);
+    System.arraycopy(kept, 0, samples, 0, length);
   }
 
   private float held(float sample) {

@@ -22,13 +22,23 @@ public record Moves(int[] starts, int[] ends, double[] from, double[] to, double
     return starts.length > 0;
   }
 
+  /** Whether a tick lies in a piece. */
+  boolean moves(double tick) {
+    int piece = piece(tick);
+    return piece >= 0 && tick < ends[piece];
+  }
+
+  private int piece(double tick) {
+    int index = Arrays.binarySearch(starts, (int) Math.floor(tick));
+    return index >= 0 ? index : -index - 2;
+  }
+
   /** The value at a tick. */
   public double at(double tick) {
-    int index = Arrays.binarySearch(starts, (int) Math.floor(tick));
-    int piece = index >= 0 ? index : -index - 2;
-    if (piece < 0 || tick >= ends[piece]) {
+    if (!moves(tick)) {
       return rest;
     }
+    int piece = piece(tick);
     double share = (tick - starts[piece]) / (ends[piece] - starts[piece]);
     return from[piece] + share * (to[piece] - from[piece]);
   }

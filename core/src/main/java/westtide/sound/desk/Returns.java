@@ -15,11 +15,11 @@ public final class Returns {
   /** Room and delays for blocks of a length. */
   public Returns(int rate, int blockFrames) {
     this.rate = rate;
-    room = new Room(rate);
+    room = new Room(rate, blockFrames);
     toRoom = new float[blockFrames];
     toEcho = new float[echoes.length][blockFrames];
     for (int i = 0; i < echoes.length; i++) {
-      echoes[i] = new Echo(rate);
+      echoes[i] = new Echo(rate, blockFrames);
     }
   }
 

@@ -16,6 +16,7 @@ import westtide.song.mix.Mix;
  * @param width 0 to 1
  * @param clip factor pushed into the soft clip, 0 when off
  * @param duck how it steps back
+ * @param shape the curve along which it comes back
  * @param level dB added over sections
  * @param cutoff Hz of the low pass over sections, in octaves above 1 Hz
  */
@@ -30,6 +31,7 @@ public record Strip(
     float width,
     float clip,
     Duck duck,
+    DuckShape shape,
     Moves level,
     Moves cutoff) {
   /** The strip of a mix; a muted channel is silent. */
@@ -47,6 +49,7 @@ public record Strip(
         mix.width() / 100f,
         mix.clip() == 0 ? 0 : (float) Decibels.gain(mix.clip() / 10.0),
         mix.duck(),
+        new DuckShape(mix.duck()),
         level,
         cutoff);
   }

@@ -42,11 +42,15 @@ final class Keyboards {
     Sample sample = new Sample(Math.min(strike.frames(), strike.samples(decay)), strike.rate());
     double soft = 0.25 + 0.75 * (1 - strike.force());
     double felt = 0.2 + strike.get("felt") / 100.0;
-    for (int n = 1; n <= 10; n++) {
-      double stretched = n * strike.hertz() * Math.sqrt(1 + 0.0002 * n * n);
-      double level = 0.75 * Math.pow(n, -0.9) * Math.exp(-0.45 * felt * soft * (n - 1));
-      sample.mode(stretched, decay / (1 + 0.35 * (n - 1)), level);
+    double[] hertz = new double[8];
+    double[] millis = new double[8];
+    double[] levels = new double[8];
+    for (int n = 1; n <= 8; n++) {
+      hertz[n - 1] = n * strike.hertz() * Math.sqrt(1 + 0.0002 * n * n);
+      millis[n - 1] = decay / (1 + 0.35 * (n - 1));
+      levels[n - 1] = 0.75 * Math.pow(n, -0.9) * Math.exp(-0.45 * felt * soft * (n - 1));
     }
+    sample.modes(hertz, millis, levels);
     new Hiss(sample, 161).burst(0, 3, 70, 80, 500 + 900 * strike.force(), 0.35 * felt);
     return sample.swell(2).table();
   }

@@ -25,19 +25,58 @@ final class Sample {
     if (hertz > 0.45 * rate) {
       return this;
     }
-    double fall = Fade.perSample(millis, rate);
-    double turn = 2 * Math.PI * hertz / rate;
-    double one = 2 * fall * Math.cos(turn);
-    double two = fall * fall;
-    double before = 0;
-    double now = level * Math.sin(turn);
+    Turning sine = new Turning(hertz, millis, level, rate);
     for (int i = from + 1; i < wave.length; i++) {
-      wave[i] += now;
-      double next = one * now - two * before;
-      before = now;
-      now = next;
+      wave[i] += sine.next();
     }
     return this;
+  }
+
+  /** Adds falling sines, four at a time, since each waits for its own last sample only. */
+  Sample modes(double[] hertz, double[] millis, double[] levels) {
+    for (int from = 0; from < hertz.length; from += 4) {
+      if (from + 4 <= hertz.length && hertz[from + 3] <= 0.45 * rate) {
+        four(hertz, millis, levels, from);
+      } else {
+        for (int i = from; i < Math.min(from + 4, hertz.length); i++) {
+          mode(hertz[i], millis[i], levels[i]);
+        }
+      }
+    }
+    return this;
+  }
+
+  private void four(double[] hertz, double[] millis, double[] levels, int from) {
+    Turning a = new Turning(hertz[from], millis[from], levels[from], rate);
+    Turning b = new Turning(hertz[from + 1], millis[from + 1], levels[from + 1], rate);
+    Turning c = new Turning(hertz[from + 2], millis[from + 2], levels[from + 2], rate);
+    Turning d = new Turning(hertz[from + 3], millis[from + 3], levels[from + 3], rate);
+    for (int i = 1; i < wave.length; i++) {
+      wave[i] += a.next() + b.next() + c.next() + d.next();
+    }
+  }
+
+  /** A falling sine by a recurrence of two terms. */
+  private static final class Turning {
+    private final double one;
+    private final double two;
+    private double before;
+    private double now;
+
+    Turning(double hertz, double millis, double level, int rate) {
+      double fall = Fade.perSample(millis, rate);
+      double turn = 2 * Math.PI * hertz / rate;
+      one = 2 * fall * Math.cos(turn);
+      two = fall * fall;
+      now = level * Math.sin(turn);
+    }
+
+    double next() {
+      double out = now;
+      now = one * out - two * before;
+      before = out;
+      return out;
+    }
   }
 
   /** Bends the wave towards ±1 as an overdriven amplifier does; silence stays silence. */

@@ -87,13 +87,13 @@ class DeskTest {
   @ParameterizedTest
   @CsvSource({"SIXTEENTH,125", "EIGHTH,250", "DOTTED_EIGHTH,375", "QUARTER,500"})
   void repeatsComeOnTheNoteValue(westtide.song.mix.DelayTime time, double millis) {
-    Echo echo = new Echo(RATE);
+    Echo echo = new Echo(RATE, 256);
     echo.distance(time.ticks() / 1920.0 * RATE);
     float[] in = new float[2 * RATE];
     in[0] = 1;
     float[] left = new float[in.length];
     float[] right = new float[in.length];
-    echo.mix(in, left, right, in.length);
+    blocks(in, left, right, echo::mix);
     int first = (int) Math.round(millis / 1000 * RATE);
     assertThat(left[first]).as("first repeat, left").isGreaterThan(0.9f);
     assertThat(right[2 * first]).as("second repeat, right").isGreaterThan(0.7f);
@@ -102,12 +102,12 @@ class DeskTest {
 
   @Test
   void theRoomDiesAwayAndStaysBounded() {
-    Room room = new Room(RATE);
+    Room room = new Room(RATE, 256);
     float[] in = new float[4 * RATE];
     in[0] = 1;
     float[] left = new float[in.length];
     float[] right = new float[in.length];
-    room.mix(in, left, right, in.length);
+    blocks(in, left, right, room::mix);
     double early = rms(left, RATE / 10, RATE / 10);
     double later = rms(left, RATE, RATE / 10);
     assertThat(early).isGreaterThan(0);
@@ -170,6 +170,21 @@ class DeskTest {
     assertThat(moves.at(100)).isEqualTo(-10);
     assertThat(moves.at(150)).isEqualTo(-5);
     assertThat(moves.at(200)).isEqualTo(3);
+  }
+
+  private interface Back {
+    void mix(float[] in, float[] left, float[] right, int frames);
+  }
+
+  /** What comes back of a signal, a block at a time. */
+  private static void blocks(float[] in, float[] left, float[] right, Back back) {
+    for (int from = 0; from + BLOCK <= in.length; from += BLOCK) {
+      float[] l = new float[BLOCK];
+      float[] r = new float[BLOCK];
+      back.mix(java.util.Arrays.copyOfRange(in, from, from + BLOCK), l, r, BLOCK);
+      System.arraycopy(l, 0, left, from, BLOCK);
+      System.arraycopy(r, 0, right, from, BLOCK);
+    }
   }
 
   /** A constant at 1 through a channel, the song running from tick 0. */

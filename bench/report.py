@@ -1,0 +1,84 @@
+"""Writes the figures of one run of bench/run as Markdown."""
+import json
+import os
+import platform
+import subprocess
+import sys
+
+folder = sys.argv[1]
+# Length of the rendered songs in seconds: the bars at their tempo and 4 s of tail.
+LENGTHS = {
+    "lamp-room-confession": 104 * 240 / 146 + 4,
+    "ferry-without-passengers": 88 * 240 / 121 + 4,
+    "letters-in-the-salt": 72 * 240 / 88 + 4,
+}
+with open(os.path.join(folder, "jmh.json"), encoding="utf-8") as file:
+    runs = json.load(file)
+processes = {}
+with open(os.path.join(folder, "processes.txt"), encoding="utf-8") as file:
+    for line in file:
+        song, fluid, ours = line.split()
+        processes[song] = (int(fluid), int(ours))
+with open(os.path.join(folder, "blocks.txt"), encoding="utf-8") as file:
+    title, block, median, high, worst = file.read().strip().split("\t")
+
+
+def scores(name):
+    return {
+        run["params"]["song"]: (run["primaryMetric"]["score"], run["primaryMetric"]["scorePercentiles"]["50.0"])
+        for run in runs
+        if run["benchmark"].endswith(name)
+    }
+
+
+def model():
+    with open("/proc/cpuinfo", encoding="utf-8") as cpus:
+        names = [line.split(":")[1].strip() for line in cpus if line.startswith("model name")]
+    return f"{len(names)} × {names[0]}" if names else platform.processor()
+
+
+java = subprocess.run(["java", "-version"], capture_output=True, text=True, check=True).stderr.splitlines()[0]
+print("# Benchmarks")
+print()
+print("Made by `bench/run`, which measures everything in one run on one machine. What counts are the ratios.")
+print()
+print(f"Machine: {model()}; {java}; {platform.system()} {platform.release()}.")
+print()
+print("## Rendering a whole song at 48 kHz, one thread")
+print()
+print("Baseline: Debian's `fluidsynth` with `timgm6mb-soundfont` (room and chorus as it comes) rendering the MIDI exported")
+print("from the same song, the whole process, best of five. Ours: JMH, median of 15 single shots after 8 to warm up, from the")
+print("score through all tables, mix and limiter. *Whole process* is `./west-tide export --wav`: starting the JVM, reading,")
+print("rendering cold and writing 24 bit.")
+print()
+print("| song | length s | baseline ms | × real time | ours ms | × real time | faster than the baseline | whole process ms | faster |")
+print("|---|---|---|---|---|---|---|---|---|")
+for song, (_, mid) in scores("RenderBenchmark.mix").items():
+    length = LENGTHS[song]
+    fluid, ours = processes[song]
+    print(
+        f"| {song} | {length:.0f} | {fluid} | {1000 * length / fluid:.0f} | {mid:.0f} | {1000 * length / mid:.0f} "
+        f"| {fluid / mid:.1f} × | {ours} | {fluid / ours:.1f} × |"
+    )
+print()
+print("## What an edit costs before it is heard")
+print()
+print("Baseline: the length of one block of sound, 256 samples at 48 kHz, 5333 µs.")
+print()
+print("| song | song to score µs | of a block | score made ready µs | of a block |")
+print("|---|---|---|---|---|")
+ready = scores("ScoreBenchmark.prepare")
+for song, (mean, _) in scores("ScoreBenchmark.score").items():
+    print(f"| {song} | {mean:.0f} | {mean / 5333:.2f} | {ready[song][0]:.0f} | {ready[song][0] / 5333:.2f} |")
+print()
+print("## The audio thread while everything is edited")
+print()
+print(f"{title}, looped with the metronome on, ten edits a second for 45 s (tempo, swing, hits, rolls, levels, settings),")
+print("in real time. Baseline: the length of a block.")
+print()
+print("| block µs | median µs | of a block | 99.9 % µs | of a block | worst µs | of a block |")
+print("|---|---|---|---|---|---|---|")
+print(
+    f"| {block} | {median} | {int(median) / int(block):.2f} | {high} | {int(high) / int(block):.2f} "
+    f"| {worst} | {int(worst) / int(block):.2f} |"
+)
