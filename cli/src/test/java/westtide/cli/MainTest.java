@@ -174,4 +174,43 @@ class MainTest {
     assertThat(result.err()).contains(message).doesNotContain("Exception");
     assertThat(result.out()).isEmpty();
   }
+
+  @Test
+  void mixAndStemsAreWritten() throws IOException {
+    Path song = folder.resolve("short.tide");
+    draft(song, "--form", "hook 4", "--title", "Short");
+    Path mix = folder.resolve("mix.wav");
+    Path stems = folder.resolve("stems");
+    Result result =
+        run(
+            "export",
+            song.toString(),
+            "--wav",
+            mix.toString(),
+            "--stems",
+            stems.toString(),
+            "--bits",
+            "16",
+            "--rate",
+            "44100");
+    assertThat(result.status()).as(result.err()).isZero();
+    assertThat(result.out()).contains("mix.wav").contains("Short 142 F#m Drums.wav");
+    long frames = Math.round((4 * 4 * 60 / 142.0 + 4) * 44_100);
+    assertThat(Files.size(mix)).isEqualTo(44 + 4 * frames);
+    try (Stream<Path> files = Files.list(stems)) {
+      assertThat(files.toList()).hasSizeBetween(3, 5).allMatch(f -> f.toString().endsWith(".wav"));
+    }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"--bits,20,16 or 24 bits", "--rate,22050,44100 or 48000"})
+  void otherKindsOfWavAreRefusedInOneSentence(String word, String value, String said) {
+    Path song = folder.resolve("s.tide");
+    draft(song, "--form", "hook 4");
+    Result result =
+        run("export", song.toString(), "--wav", folder.resolve("w.wav").toString(), word, value);
+    assertThat(result.status()).isEqualTo(2);
+    assertThat(result.err()).contains(said).contains(value).hasLineCount(1);
+    assertThat(folder.resolve("w.wav")).doesNotExist();
+  }
 }

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.scene.Scene;
 import javafx.scene.image.WritableImage;
@@ -19,7 +20,15 @@ import westtide.song.Song;
 final class Screenshots {
   private static final int SETTLING_FRAMES = 8;
 
-  private record View(String name, Runnable show) {}
+  /** The tick at which the picture of playing is taken: bar 12, beat 3, once words have gone. */
+  private static final double PLAYED_TO = 11.5 * 3840 + 100;
+
+  /** A view, how it is shown and when it is ready for its picture. */
+  private record View(String name, Runnable show, BooleanSupplier ready) {
+    View(String name, Runnable show) {
+      this(name, show, () -> true);
+    }
+  }
 
   private final Shell shell;
   private final Scene scene;
@@ -34,10 +43,12 @@ final class Screenshots {
     views.add(new View("start", shell::showStart));
     for (Stage stage : Stage.values()) {
       String name = stage.toString().toLowerCase().replace(' ', '-');
-      views.add(new View(name, () -> show(demos.get(0), stage)));
+      boolean heard = stage == Stage.LOW_END || stage == Stage.LEVELS;
+      views.add(new View(name, () -> show(demos.get(0), stage), () -> !heard || measured()));
     }
     views.add(new View("find-an-action", shell::find));
     views.add(new View("listening", shell::listening));
+    views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
     views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
     views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));
@@ -60,7 +71,7 @@ final class Screenshots {
           shown = views.poll();
           shown.show().run();
           frames = 0;
-        } else if (++frames >= SETTLING_FRAMES) {
+        } else if (++frames >= SETTLING_FRAMES && shown.ready().getAsBoolean()) {
           write(shown.name());
           shown = null;
         }
@@ -73,6 +84,17 @@ final class Screenshots {
       shell.begin(song);
     }
     shell.go(stage);
+  }
+
+  private boolean measured() {
+    return shell.open().view().filter(view -> view.heard().isPresent()).isPresent();
+  }
+
+  private void play() {
+    shell.closeOverlay();
+    show(shell.demos().get(0), Stage.DRUMS);
+    shell.play().toggleLoop();
+    shell.play().playSection();
   }
 
   private void write(String name) {

@@ -268,6 +268,11 @@ public final class Shell {
     open.view().ifPresent(view -> tide.show(view, open.section()));
   }
 
+  /** Leaves what is in front of the window. */
+  void closeOverlay() {
+    overlay.close();
+  }
+
   /** Opens what can be set about listening, with the cautions. */
   void listening() {
     overlay.open(new ListeningPanel(play, overlay::close));
