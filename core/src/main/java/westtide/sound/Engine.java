@@ -72,9 +72,7 @@ public final class Engine {
   /** Starts and ends the notes of a stretch of ticks. */
   public void play(int fromTick, int toTick, Frames frames) {
     for (int i = 0; i < score.parts().size(); i++) {
-      Channel channel = score.parts().get(i).channel();
-      channel.end(toTick, frames);
-      channel.start(fromTick, toTick, frames);
+      score.parts().get(i).channel().play(fromTick, toTick, frames);
     }
   }
 

@@ -139,9 +139,11 @@ public final class Transport implements Frames {
       double ticksPerFrame = 1 / framesPerTick;
       engine.stretch().run(blockOffset, tick(), ticksPerFrame, 1000 * framesPerTick / rate);
       int toTick = Math.min(stopTick, firstTickFrom(frame + length));
-      engine.play(nextTick, toTick, this);
-      passing.pass(nextTick, toTick);
-      nextTick = Math.max(nextTick, toTick);
+      if (toTick > nextTick) {
+        engine.play(nextTick, toTick, this);
+        passing.pass(nextTick, toTick);
+        nextTick = toTick;
+      }
       frame += length;
       blockOffset += length;
     }

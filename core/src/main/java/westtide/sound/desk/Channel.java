@@ -7,13 +7,10 @@ import westtide.song.mix.Duck;
  * it is made; afterwards it belongs to the audio thread.
  */
 public final class Channel {
-  private static final int MOST_VOICES = 64;
-  private static final double CHOKE_MILLIS = 25;
-  private static final double CHASE_MILLIS = 5;
   private static final double REST_MILLIS = 60;
   private static final double SMOOTH_MILLIS = 0.7;
 
-  private final Voice[] voices = new Voice[MOST_VOICES];
+  private final Voices voices;
   private final float[] left;
   private final float[] right;
   private final StereoFilter lowCut;
@@ -21,27 +18,21 @@ public final class Channel {
   private final Crossover lowsLeft;
   private final Crossover lowsRight;
   private final Spread spread;
-  private final float choke;
-  private final int chaseFrames;
   private final int restFrames;
   private final float smooth;
-  private Track track = Track.EMPTY;
   private Strip strip;
   private float gainLeft = -1;
   private float gainRight;
   private final Ducking ducking = new Ducking();
   private float ducked = 1;
   private boolean middle = true;
-  private int inUse;
   private boolean fresh = true;
   private int quietFor;
   private float peak;
 
   /** A channel with room for a block of samples. */
   public Channel(int rate, int blockFrames, Strip strip) {
-    for (int i = 0; i < voices.length; i++) {
-      voices[i] = new Voice();
-    }
+    this.voices = new Voices(rate);
     this.left = new float[blockFrames];
     this.right = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
@@ -49,8 +40,6 @@ public final class Channel {
     this.lowsLeft = new Crossover(rate);
     this.lowsRight = new Crossover(rate);
     this.spread = new Spread(rate);
-    this.choke = fall(CHOKE_MILLIS, rate);
-    this.chaseFrames = (int) (CHASE_MILLIS / 1000 * rate);
     this.restFrames = (int) (REST_MILLIS / 1000 * rate);
     this.quietFor = restFrames;
     this.smooth = (float) (1 - Math.exp(-Stretch.EVERY / (SMOOTH_MILLIS / 1000 * rate)));
@@ -82,60 +71,24 @@ public final class Channel {
    * from} at or above 0, notes that should be sounding at that tick come in.
    */
   public void take(Track next, Strip settings, int from, double framesPerTick) {
-    track = next;
     strip = settings;
-    for (Voice voice : voices) {
-      if (voice.sounding() && !voice.released() && voice.holdFrames < 0) {
-        keepOrRelease(voice);
-      }
-    }
-    if (from >= 0) {
-      chase(from, 0, framesPerTick);
-    }
+    voices.take(next, from, framesPerTick);
   }
 
-  /** Starts the notes of a stretch; {@code frames} tells where in the block each begins. */
-  public void start(int fromTick, int toTick, Frames frames) {
-    for (int i = track.firstFrom(fromTick); i < track.size() && track.starts()[i] < toTick; i++) {
-      startNote(i, 0, frames.of(track.starts()[i]), 0);
-    }
-  }
-
-  /** Ends notes whose end lies before a tick. */
-  public void end(int toTick, Frames frames) {
-    for (int i = 0; i < inUse; i++) {
-      Voice voice = voices[i];
-      boolean held = voice.sounding() && !voice.struck && voice.holdFrames < 0;
-      if (held && voice.endTick < toTick) {
-        voice.release(frames.of(voice.endTick), voice.fallOnEnd);
-      }
-    }
+  /** Starts and ends the notes of a stretch; {@code frames} tells where in the block each lies. */
+  public void play(int fromTick, int toTick, Frames frames) {
+    voices.end(toTick, frames);
+    voices.start(fromTick, toTick, frames);
   }
 
   /** Starts notes that began before a tick and last beyond it, in the middle of their sound. */
   public void chase(int tick, int offset, double framesPerTick) {
-    for (int i = track.firstFrom(tick - track.longest()); i < track.firstFrom(tick); i++) {
-      if (track.ends()[i] > tick && !track.struck()[i] && !sounds(i)) {
-        int place = (int) ((tick - track.starts()[i]) * framesPerTick);
-        startNote(i, place, offset, chaseFrames);
-      }
-    }
+    voices.chase(tick, offset, framesPerTick);
   }
 
   /** Ends every held note, as when the song stops or jumps. */
   public void releaseHeld(int offset) {
-    for (Voice voice : voices) {
-      if (voice.sounding() && !voice.struck) {
-        voice.release(offset, voice.fallOnEnd);
-      }
-    }
-  }
-
-  /** Ends everything at once, without a click. */
-  public void cut(int offset) {
-    for (Voice voice : voices) {
-      voice.release(offset, choke);
-    }
+    voices.releaseHeld(offset);
   }
 
   /**
@@ -149,75 +102,7 @@ public final class Channel {
       int holdFrames,
       float fall,
       int chokeGroup) {
-    chokeOthers(chokeGroup, offset);
-    Voice voice = free();
-    voice.start(table, 0, offset, toLeft, toRight, 0);
-    voice.holdFrames = holdFrames;
-    voice.fallOnEnd = fall;
-    voice.chokeGroup = chokeGroup;
-    voice.struck = false;
-    voice.startTick = -1;
-  }
-
-  private void keepOrRelease(Voice voice) {
-    for (int i = track.firstFrom(voice.startTick);
-        i < track.size() && track.starts()[i] == voice.startTick;
-        i++) {
-      if (voice.plays(track.tables()[i])) {
-        voice.endTick = track.ends()[i];
-        return;
-      }
-    }
-    voice.release(0, voice.struck ? choke : voice.fallOnEnd);
-  }
-
-  private boolean sounds(int note) {
-    for (Voice voice : voices) {
-      if (voice.sounding()
-          && !voice.released()
-          && voice.startTick == track.starts()[note]
-          && voice.plays(track.tables()[note])) {
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private void startNote(int note, int place, int offset, int rise) {
-    chokeOthers(track.chokes()[note], offset);
-    Voice voice = free();
-    voice.start(track.tables()[note], place, offset, track.left()[note], track.right()[note], rise);
-    voice.startTick = track.starts()[note];
-    voice.endTick = track.ends()[note];
-    voice.key = track.keys()[note];
-    voice.chokeGroup = track.chokes()[note];
-    voice.fallOnEnd = track.falls()[note];
-    voice.struck = track.struck()[note];
-  }
-
-  private void chokeOthers(int group, int offset) {
-    if (group == 0) {
-      return;
-    }
-    for (int i = 0; i < inUse; i++) {
-      Voice voice = voices[i];
-      if (voice.sounding() && voice.chokeGroup == group) {
-        voice.release(offset, choke);
-      }
-    }
-  }
-
-  private Voice free() {
-    Voice oldest = voices[0];
-    for (int i = 0; i < voices.length; i++) {
-      Voice voice = voices[i];
-      if (!voice.sounding()) {
-        inUse = Math.max(inUse, i + 1);
-        return voice;
-      }
-      oldest = voice.place() > oldest.place() ? voice : oldest;
-    }
-    return oldest;
+    voices.audition(table, offset, toLeft, toRight, holdFrames, fall, chokeGroup);
   }
 
   /** Whether anything of the channel may still be heard. */
@@ -229,8 +114,8 @@ public final class Channel {
   public boolean render(Stretch stretch, int[] kicks, int frames, boolean metered) {
     java.util.Arrays.fill(left, 0, frames, 0);
     java.util.Arrays.fill(right, 0, frames, 0);
-    middle = track.middle() && (middle || silent());
-    boolean sounding = mixVoices(frames);
+    middle = voices.middle() && (middle || silent());
+    boolean sounding = voices.mix(left, right, frames, middle);
     quietFor = sounding ? 0 : Math.min(restFrames, quietFor + frames);
     peak = 0;
     if (silent()) {
@@ -266,28 +151,6 @@ public final class Channel {
       low = samples[i] < low ? samples[i] : low;
     }
     return high > -low ? high : -low;
-  }
-
-  private boolean mixVoices(int frames) {
-    boolean sounding = false;
-    int last = 0;
-    for (int i = 0; i < inUse; i++) {
-      Voice voice = voices[i];
-      if (!voice.sounding()) {
-        continue;
-      }
-      last = i + 1;
-      sounding = true;
-      if (voice.holdFrames >= 0) {
-        if (voice.holdFrames < frames) {
-          voice.release(voice.holdFrames, voice.fallOnEnd);
-        }
-        voice.holdFrames = Math.max(0, voice.holdFrames - frames);
-      }
-      voice.mix(left, right, frames, middle);
-    }
-    inUse = last;
-    return sounding;
   }
 
   private void shape(Stretch stretch, int frames) {

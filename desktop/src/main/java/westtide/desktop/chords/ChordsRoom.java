@@ -133,6 +133,7 @@ public final class ChordsRoom implements Room {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
     desk.apply(ChordEdits.line(row, reading.orElseThrow()));
+    touch();
     return Optional.empty();
   }
 

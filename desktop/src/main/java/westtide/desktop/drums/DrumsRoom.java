@@ -180,10 +180,15 @@ public final class DrumsRoom implements Room {
   private Optional<TypedLine.Trouble> takeLane(String text) {
     try {
       desk.apply(edits().lane(beads.voice(), StepLane.parse(text)));
+      touch(beads.voice(), Velocity.HIT);
       return Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
     }
+  }
+
+  private void touch(DrumVoice voice, int velocity) {
+    desk.play().touch(drums(desk.open().song()).orElseThrow(), voice.note(), velocity);
   }
 
   private void addVoice() {
@@ -290,10 +295,6 @@ public final class DrumsRoom implements Room {
 
     private String lane(DrumVoice voice) {
       return Audible.lane(drums(desk.open().song()).orElseThrow().id(), voice);
-    }
-
-    private void touch(DrumVoice voice, int velocity) {
-      desk.play().touch(drums(desk.open().song()).orElseThrow(), voice.note(), velocity);
     }
   }
 }

@@ -1,0 +1,144 @@
+package westtide.sound.voice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+
+class VoiceTest {
+  private static final int RATE = 48_000;
+
+  @Test
+  void sinesFromTheTableAreSines() {
+    for (int i = 0; i < 10_000; i++) {
+      double turns = i * 0.00137;
+      assertThat(SineTable.at(turns)).isCloseTo(Math.sin(2 * Math.PI * turns), within(4e-7));
+    }
+  }
+
+  /** A saw's overtones fall with their number; what folds back must lie far below them. */
+  @ParameterizedTest
+  @ValueSource(doubles = {110, 440, 1760})
+  void aSawHasItsOvertonesAndLittleElse(double hertz) {
+    Saw saw = new Saw(0);
+    double[] wave = new double[RATE];
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = saw.saw(hertz / RATE);
+    }
+    double first = power(wave, hertz);
+    assertThat(power(wave, 2 * hertz) / first).isCloseTo(0.25, within(0.02));
+    assertThat(power(wave, 3 * hertz) / first).isCloseTo(1 / 9.0, within(0.02));
+    double folded = RATE - hertz * Math.ceil(RATE / 2.0 / hertz + 1);
+    assertThat(power(wave, folded) / first).isLessThan(0.0005);
+  }
+
+  @Test
+  void aSquareHasOnlyOddOvertones() {
+    Saw square = new Saw(0);
+    double[] wave = new double[RATE];
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = square.pulse(200.0 / RATE, 0.5);
+    }
+    double first = power(wave, 200);
+    assertThat(power(wave, 400) / first).isLessThan(1e-4);
+    assertThat(power(wave, 600) / first).isCloseTo(1 / 9.0, within(0.01));
+  }
+
+  @Test
+  void noiseIsWhiteCentredAndTheSameFromTheSameSeed() {
+    Noise one = new Noise(5);
+    Noise two = new Noise(5);
+    double sum = 0;
+    double squares = 0;
+    double neighbours = 0;
+    double before = 0;
+    for (int i = 0; i < 200_000; i++) {
+      double value = one.next();
+      assertThat(two.next()).isEqualTo(value);
+      sum += value;
+      squares += value * value;
+      neighbours += value * before;
+      before = value;
+    }
+    assertThat(sum / 200_000).isCloseTo(0, within(0.01));
+    assertThat(squares / 200_000).isCloseTo(1 / 3.0, within(0.01));
+    assertThat(neighbours / squares).isCloseTo(0, within(0.02));
+  }
+
+  /** A second-order filter at its cutoff with q = √½ passes half the power (handbook). */
+  @ParameterizedTest
+  @CsvSource({"100,0.7071", "1000,0.7071", "8000,0.7071"})
+  void aFilterPassesHalfThePowerAtItsCutoff(double hertz, double amplitude) {
+    assertThat(response(hertz, hertz, true)).isCloseTo(amplitude, within(0.01));
+    assertThat(response(hertz, hertz, false)).isCloseTo(amplitude, within(0.01));
+  }
+
+  /** 12 dB an octave: two octaves beyond the cutoff a sixteenth is left (handbook). */
+  @Test
+  void aFilterFallsTwelveDecibelsAnOctave() {
+    assertThat(response(500, 2000, true)).isCloseTo(1 / 16.0, within(0.005));
+    assertThat(response(2000, 500, false)).isCloseTo(1 / 16.0, within(0.005));
+    assertThat(response(2000, 200, true)).isCloseTo(1, within(0.01));
+  }
+
+  private static double response(double cutoff, double hertz, boolean low) {
+    Filter filter = new Filter(RATE).set(cutoff, Math.sqrt(0.5));
+    double peak = 0;
+    for (int i = 0; i < RATE; i++) {
+      double in = Math.sin(2 * Math.PI * hertz * i / RATE);
+      double out = low ? filter.low(in) : filter.high(in);
+      peak = i > RATE / 2 ? Math.max(peak, Math.abs(out)) : 0;
+    }
+    return peak;
+  }
+
+  @Test
+  void aFadeFallsSixtyDecibelsInItsTime() {
+    double factor = Fade.perSample(250, RATE);
+    assertThat(20 * Math.log10(Math.pow(factor, RATE / 4.0))).isCloseTo(-60, within(1e-6));
+  }
+
+  @Test
+  void aPathGlidesEvenlyInSemitonesAndStays() {
+    Strike strike =
+        new Strike(
+            RATE,
+            RATE,
+            List.of(new Strike.Pitched(0, 100), new Strike.Pitched(1000, 200)),
+            0.5,
+            Map.of());
+    PitchPath path = new PitchPath(strike, 100);
+    double[] heard = new double[10_000];
+    for (int i = 0; i < heard.length; i++) {
+      heard[i] = path.next();
+    }
+    assertThat(heard[999]).isEqualTo(100);
+    assertThat(heard[1000 + 2400]).isCloseTo(100 * Math.sqrt(2), within(0.1));
+    assertThat(heard[1000 + 4800]).isEqualTo(200);
+    assertThat(heard[9999]).isEqualTo(200);
+  }
+
+  @Test
+  void aSettingWhoseUsualValueLiesOutsideIsRefused() {
+    assertThatThrownBy(() -> new Setting("decay", "ms", 10, 20, 30))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("decay is usually 30, outside 10 to 20");
+  }
+
+  private static double power(double[] wave, double hertz) {
+    double cos = 0;
+    double sin = 0;
+    for (int i = 0; i < wave.length; i++) {
+      double window = 0.5 - 0.5 * Math.cos(2 * Math.PI * i / wave.length);
+      cos += wave[i] * window * Math.cos(2 * Math.PI * hertz * i / RATE);
+      sin += wave[i] * window * Math.sin(2 * Math.PI * hertz * i / RATE);
+    }
+    return cos * cos + sin * sin;
+  }
+}
