@@ -154,11 +154,11 @@ class OverlaysTest extends WindowTest {
     Path pictures = folder.resolve("pictures");
     AtomicBoolean done = new AtomicBoolean();
     interact(() -> new Screenshots(shell, window.getScene(), pictures).take(() -> done.set(true)));
-    waitFor(done::get);
+    waitFor(90, done::get);
     try (Stream<Path> files = Files.list(pictures)) {
       assertThat(files.map(f -> f.getFileName().toString()))
           .contains("start.png", "brief.png", "chords.png", "drums.png", "low-end.png")
-          .contains("lines.png", "form.png", "deliver.png", "find-an-action.png")
+          .contains("lines.png", "form.png", "levels.png", "deliver.png", "playing.png")
           .hasSizeLessThan(20);
     }
     BufferedImage form = ImageIO.read(pictures.resolve("form.png").toFile());

@@ -89,10 +89,14 @@ abstract class WindowTest extends FxRobot {
   }
 
   void waitFor(Callable<Boolean> condition) {
+    waitFor(20, condition);
+  }
+
+  void waitFor(int seconds, Callable<Boolean> condition) {
     try {
-      WaitForAsyncUtils.waitFor(15, TimeUnit.SECONDS, condition);
+      WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, condition);
     } catch (TimeoutException e) {
-      throw new AssertionError("waited 15 s in vain", e);
+      throw new AssertionError("waited " + seconds + " s in vain", e);
     }
     settle();
   }

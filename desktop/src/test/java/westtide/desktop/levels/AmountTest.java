@@ -1,0 +1,66 @@
+package westtide.desktop.levels;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.song.mix.Mix;
+
+class AmountTest {
+  private static Amount of(String id) {
+    return Amount.ALL.stream().filter(each -> each.id().equals(id)).findFirst().orElseThrow();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "mix-level,-14.5,-145",
+    "mix-level,−3,-30",
+    "mix-level,'2,5',25",
+    "mix-level, 6.0 ,60",
+    "mix-pan,-40,-40",
+    "mix-low-cut,150,150",
+    "mix-duck-depth,7.5,75"
+  })
+  void whatIsTypedIsRead(String id, String typed, int value) {
+    assertThat(of(id).parse(typed)).isEqualTo(value);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "mix-level,loud,level is a number from -60.0 to 6.0",
+    "mix-level,6.1,level is a number from -60.0 to 6.0",
+    "mix-pan,101,pan is a number from -100 to 100",
+    "mix-low-pass,,low pass is a number from 200 to 20000",
+    "mix-duck-time,10,comes back in is a number from 20 to 1000"
+  })
+  void whatCannotBeUsedIsRefusedWithItsRange(String id, String typed, String message) {
+    String text = typed == null ? "" : typed;
+    assertThatThrownBy(() -> of(id).parse(text))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining(message)
+        .hasMessageEndingWith("but was \"" + text + "\"");
+  }
+
+  /** Whatever is shown can be typed again and means the same. */
+  @Test
+  void whatIsShownReadsBack() {
+    for (Amount amount : Amount.ALL) {
+      for (int value : new int[] {amount.low(), amount.high()}) {
+        Mix mix = amount.set().to(Mix.PLAIN, value);
+        assertThat(amount.parse(amount.shown(mix))).as(amount.name()).isEqualTo(value);
+      }
+    }
+  }
+
+  @Test
+  void nudgesStayInsideTheRange() {
+    for (Amount amount : Amount.ALL) {
+      Mix up = amount.nudged(Mix.PLAIN, 100_000);
+      Mix down = amount.nudged(Mix.PLAIN, -100_000);
+      assertThat(amount.get().applyAsInt(up)).isEqualTo(amount.high());
+      assertThat(amount.get().applyAsInt(down)).isEqualTo(amount.low());
+    }
+  }
+}
