@@ -1,5 +1,7 @@
 package westtide.theory;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -44,6 +46,20 @@ public record NoteName(Letter letter, int accidental) {
     }
     Letter letter = Letter.valueOf(matcher.group(1).toUpperCase(java.util.Locale.ROOT));
     return Optional.of(new NoteName(letter, Accidentals.sum(Accidentals.typed(matcher.group(2)))));
+  }
+
+  /** All spellings of a pitch class with at most one sharp or flat. */
+  public static List<NoteName> ofPitchClass(int pitchClass) {
+    List<NoteName> out = new ArrayList<>();
+    for (Letter letter : Letter.values()) {
+      for (int accidental = -1; accidental <= 1; accidental++) {
+        NoteName name = new NoteName(letter, accidental);
+        if (name.pitchClass() == pitchClass) {
+          out.add(name);
+        }
+      }
+    }
+    return out;
   }
 
   /** The pitch class, 0 for C to 11 for B, whatever the spelling. */
