@@ -17,14 +17,15 @@ import westtide.score.Score;
 import westtide.sound.Mixdown;
 
 /**
- * A whole demo song at 48 kHz on one thread: from the score, tables made anew, through the limiter.
+ * A whole demo song at 48 kHz on one thread: from the score, tables made anew, through the limiter,
+ * with the collector the command line uses.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Warmup(iterations = 8)
 @Measurement(iterations = 15)
-@Fork(1)
+@Fork(value = 1, jvmArgsAppend = "-XX:+UseSerialGC")
 public class RenderBenchmark {
   @Param({"lamp-room-confession", "ferry-without-passengers", "letters-in-the-salt"})
   private String song;

@@ -19,9 +19,10 @@ public final class KeyFinder {
   private static final double[] MINOR = {
     6.33, 2.68, 3.52, 5.38, 2.60, 3.53, 2.54, 4.75, 3.98, 2.69, 3.34, 3.17
   };
-  private static final double ENDS_ON_TONIC = 0.16;
+  private static final double ENDS_ON_TONIC = 0.2;
   private static final double ENDS_ON_TRIAD = 0.03;
   private static final double FOREIGN = 1.2;
+  private static final double FLAT_SEVENTH = 0.5;
   private static final double WRONG_THIRD = 0.3;
   private static final double SHARPNESS = 11;
 
@@ -46,7 +47,7 @@ public final class KeyFinder {
   public record Guess(Key key, double sureness, double inside, boolean endsAtHome) {
     /** Why, in a sentence. */
     public String reason() {
-      String home = endsAtHome ? ", and it ends on " + key.tonic() : "";
+      String home = endsAtHome ? ", and it comes home to " + key.tonic() : "";
       return Math.round(100 * inside) + " % of the time lies in the scale" + home + ".";
     }
   }
@@ -149,6 +150,7 @@ public final class KeyFinder {
     for (int degree : outside) {
       lost += time[(tonic + degree) % 12];
     }
+    lost += minor ? 0 : FLAT_SEVENTH * time[(tonic + 10) % 12];
     return lost / total;
   }
 

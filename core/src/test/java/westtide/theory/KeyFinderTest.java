@@ -99,7 +99,7 @@ class KeyFinderTest {
     assertThat(all.get(0).sureness()).isGreaterThan(all.get(1).sureness());
     assertThat(all.get(0).key()).hasToString("C major");
     assertThat(all.get(0).reason())
-        .isEqualTo("100 % of the time lies in the scale, and it ends on C.");
+        .isEqualTo("100 % of the time lies in the scale, and it comes home to C.");
   }
 
   @Test

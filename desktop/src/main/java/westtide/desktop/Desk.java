@@ -13,9 +13,15 @@ import westtide.song.edit.Edit;
  * @param messages sentences for the person
  * @param background work beside the window
  * @param play playing and hearing
+ * @param panels where panels in front of the window are shown
  */
 public record Desk(
-    OpenSong open, SongFiles files, Messages messages, Background background, PlayDesk play) {
+    OpenSong open,
+    SongFiles files,
+    Messages messages,
+    Background background,
+    PlayDesk play,
+    Panels panels) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);

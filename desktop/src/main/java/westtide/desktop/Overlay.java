@@ -12,7 +12,7 @@ import javafx.scene.layout.StackPane;
  * A panel in front of the window, over a veil: one at a time, Escape leaves it, and the focus goes
  * back to where it was.
  */
-final class Overlay extends StackPane {
+final class Overlay extends StackPane implements Panels {
   private Node focusedBefore;
   private boolean leavable;
 
@@ -33,7 +33,8 @@ final class Overlay extends StackPane {
   }
 
   /** Shows a panel in the middle that Escape leaves. */
-  void open(Region panel) {
+  @Override
+  public void open(Region panel) {
     show(panel, true);
     panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(panel, Pos.CENTER);
@@ -48,7 +49,8 @@ final class Overlay extends StackPane {
     panel.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
   }
 
-  void close() {
+  @Override
+  public void close() {
     if (!isVisible()) {
       return;
     }

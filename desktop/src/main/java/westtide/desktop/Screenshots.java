@@ -47,6 +47,7 @@ final class Screenshots {
       views.add(new View(name, () -> show(demos.get(0), stage), () -> !heard || measured()));
     }
     views.add(new View("find-an-action", shell::find));
+    views.add(new View("reckon", () -> shell.run("bench")));
     views.add(new View("listening", shell::listening));
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
     views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));

@@ -80,7 +80,7 @@ public final class Shell {
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     this.kept = play.preferences();
     this.ears = new Ears(open);
-    Desk desk = new Desk(open, files, messages, background, play);
+    Desk desk = new Desk(open, files, messages, background, play, overlay);
     BriefRoom brief = new BriefRoom(desk, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
@@ -266,6 +266,11 @@ public final class Shell {
           });
     }
     open.view().ifPresent(view -> tide.show(view, open.section()));
+  }
+
+  /** Runs a command by its id, as its row in the list does. */
+  void run(String id) {
+    commands.stream().filter(command -> command.id().equals(id)).forEach(c -> c.run().run());
   }
 
   /** Leaves what is in front of the window. */

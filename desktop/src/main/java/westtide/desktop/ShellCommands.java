@@ -48,6 +48,8 @@ final class ShellCommands {
               .withKeys("Alt+" + (stage.ordinal() + 1)));
     }
     out.add(Command.of("tap", "Tap the tempo", brief::tap).withKeys("T"));
+    out.add(Command.of("bench", "Reckon loops, pitch and delay times", brief::bench));
+    out.add(Command.of("find-key", "Find the key of notes or chords", brief::findKey));
     out.add(tempo("faster", "One BPM faster", 1000).withKeys("Alt+UP"));
     out.add(tempo("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"));
     out.add(Command.of("take-all", "Draft a new take of everything", brief::newTake));

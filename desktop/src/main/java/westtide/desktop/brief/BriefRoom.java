@@ -188,6 +188,16 @@ public final class BriefRoom implements Room {
     return scroll;
   }
 
+  /** Opens the calculators. */
+  public void bench() {
+    desk.panels().open(new BenchPanel(desk, desk.panels()::close));
+  }
+
+  /** Opens the finding of the key. */
+  public void findKey() {
+    desk.panels().open(new KeyPanel(desk, desk.panels()::close));
+  }
+
   private Node names() {
     HBox.setHgrow(title, Priority.ALWAYS);
     VBox first = Controls.column(2, Controls.label("title", "small"), title);
@@ -211,7 +221,11 @@ public final class BriefRoom implements Room {
     scale.setAccessibleText("scale");
     scale.setItems(FXCollections.observableList(Arrays.asList(Scale.values())));
     scale.setOnAction(event -> chooseKey());
-    return Controls.column(3, Controls.label("key", "small"), Controls.row(6, tonic, scale), notes);
+    return Controls.column(
+        3,
+        Controls.label("key", "small"),
+        Controls.row(6, tonic, scale, Controls.action("find-key", "find it", this::findKey)),
+        notes);
   }
 
   private Node swingBox() {
@@ -220,8 +234,10 @@ public final class BriefRoom implements Room {
 
   private Node takeBox() {
     Button take = Controls.action("new-take", "draft a new take of everything", this::newTake);
-    return Controls.explained(
+    Controls.explained(
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
+    Button bench = Controls.action("open-bench", "reckon loops, pitch and delays", this::bench);
+    return Controls.column(2, bench, take);
   }
 
   private void showReasons(Style style) {

@@ -1,0 +1,114 @@
+package westtide.desktop.brief;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.TypedLine;
+import westtide.score.ScoredNote;
+import westtide.song.Role;
+import westtide.song.edit.BriefEdits;
+import westtide.theory.KeyFinder;
+import westtide.theory.NoteLine;
+
+/** Finds the key of typed notes or chords, or of what the song already plays. */
+final class KeyPanel extends VBox {
+  private static final int SHOWN = 5;
+
+  private final Desk desk;
+  private final Runnable close;
+  private final VBox guesses = Controls.column(4);
+
+  KeyPanel(Desk desk, Runnable close) {
+    this.desk = desk;
+    this.close = close;
+    setId("key-panel");
+    getStyleClass().add("card");
+    setPrefWidth(640);
+    TypedLine line =
+        new TypedLine("key-notes", "notes or chords, such as A C E D or Am7 Dm G", this::take);
+    getChildren()
+        .addAll(
+            Controls.title("Find the key"),
+            Controls.wrapped(
+                "Type what you hear: notes (F#, F#2 or 54) or chords (F#m7), with a length behind a colon if it matters (A:2). Keys are ranked by how long each note sounds and by where the line ends.",
+                "small"),
+            line,
+            guesses,
+            Controls.row(
+                8,
+                Controls.action("key-of-song", "take what the song plays", this::takeSong),
+                Controls.spring(),
+                Controls.primary("key-panel-close", "done", close)));
+  }
+
+  private Optional<TypedLine.Trouble> take(String text) {
+    if (text.isBlank()) {
+      return Optional.empty();
+    }
+    try {
+      show(NoteLine.parse(text));
+      return Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+    }
+  }
+
+  private void takeSong() {
+    List<KeyFinder.Heard> heard = new ArrayList<>(heard());
+    if (heard.isEmpty()) {
+      guesses.getChildren().setAll(Controls.label("The song plays no notes yet."));
+      return;
+    }
+    heard.add(new KeyFinder.Heard(heard.get(0).pitchClass(), 1));
+    show(heard);
+  }
+
+  /**
+   * What the song plays but its drums, each chord from its bass up; a loop comes home to its start.
+   */
+  private List<KeyFinder.Heard> heard() {
+    return desk.open().view().orElseThrow().score().parts().stream()
+        .filter(part -> part.part().role() != Role.DRUMS)
+        .flatMap(part -> part.notes().stream())
+        .sorted(Comparator.comparingInt(ScoredNote::start).thenComparingInt(ScoredNote::key))
+        .map(note -> new KeyFinder.Heard(note.key() % 12, note.ticks()))
+        .toList();
+  }
+
+  private void show(List<KeyFinder.Heard> heard) {
+    guesses.getChildren().clear();
+    List<KeyFinder.Guess> ranked = KeyFinder.rank(heard);
+    for (int i = 0; i < SHOWN; i++) {
+      guesses.getChildren().add(row(ranked.get(i), i));
+    }
+  }
+
+  private HBox row(KeyFinder.Guess guess, int index) {
+    var key = Controls.label(guess.key().toString(), index == 0 ? "figure" : "strong");
+    key.setId("key-guess-" + index);
+    key.setMinWidth(150);
+    var sure = Controls.label(Math.round(100 * guess.sureness()) + " %", "strong");
+    sure.setMinWidth(54);
+    var reason = Controls.wrapped(guess.reason(), "small");
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    reason.setMaxWidth(Double.MAX_VALUE);
+    return Controls.row(
+        8,
+        key,
+        sure,
+        reason,
+        Controls.action(
+            "key-take-" + index,
+            "take it",
+            () -> {
+              desk.apply(BriefEdits.key(guess.key()));
+              close.run();
+            }));
+  }
+}
