@@ -2,7 +2,9 @@ package westtide.play;
 
 import java.util.List;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
@@ -47,12 +49,14 @@ public final class Player implements AutoCloseable {
     this.preparation = new Preparation(output.rate());
     this.playback = new Playback(output.rate(), NOTHING, gauges, FIRST_LEVEL_DB);
     this.preparing =
-        Executors.newSingleThreadExecutor(
-            run -> {
-              Thread thread = new Thread(run, "making sounds ready");
-              thread.setDaemon(true);
-              return thread;
-            });
+        new ThreadPoolExecutor(
+            1,
+            1,
+            0,
+            TimeUnit.SECONDS,
+            new LinkedBlockingQueue<>(),
+            Player::helper,
+            new ThreadPoolExecutor.DiscardPolicy());
     this.audio = new Thread(this::run, "audio");
     audio.setDaemon(true);
     audio.setPriority(Thread.MAX_PRIORITY);
@@ -143,6 +147,7 @@ public final class Player implements AutoCloseable {
                 .ifPresent(trial -> ask(new Request.Hear(trial))));
   }
 
+  /** Ends the sound; what is asked for afterwards is passed over. */
   @Override
   public void close() {
     open = false;
@@ -154,6 +159,12 @@ public final class Player implements AutoCloseable {
       Thread.currentThread().interrupt();
     }
     output.close();
+  }
+
+  private static Thread helper(Runnable run) {
+    Thread thread = new Thread(run, "making sounds ready");
+    thread.setDaemon(true);
+    return thread;
   }
 
   private void prepare() {

@@ -117,6 +117,22 @@ class PlayerTest {
   }
 
   @Test
+  void aClosedPlayerPassesOverWhatIsAskedOfIt() {
+    CountingOutput output = new CountingOutput();
+    Player player = new Player(output);
+    Score score = Score.of(Songs.draft("trap", 1));
+    player.show(score);
+    player.close();
+    long frames = output.frames;
+    player.show(score);
+    player.play(0, 0);
+    player.hear(score.song().parts().get(0), 60, 100, 100);
+    player.stop();
+    assertThat(output.frames).isEqualTo(frames);
+    assertThat(player.gauges().playing()).isFalse();
+  }
+
+  @Test
   void theSilentOutputKeepsTheTime() {
     AtomicLong now = new AtomicLong(1_000);
     SilentOutput output = new SilentOutput(48_000, now::get, now::addAndGet);

@@ -50,6 +50,9 @@ final class Ears {
   }
 
   private void listen() {
+    if (worker.isShutdown()) {
+      return;
+    }
     SongView view = asked;
     AtomicBoolean cancelled = new AtomicBoolean();
     outdated = cancelled;
