@@ -66,6 +66,7 @@ public final class Shell {
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
   private Preferences kept;
+  private boolean opening;
 
   /** A window frame in its surroundings; nothing is open yet. */
   public Shell(Surroundings around) {
@@ -120,6 +121,7 @@ public final class Shell {
     Scene scene = new Scene(root, width, height);
     Look.dress(scene);
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
+    scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
     autosave.start();
     pulse.start();
     return scene;
@@ -283,7 +285,16 @@ public final class Shell {
     overlay.open(new ListeningPanel(play, overlay::close));
   }
 
+  /** The sign of the key that opened the list is not what is searched for. */
+  private void typed(KeyEvent event) {
+    if (opening && event.getCharacter().equals("/")) {
+      event.consume();
+    }
+    opening = false;
+  }
+
   private void shortcut(KeyEvent event) {
+    opening = false;
     if (overlay.isOpen() || !open.isOpen()) {
       return;
     }
@@ -295,6 +306,7 @@ public final class Shell {
       return;
     }
     if (event.getCode() == KeyCode.SLASH && !typing && !event.isShortcutDown()) {
+      opening = true;
       find();
       event.consume();
       return;

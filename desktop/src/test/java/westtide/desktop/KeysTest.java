@@ -221,7 +221,7 @@ class KeysTest extends WindowTest {
       var last = song();
       interact(() -> window.getScene().getRoot().requestFocus());
       push(KeyCode.SLASH);
-      settle();
+      waitFor(() -> shown("#" + action));
       interact(() -> ((javafx.scene.control.Button) lookup("#" + action).query()).fire());
       settle();
       assertThat(song()).as(action).isNotEqualTo(last);

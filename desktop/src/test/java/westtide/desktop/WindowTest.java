@@ -13,6 +13,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -26,6 +27,7 @@ import westtide.song.Song;
 abstract class WindowTest extends FxRobot {
   @TempDir Path folder;
   final AtomicLong clock = new AtomicLong(7);
+  private final AtomicLong released = new AtomicLong();
   Shell shell;
   Stage window;
 
@@ -41,6 +43,7 @@ abstract class WindowTest extends FxRobot {
     documents.toFile().mkdirs();
     Look.load();
     window = stage;
+    stage.addEventFilter(KeyEvent.KEY_RELEASED, event -> released.incrementAndGet());
     shell =
         new Shell(
             new Surroundings(
@@ -70,6 +73,21 @@ abstract class WindowTest extends FxRobot {
     release(new KeyCode[0]);
     interact(shell::close);
     FxToolkit.cleanupStages();
+  }
+
+  /**
+   * Presses keys and waits until the window has seen them let go; a popup may take them instead.
+   */
+  @Override
+  public FxRobot push(KeyCode... combination) {
+    long before = released.get();
+    super.push(combination);
+    try {
+      WaitForAsyncUtils.waitFor(1, TimeUnit.SECONDS, () -> released.get() > before);
+    } catch (TimeoutException e) {
+      return this;
+    }
+    return this;
   }
 
   Song song() {
