@@ -62,8 +62,7 @@ public final class Bounce {
    * @throws UnusableFileException when the folder cannot be written
    */
   public Optional<List<Written>> stems(Path folder, Watch watch) throws UnusableFileException {
-    List<ScoredPart> playing =
-        score.parts().stream().filter(part -> !part.notes().isEmpty()).toList();
+    List<ScoredPart> playing = MidiFile.playing(score);
     Song song = score.song();
     List<Written> out = new ArrayList<>();
     for (ScoredPart part : playing) {

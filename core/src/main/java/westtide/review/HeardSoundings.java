@@ -10,7 +10,6 @@ import westtide.song.Song;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Duck;
 import westtide.sound.Listening;
-import westtide.style.Span;
 
 /**
  * What the rendered song measures: loudness, peak, lows, kick against 808. The expected ranges are
@@ -30,10 +29,10 @@ final class HeardSoundings {
 
   StageSoundings whole() {
     List<Measure> measures = new ArrayList<>();
-    measures.add(level("loudness, LUFS", heard.integrated(), -40, 0, -18, -9));
-    measures.add(level("loudest 3 s, LUFS", heard.loudestShort(), -40, 0, -16, -7));
-    measures.add(level("peak, dBFS", heard.peak(), -20, 0, -6, -1));
-    measures.add(level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
+    measures.add(Measure.level("loudness, LUFS", heard.integrated(), -40, 0, -18, -9));
+    measures.add(Measure.level("loudest 3 s, LUFS", heard.loudestShort(), -40, 0, -16, -7));
+    measures.add(Measure.level("peak, dBFS", heard.peak(), -20, 0, -6, -1));
+    measures.add(Measure.level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
     measures.add(lows());
     return new StageSoundings(measures, pushed());
   }
@@ -53,12 +52,6 @@ final class HeardSoundings {
   private Measure lows() {
     String name = "energy under " + Listening.LOWS_HERTZ + " Hz";
     return Measure.of(name, percent(heard.lows()), heard.lows(), 1, 0.3, 0.85);
-  }
-
-  private static Measure level(
-      String name, double value, double scaleLow, double scaleHigh, double low, double high) {
-    String shown = String.format(Locale.ROOT, "%.1f", value).replace('-', '−');
-    return new Measure(name, shown, value, scaleLow, scaleHigh, new Span(low, high, low));
   }
 
   private List<Finding> pushed() {

@@ -2,14 +2,12 @@ package westtide.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.MixEdits;
-import westtide.style.Span;
 
 /**
  * The mix as it is set: lows in the middle, lines cut below, the 808 a little under the drums. The
@@ -49,8 +47,7 @@ final class LevelSoundings {
       return List.of();
     }
     double under = (drums.get().part().mix().level() - sub.get().part().mix().level()) / 10.0;
-    String shown = String.format(Locale.ROOT, "%.1f", under).replace('-', '−');
-    return List.of(new Measure("808 under the drums, dB", shown, under, -6, 12, new Span(1, 6, 3)));
+    return List.of(Measure.level("808 under the drums, dB", under, -6, 12, 1, 6));
   }
 
   private static Finding aside(Part part) {

@@ -1,5 +1,6 @@
 package westtide.review;
 
+import java.util.Locale;
 import westtide.style.Span;
 
 /**
@@ -17,6 +18,13 @@ public record Measure(
   static Measure of(
       String name, String shown, double value, double scaleHigh, double low, double high) {
     return new Measure(name, shown, value, 0, scaleHigh, new Span(low, high, low));
+  }
+
+  /** A level in dB, shown with one digit and a true minus. */
+  static Measure level(
+      String name, double value, double scaleLow, double scaleHigh, double low, double high) {
+    String shown = String.format(Locale.ROOT, "%.1f", value).replace('-', '−');
+    return new Measure(name, shown, value, scaleLow, scaleHigh, new Span(low, high, low));
   }
 
   /** Whether the figure is usual. */

@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,11 +10,12 @@ import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.mix.Patch;
-import westtide.sound.desk.Channel;
 import westtide.sound.desk.Decibels;
+import westtide.sound.desk.Pan;
 import westtide.sound.desk.Track;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.instrument.Kit;
+import westtide.sound.voice.Fade;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Strike;
 import westtide.sound.voice.Touch;
@@ -33,11 +35,16 @@ final class PartPlayer {
   private final TableStore tables;
   private final int rate;
   private final InstrumentBook book = InstrumentBook.shipped();
+  private final Kit kit;
+  private final Dressed own;
+  private final Map<DrumVoice, Dressed> drums = new EnumMap<>(DrumVoice.class);
 
   PartPlayer(Part part, TableStore tables, int rate) {
     this.part = part;
     this.tables = tables;
     this.rate = rate;
+    this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
+    this.own = dressed(part.patch());
   }
 
   Track track(List<ScoredNote> notes, double framesPerTick) {
@@ -71,34 +78,27 @@ final class PartPlayer {
   }
 
   private void addStrike(TrackBuilder out, ScoredNote note, double framesPerTick) {
-    Kit kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
     Optional<DrumVoice> voice = DrumVoice.ofNote(note.key());
     if (voice.isEmpty()) {
       return;
     }
     Kit.Piece piece = kit.piece(voice.get());
-    Instrument instrument = book.get(piece.patch().instrument());
-    double gain = loudness(note.velocity(), instrument) * Decibels.gain(piece.decibels());
-    double angle = (piece.pan() + 100) / 200.0 * Math.PI / 2;
+    Dressed drum = drums.computeIfAbsent(voice.get(), v -> dressed(piece.patch()));
+    double gain = drum.loudness(note.velocity()) * Decibels.gain(piece.decibels());
+    Pan pan = Pan.of(piece.pan());
+    float[] table =
+        tables.table(
+            drum.instrument(),
+            drum.settings(),
+            List.of(new Strike.Pitched(0, DRUM_HERTZ)),
+            note.velocity(),
+            frames(note.ticks(), framesPerTick));
     out.add(
-        entry(
-            note,
-            note.end(),
-            tables.table(
-                instrument,
-                instrument.values(piece.patch().settings()),
-                List.of(new Strike.Pitched(0, DRUM_HERTZ)),
-                note.velocity(),
-                frames(note.ticks(), framesPerTick)),
-            gain * Math.cos(angle) * Math.sqrt(2),
-            gain * Math.sin(angle) * Math.sqrt(2),
-            piece.choke(),
-            instrument,
-            piece.patch()));
+        drum.entry(
+            note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), piece.choke()));
   }
 
   private TrackBuilder.Entry chained(List<ScoredNote> chain, double framesPerTick) {
-    Instrument instrument = instrument();
     ScoredNote first = chain.get(0);
     int end = chain.get(chain.size() - 1).end();
     List<Strike.Pitched> pitches = new ArrayList<>();
@@ -107,44 +107,13 @@ final class PartPlayer {
           new Strike.Pitched(
               frames(note.start() - first.start(), framesPerTick), Pitch.hertz(note.key())));
     }
-    Map<String, Integer> settings = instrument.values(part.patch().settings());
-    int release = (int) (instrument.release(settings) / 1000.0 * rate);
     int held = frames(end - first.start(), framesPerTick);
-    int frames = instrument.touch() == Touch.STRETCHED ? held : held + 2 * release;
-    double gain = loudness(first.velocity(), instrument);
-    return entry(
-        first,
-        end,
-        tables.table(instrument, settings, pitches, first.velocity(), frames),
-        gain,
-        gain,
-        instrument.touch() == Touch.GLIDING ? MONO : 0,
-        instrument,
-        part.patch());
-  }
-
-  private TrackBuilder.Entry entry(
-      ScoredNote note,
-      int end,
-      float[] table,
-      double left,
-      double right,
-      int choke,
-      Instrument instrument,
-      Patch patch) {
-    boolean struck =
-        instrument.touch() == Touch.STRUCK
-            || (instrument.touch() == Touch.STRETCHED && part.role() == Role.DRUMS);
-    return new TrackBuilder.Entry(
-        note.start(),
-        end,
-        note.key(),
-        table,
-        (float) left,
-        (float) right,
-        choke,
-        Channel.fall(instrument.release(patch.settings()), rate),
-        struck);
+    Touch touch = own.instrument().touch();
+    int frames = touch == Touch.STRETCHED ? held : held + 2 * own.releaseFrames();
+    float[] table =
+        tables.table(own.instrument(), own.settings(), pitches, first.velocity(), frames);
+    double gain = own.loudness(first.velocity());
+    return own.entry(first.start(), end, table, gain, gain, touch == Touch.GLIDING ? MONO : 0);
   }
 
   private List<List<ScoredNote>> chains(List<ScoredNote> notes) {
@@ -161,18 +130,41 @@ final class PartPlayer {
   }
 
   private boolean glides() {
-    Instrument instrument = instrument();
-    int glide = instrument.values(part.patch().settings()).getOrDefault("glide", 0);
-    return instrument.touch() == Touch.GLIDING && glide > 0;
+    return own.instrument().touch() == Touch.GLIDING && own.settings().getOrDefault("glide", 0) > 0;
   }
 
-  /** The part's instrument; one whose name is unknown is heard as an electric piano. */
-  private Instrument instrument() {
-    return book.find(part.patch().instrument()).orElseGet(() -> book.get("electric piano"));
+  /** A patch with what its notes have in common; an unknown name is heard as an electric piano. */
+  private Dressed dressed(Patch patch) {
+    Instrument instrument =
+        book.find(patch.instrument()).orElseGet(() -> book.get("electric piano"));
+    int release = instrument.release(patch.settings());
+    boolean struck =
+        instrument.touch() == Touch.STRUCK
+            || (instrument.touch() == Touch.STRETCHED && part.role() == Role.DRUMS);
+    return new Dressed(
+        instrument,
+        instrument.values(patch.settings()),
+        (int) (release / 1000.0 * rate),
+        (float) Fade.perSample(release, rate),
+        struck);
   }
 
-  private static double loudness(int velocity, Instrument instrument) {
-    return instrument.gain() * Math.pow(velocity / 127.0, VELOCITY_POWER);
+  /** An instrument as it is set, worked out once for all notes that are heard from it. */
+  private record Dressed(
+      Instrument instrument,
+      Map<String, Integer> settings,
+      int releaseFrames,
+      float fall,
+      boolean struck) {
+    double loudness(int velocity) {
+      return instrument.gain() * Math.pow(velocity / 127.0, VELOCITY_POWER);
+    }
+
+    TrackBuilder.Entry entry(
+        int start, int end, float[] table, double left, double right, int choke) {
+      return new TrackBuilder.Entry(
+          start, end, table, (float) left, (float) right, choke, fall, struck);
+    }
   }
 
   private static int frames(int ticks, double framesPerTick) {

@@ -11,7 +11,6 @@ final class TrackBuilder {
   record Entry(
       int start,
       int end,
-      int key,
       float[] table,
       float left,
       float right,
@@ -32,7 +31,6 @@ final class TrackBuilder {
         new Track(
             new int[size],
             new int[size],
-            new int[size],
             new float[size][],
             new float[size],
             new float[size],
@@ -45,7 +43,6 @@ final class TrackBuilder {
       Entry entry = entries.get(i);
       out.starts()[i] = entry.start();
       out.ends()[i] = entry.end();
-      out.keys()[i] = entry.key();
       out.tables()[i] = entry.table();
       out.left()[i] = entry.left();
       out.right()[i] = entry.right();

@@ -46,11 +46,6 @@ public final class Channel {
     this.strip = strip;
   }
 
-  /** The factor a sample that falls by 60 dB in a time. */
-  public static float fall(double millis, int rate) {
-    return (float) Math.exp(-Math.log(1000) / (millis / 1000 * rate));
-  }
-
   /** The loudest sample of the last metered block, after level and pan. */
   public float peak() {
     return peak;

@@ -37,10 +37,10 @@ public record Strip(
   /** The strip of a mix; a muted channel is silent. */
   public static Strip of(Mix mix, Moves level, Moves cutoff, boolean muted) {
     double gain = muted || mix.level() == Mix.SILENT ? 0 : Decibels.gain(mix.level() / 10.0);
-    double angle = (mix.pan() + 100) / 200.0 * Math.PI / 2;
+    Pan pan = Pan.of(mix.pan());
     return new Strip(
-        (float) (gain * Math.cos(angle) * Math.sqrt(2)),
-        (float) (gain * Math.sin(angle) * Math.sqrt(2)),
+        (float) (gain * pan.left()),
+        (float) (gain * pan.right()),
         mix.lowCut(),
         mix.lowPass(),
         mix.reverb() / 100f,

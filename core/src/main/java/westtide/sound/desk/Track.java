@@ -6,7 +6,6 @@ package westtide.sound.desk;
  *
  * @param starts first tick of each note, rising
  * @param ends tick after each note
- * @param keys MIDI note of each
  * @param tables samples of each
  * @param left factor of each on the left, loudness and place of the drum included
  * @param right factor of each on the right
@@ -19,7 +18,6 @@ package westtide.sound.desk;
 public record Track(
     int[] starts,
     int[] ends,
-    int[] keys,
     float[][] tables,
     float[] left,
     float[] right,
@@ -31,7 +29,6 @@ public record Track(
   /** A track without notes. */
   public static final Track EMPTY =
       new Track(
-          new int[0],
           new int[0],
           new int[0],
           new float[0][],

@@ -21,7 +21,6 @@ final class Voice {
 
   int startTick;
   int endTick;
-  int key;
   int chokeGroup;
   int holdFrames;
   boolean struck;

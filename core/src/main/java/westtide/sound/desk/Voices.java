@@ -1,5 +1,7 @@
 package westtide.sound.desk;
 
+import westtide.sound.voice.Fade;
+
 /**
  * The sounding notes of a channel: started and ended by a track, choked by one another, chased into
  * the middle, and mixed into a bus. Belongs to the audio thread.
@@ -19,7 +21,7 @@ final class Voices {
     for (int i = 0; i < voices.length; i++) {
       voices[i] = new Voice();
     }
-    choke = Channel.fall(CHOKE_MILLIS, rate);
+    choke = (float) Fade.perSample(CHOKE_MILLIS, rate);
     chaseFrames = (int) (CHASE_MILLIS / 1000 * rate);
   }
 
@@ -132,7 +134,6 @@ final class Voices {
     voice.start(track.tables()[note], place, offset, track.left()[note], track.right()[note], rise);
     voice.startTick = track.starts()[note];
     voice.endTick = track.ends()[note];
-    voice.key = track.keys()[note];
     voice.chokeGroup = track.chokes()[note];
     voice.fallOnEnd = track.falls()[note];
     voice.struck = track.struck()[note];

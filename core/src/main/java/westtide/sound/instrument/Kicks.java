@@ -1,7 +1,5 @@
 package westtide.sound.instrument;
 
-import westtide.sound.voice.Fade;
-import westtide.sound.voice.SineTable;
 import westtide.sound.voice.Strike;
 
 /** Bass drums and toms: a sine that falls onto its tuning, with a click before it. */
@@ -31,20 +29,7 @@ final class Kicks {
   private static Sample body(Strike strike, double sweepMillis) {
     double decay = strike.get("decay");
     Sample sample = new Sample(strike.samples(decay + 40), strike.rate());
-    double hertz = strike.get("tune") * strike.shift();
     double drop = strike.get("drop") * (0.7 + 0.3 * strike.force());
-    double fall = Fade.perSample(decay, strike.rate());
-    double sweepFall = Fade.perSample(sweepMillis, strike.rate());
-    double sweep = 1;
-    double level = 1;
-    double phase = 0;
-    int rise = strike.samples(0.5);
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = SineTable.at(phase) * level * Fade.rise(i, rise);
-      phase += hertz * Math.pow(2, drop * sweep / 12) / strike.rate();
-      sweep *= sweepFall;
-      level *= fall;
-    }
-    return sample;
+    return sample.falling(strike.get("tune") * strike.shift(), drop, sweepMillis, decay);
   }
 }

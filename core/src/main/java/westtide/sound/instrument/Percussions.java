@@ -3,11 +3,12 @@ package westtide.sound.instrument;
 import westtide.sound.voice.Fade;
 import westtide.sound.voice.Filter;
 import westtide.sound.voice.Saw;
-import westtide.sound.voice.SineTable;
 import westtide.sound.voice.Strike;
 
 /** Hand drums, shaker, bells, blocks and a zap. */
 final class Percussions {
+  private static final double ZAP_SEMITONES = 54;
+
   private Percussions() {}
 
   /** A conga; the slap grows with the force. */
@@ -67,18 +68,7 @@ final class Percussions {
     double decay = strike.get("decay");
     Sample sample = new Sample(strike.samples(decay + 20), strike.rate());
     double hertz = strike.get("tune") * strike.shift();
-    double sweepFall = Fade.perSample(strike.get("sweep"), strike.rate());
-    double fall = Fade.perSample(decay, strike.rate());
-    double sweep = 1;
-    double level = 1;
-    double phase = 0;
-    int rise = strike.samples(0.5);
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = SineTable.at(phase) * level * Fade.rise(i, rise);
-      phase += hertz * Math.pow(2, 4.5 * sweep) / strike.rate();
-      sweep *= sweepFall;
-      level *= fall;
-    }
+    sample.falling(hertz, ZAP_SEMITONES, strike.get("sweep"), decay);
     return sample.drive(3 + 9 * strike.force()).table();
   }
 }

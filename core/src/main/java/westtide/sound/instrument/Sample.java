@@ -1,10 +1,12 @@
 package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
+import westtide.sound.voice.SineTable;
 
 /** A sound while it is being made: samples that sources are added to. */
 final class Sample {
   private static final double SLOWEST_HERTZ = 8;
+  private static final double RISE_MILLIS = 0.5;
   private static final double END_MILLIS = 3;
 
   final double[] wave;
@@ -77,6 +79,26 @@ final class Sample {
       before = out;
       return out;
     }
+  }
+
+  /**
+   * Adds a sine that falls onto a pitch from semitones above it, most of the way in {@code
+   * sweepMillis}, while it fades.
+   */
+  Sample falling(double hertz, double semitones, double sweepMillis, double fadeMillis) {
+    double sweepFall = Fade.perSample(sweepMillis, rate);
+    double fall = Fade.perSample(fadeMillis, rate);
+    double sweep = 1;
+    double level = 1;
+    double phase = 0;
+    int rise = (int) Math.round(RISE_MILLIS / 1000 * rate);
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] += SineTable.at(phase) * level * Fade.rise(i, rise);
+      phase += hertz * Math.pow(2, semitones * sweep / 12) / rate;
+      sweep *= sweepFall;
+      level *= fall;
+    }
+    return this;
   }
 
   /** Bends the wave towards ±1 as an overdriven amplifier does; silence stays silence. */

@@ -46,12 +46,6 @@ public final class Filter {
     return in - k * band - low;
   }
 
-  /** Forgets what went through. */
-  public void clear() {
-    one = 0;
-    two = 0;
-  }
-
   private void step(double in) {
     double v3 = in - two;
     band = a1 * (one + g * v3);

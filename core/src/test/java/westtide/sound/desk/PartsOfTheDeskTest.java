@@ -160,7 +160,6 @@ class PartsOfTheDeskTest {
     return new Track(
         starts,
         ends,
-        new int[size],
         tables,
         gains,
         gains.clone(),
