@@ -30,15 +30,17 @@ class ArchitectureTest {
           Map.ofEntries(
               Map.entry("theory", List.of()),
               Map.entry("rhythm", List.of()),
-              Map.entry("song", List.of("theory", "rhythm")),
-              Map.entry("style", List.of("song", "theory", "rhythm")),
-              Map.entry("follow", List.of("song", "theory", "rhythm")),
-              Map.entry("score", List.of("follow", "song", "theory", "rhythm")),
-              Map.entry("compose", List.of("song", "style", "follow", "theory", "rhythm")),
-              Map.entry("sound", List.of("score", "song", "theory", "rhythm")),
-              Map.entry("play", List.of("sound", "score", "song", "theory", "rhythm")),
-              Map.entry("review", List.of("score", "sound", "style", "song", "theory", "rhythm")),
-              Map.entry("file", List.of("score", "sound", "song", "theory", "rhythm"))));
+              Map.entry("text", List.of()),
+              Map.entry("song", List.of("text", "theory", "rhythm")),
+              Map.entry("style", List.of("text", "song", "theory", "rhythm")),
+              Map.entry("follow", List.of("text", "song", "theory", "rhythm")),
+              Map.entry("score", List.of("text", "follow", "song", "theory", "rhythm")),
+              Map.entry("compose", List.of("text", "song", "style", "follow", "theory", "rhythm")),
+              Map.entry("sound", List.of("text", "score", "song", "theory", "rhythm")),
+              Map.entry("play", List.of("text", "sound", "score", "song", "theory", "rhythm")),
+              Map.entry(
+                  "review", List.of("text", "score", "sound", "style", "song", "theory", "rhythm")),
+              Map.entry("file", List.of("text", "score", "sound", "song", "theory", "rhythm"))));
 
   @Test
   void theCoreKnowsNoInterface() {

@@ -11,20 +11,20 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.ChordLine;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
 import westtide.song.Form;
 import westtide.song.Level;
-import westtide.song.Notation;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Progression;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
 
@@ -46,13 +46,14 @@ public final class Songs {
 
   /** A brief at 120 BPM in common time. */
   public static Brief brief(String key, int swing) {
-    return new Brief(
+    return Brief.of(
         "trap", Tempo.of(120), Feel.FULL, Meter.COMMON, Key.parse(key), Swing.of(swing));
   }
 
   /** A progression called hook. */
   public static Progression progression(Brief brief, String line) {
-    return new Progression("hook", Notation.NAMES, ChordLine.in(brief).parse(line).orElseThrow());
+    return Progression.of(
+        "hook", Notation.NAMES, ChordLine.in(brief.key(), brief.meter()).parse(line).orElseThrow());
   }
 
   /** One hook of that many bars in which every part plays in full. */

@@ -6,8 +6,8 @@ import westtide.rhythm.Meter;
 import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Pattern;
-import westtide.song.PlacedChord;
-import westtide.song.Progression;
+import westtide.song.chord.PlacedChord;
+import westtide.song.chord.Progression;
 import westtide.style.PartHabit;
 import westtide.theory.Key;
 

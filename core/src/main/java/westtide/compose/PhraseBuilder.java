@@ -11,7 +11,7 @@ import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
-import westtide.song.PlacedChord;
+import westtide.song.chord.PlacedChord;
 import westtide.style.PartHabit;
 import westtide.theory.Chord;
 import westtide.theory.Key;

@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import westtide.song.Brief;
-import westtide.song.ChordLine;
-import westtide.song.ChordSpan;
-import westtide.song.Notation;
-import westtide.song.Progression;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
 import westtide.style.Style;
 import westtide.theory.Key;
 import westtide.theory.Scale;
@@ -72,7 +72,7 @@ public final class ProgressionDraft {
   }
 
   private static Progression row(String name, List<ChordSpan> spans) {
-    return new Progression(name, Notation.NUMERALS, spans);
+    return Progression.of(name, Notation.NUMERALS, spans);
   }
 
   private List<ChordSpan> spans(String line, Key key) {

@@ -9,17 +9,17 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Brief;
-import westtide.song.ChordLine;
-import westtide.song.ChordSpan;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Progression;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Progression;
 import westtide.style.FormHabit;
 import westtide.style.PartHabit;
 import westtide.style.Style;
@@ -117,7 +117,7 @@ public record SongDraft(
   public Song song() {
     Brief brief = brief();
     Optional<List<ChordSpan>> given =
-        chordLine.map(line -> ChordLine.in(brief).parse(line).orElseThrow());
+        chordLine.map(line -> ChordLine.in(brief.key(), brief.meter()).parse(line).orElseThrow());
     List<Progression> progressions = new ProgressionDraft(style, brief, seed).draw(given);
     List<Part> parts =
         Stream.of(keys(), lead(brief, progressions.get(0)), drums(), sub(), bass())
@@ -128,7 +128,7 @@ public record SongDraft(
   }
 
   private Brief brief() {
-    return new Brief(
+    return Brief.of(
         style.id(),
         tempo.orElseGet(() -> Tempo.of((int) style.tempo().start())),
         style.feel(),
@@ -145,8 +145,7 @@ public record SongDraft(
   private Part keys() {
     Random random = seed.random("chord figure");
     FollowRule rule =
-        new FollowRule.Chords(
-            style.keysPart().range(), Seed.pick(style.chords().figures(), random));
+        FollowRule.Chords.of(style.keysPart().range(), Seed.pick(style.chords().figures(), random));
     return following(KEYS, style.keysPart(), Role.CHORDS, rule);
   }
 

@@ -26,7 +26,8 @@ import westtide.song.Role;
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
  * meter, key signature and a marker at every section, then a track for each part that plays, with
- * its name and General MIDI program; drums are on channel 10.
+ * its name and General MIDI program; drums are on channel 10. A song tuned by cents says so on
+ * every pitched channel.
  */
 public final class MidiFile {
   private static final int TYPE = 1;
@@ -78,7 +79,8 @@ public final class MidiFile {
       for (ScoredPart part : parts) {
         boolean drums = part.part().role() == Role.DRUMS;
         if (!part.notes().isEmpty()) {
-          addPart(sequence.createTrack(), part, drums ? DRUM_CHANNEL : channel, score.ticks());
+          Track track = sequence.createTrack();
+          addPart(track, part, drums ? DRUM_CHANNEL : channel, score);
         }
         channel = drums ? channel : nextChannel(channel);
       }
@@ -111,15 +113,36 @@ public final class MidiFile {
     track.add(meta(END_OF_TRACK, score.ticks()));
   }
 
-  private static void addPart(Track track, ScoredPart part, int channel, int ticks)
+  private static void addPart(Track track, ScoredPart part, int channel, Score score)
       throws InvalidMidiDataException {
     track.add(new MidiEvent(text(TRACK_NAME, part.part().name()), 0));
     int program = channel == DRUM_CHANNEL ? 0 : part.part().program();
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
+    int cents = score.song().brief().cents();
+    if (cents != 0 && channel != DRUM_CHANNEL) {
+      addTuning(track, channel, cents);
+    }
     for (MidiEvent event : notes(part.notes(), channel)) {
       track.add(event);
     }
-    track.add(meta(END_OF_TRACK, ticks));
+    track.add(meta(END_OF_TRACK, score.ticks()));
+  }
+
+  /**
+   * Fine tuning of a channel: registered parameter 0, 1 with 14 bits around 8192, a semitone each
+   * way (MIDI 1.0, from memory).
+   */
+  private static void addTuning(Track track, int channel, int cents)
+      throws InvalidMidiDataException {
+    int value = Math.min(16383, 8192 + (int) Math.round(cents * 8192 / 100.0));
+    int[][] controls = {
+      {101, 0}, {100, 1}, {6, value >> 7}, {38, value & 0x7F}, {101, 127}, {100, 127}
+    };
+    for (int[] control : controls) {
+      track.add(
+          new MidiEvent(
+              new ShortMessage(ShortMessage.CONTROL_CHANGE, channel, control[0], control[1]), 0));
+    }
   }
 
   /** Note events in order; at the same tick every end comes before the starts. */

@@ -24,26 +24,23 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.ChordSpan;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
 import westtide.song.Level;
-import westtide.song.Notation;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Progression;
+import westtide.song.Plan;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
-import westtide.theory.Chord;
 import westtide.theory.Key;
-import westtide.theory.VoicingRange;
+import westtide.theory.NoteName;
 
 /**
  * Turns the tree of a song file into a song. Whatever does not fit is an {@link
@@ -65,7 +62,7 @@ final class SongReader {
         text(json, "project"),
         field(json, "seed").asLong(),
         brief(field(json, "brief")),
-        list(field(json, "progressions"), SongReader::progression),
+        list(field(json, "progressions"), ChordFields::progression),
         list(field(json, "parts"), SongReader::part),
         new Form(list(field(json, "form"), SongReader::section)),
         left(),
@@ -83,16 +80,20 @@ final class SongReader {
         Feel.find(text(node, "feel")).orElseThrow(() -> unknown("feel", text(node, "feel"))),
         Meter.parse(text(node, "meter")),
         Key.parse(text(node, "key")),
-        Swing.parse(text(node, "swing")));
+        swing(node),
+        node.path("cents").asInt(0),
+        plan(node.path("plan")));
   }
 
-  private static Progression progression(JsonNode node) {
-    return new Progression(
-        text(node, "name"),
-        named(Notation.class, node, "notation"),
-        list(
-            field(node, "chords"),
-            span -> new ChordSpan(Chord.parse(text(span, "chord")), number(span, "ticks"))));
+  private static Swing swing(JsonNode node) {
+    Swing swing = Swing.parse(text(node, "swing"));
+    return node.has("swings") ? swing.on(named(Swing.Grid.class, node, "swings")) : swing;
+  }
+
+  private static Plan plan(JsonNode node) {
+    Map<String, Integer> minutes = new LinkedHashMap<>();
+    node.path("minutes").properties().forEach(e -> minutes.put(e.getKey(), e.getValue().asInt()));
+    return new Plan(node.path("seconds").asInt(0), minutes);
   }
 
   private static Part part(JsonNode node) {
@@ -138,10 +139,7 @@ final class SongReader {
   private static FollowRule rule(JsonNode node) {
     String follows = text(node, "follows");
     return switch (follows) {
-      case "chords" ->
-          new FollowRule.Chords(
-              new VoicingRange(number(node, "bassLow"), number(node, "low"), number(node, "high")),
-              Optional.of(text(node, "figure")).filter(f -> !f.equals("held")).map(Figure::new));
+      case "chords" -> ChordFields.rule(node);
       case "808" ->
           new FollowRule.Sub(
               named(KickLink.class, node, "link"),
@@ -168,7 +166,8 @@ final class SongReader {
         number(node, "bars"),
         text(node, "progression"),
         cells,
-        SoundFields.ramps(node.path("ramps")));
+        SoundFields.ramps(node.path("ramps")),
+        node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty());
   }
 
   private static Cell cell(JsonNode node) {

@@ -3,17 +3,14 @@ package westtide.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.ChordSpan;
 import westtide.song.DrumLane;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Progression;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Variant;
@@ -31,7 +28,7 @@ final class SongWriter {
     out.put("title", song.title()).put("project", song.project()).put("seed", song.seed());
     out.set("brief", brief(song.brief()));
     ArrayNode progressions = out.putArray("progressions");
-    song.progressions().forEach(row -> progressions.add(progression(row)));
+    song.progressions().forEach(row -> progressions.add(ChordFields.write(row)));
     ArrayNode parts = out.putArray("parts");
     song.parts().forEach(part -> parts.add(part(part)));
     ArrayNode form = out.putArray("form");
@@ -42,24 +39,18 @@ final class SongWriter {
   }
 
   private ObjectNode brief(Brief brief) {
-    return nodes
-        .objectNode()
-        .put("style", brief.style())
+    ObjectNode out = nodes.objectNode();
+    out.put("style", brief.style())
         .put("tempo", brief.tempo().toString())
         .put("feel", brief.feel().toString())
         .put("meter", brief.meter().toString())
         .put("key", brief.key().toString())
-        .put("swing", brief.swing().toString());
-  }
-
-  private ObjectNode progression(Progression row) {
-    ObjectNode out =
-        nodes.objectNode().put("name", row.name()).put("notation", row.notation().name());
-    ArrayNode chords = out.putArray("chords");
-    for (ChordSpan span : row.spans()) {
-      chords.add(
-          nodes.objectNode().put("chord", span.chord().toString()).put("ticks", span.ticks()));
-    }
+        .put("swing", brief.swing().toString())
+        .put("swings", brief.swing().grid().name())
+        .put("cents", brief.cents());
+    ObjectNode plan = out.putObject("plan").put("seconds", brief.plan().seconds());
+    ObjectNode minutes = plan.putObject("minutes");
+    brief.plan().minutes().forEach(minutes::put);
     return out;
   }
 
@@ -123,11 +114,7 @@ final class SongWriter {
   private ObjectNode rule(FollowRule rule) {
     ObjectNode out = nodes.objectNode();
     if (rule instanceof FollowRule.Chords chords) {
-      return out.put("follows", "chords")
-          .put("bassLow", chords.range().bassLow())
-          .put("low", chords.range().low())
-          .put("high", chords.range().high())
-          .put("figure", chords.figure().map(Figure::text).orElse("held"));
+      return ChordFields.write(chords);
     }
     if (rule instanceof FollowRule.Sub sub) {
       return out.put("follows", "808")
@@ -158,6 +145,7 @@ final class SongWriter {
               ArrayNode array = cells.putArray(part);
               list.forEach(cell -> array.add(cell(cell)));
             });
+    section.pedal().ifPresent(note -> out.put("pedal", note.toString()));
     if (!section.ramps().isEmpty()) {
       out.set("ramps", SoundFields.writeRamps(section.ramps()));
     }

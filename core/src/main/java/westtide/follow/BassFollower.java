@@ -7,7 +7,7 @@ import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.song.FollowRule;
 import westtide.song.Note;
-import westtide.song.PlacedChord;
+import westtide.song.chord.PlacedChord;
 import westtide.theory.Interval;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
@@ -45,8 +45,9 @@ final class BassFollower {
 
   private void addNote(
       List<Note> out, Harmony harmony, int start, Figure.Stroke stroke, int count) {
-    PlacedChord chord = harmony.at(start);
-    int ticks = Math.min(Ticks.ofSteps(stroke.steps()), chord.end() - start);
+    PlacedChord here = harmony.at(start);
+    PlacedChord chord = stroke.ahead() ? harmony.after(start).orElse(here) : here;
+    int ticks = Math.min(Ticks.ofSteps(stroke.steps()), here.end() - start);
     boolean fifth = rule.fifths() && count % FIFTH_EVERY == 0;
     out.add(new Note(start, ticks, fifth ? fifth(chord) : bass(chord), stroke.velocity()));
   }

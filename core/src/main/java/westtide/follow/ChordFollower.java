@@ -2,64 +2,132 @@ package westtide.follow;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.SplittableRandom;
 import java.util.TreeMap;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.FollowRule;
 import westtide.song.Note;
-import westtide.song.PlacedChord;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.PlacedChord;
+import westtide.song.chord.Strum;
+import westtide.theory.Chord;
 import westtide.theory.Voicing;
 
 /**
  * Plays whole chords, held or struck in a figure. A chord that no strike of the figure falls on is
- * struck when it begins, so that none is lost.
+ * struck when it begins, so that none is lost; a pushed one is struck early and held over its
+ * written place.
  */
 final class ChordFollower {
   private static final int HELD_VELOCITY = 84;
 
   private final FollowRule.Chords rule;
+  private final Harmony harmony;
+  private final List<Voicing> voicings;
 
-  ChordFollower(FollowRule.Chords rule) {
+  ChordFollower(FollowRule.Chords rule, Harmony harmony) {
     this.rule = rule;
+    this.harmony = harmony;
+    this.voicings =
+        ChordVoicings.of(
+            rule, harmony.chords().stream().map(PlacedChord::span).toList(), harmony.octave());
   }
 
-  List<Note> resolve(Harmony harmony) {
+  List<Note> resolve() {
     List<PlacedChord> chords = harmony.chords();
-    List<Voicing> voicings =
-        ChordVoicings.of(rule, chords.stream().map(PlacedChord::chord).toList());
     List<Note> out = new ArrayList<>();
     for (int i = 0; i < chords.size(); i++) {
+      if (chords.get(i).span().manner().rest()) {
+        continue;
+      }
       for (Strike strike : strikes(chords.get(i))) {
-        for (int key : voicings.get(i).keys()) {
-          out.add(new Note(strike.start, strike.ticks, key, strike.velocity));
-        }
+        int played = strike.ahead && i + 1 < chords.size() ? i + 1 : i;
+        addNotes(out, strike, chords.get(played), voicings.get(played));
       }
     }
     return out;
   }
 
   private List<Strike> strikes(PlacedChord chord) {
-    if (rule.figure().isEmpty()) {
-      return List.of(new Strike(chord.start(), chord.ticks(), HELD_VELOCITY));
+    Optional<Figure> figure = harmony.rhythm().map(ChordRhythm::figure).orElse(rule.figure());
+    if (figure.isEmpty()) {
+      return List.of(new Strike(chord.start(), chord.ticks(), HELD_VELOCITY, false));
     }
+    TreeMap<Integer, Strike> strikes = struck(figure.get(), chord);
+    if (chord.early() > 0) {
+      pushFirst(strikes, chord);
+    }
+    if (strikes.isEmpty()) {
+      return List.of(new Strike(chord.start(), chord.ticks(), Velocity.HIT, false));
+    }
+    return List.copyOf(strikes.values());
+  }
+
+  private static TreeMap<Integer, Strike> struck(Figure figure, PlacedChord chord) {
     TreeMap<Integer, Strike> strikes = new TreeMap<>();
-    Figure figure = rule.figure().get();
     int length = Ticks.ofSteps(figure.length());
     for (int from = chord.start() / length * length; from < chord.end(); from += length) {
       for (Figure.Stroke stroke : figure.strokes()) {
         int start = from + Ticks.ofSteps(stroke.step());
         if (chord.covers(start)) {
           int ticks = Math.min(Ticks.ofSteps(stroke.steps()), chord.end() - start);
-          strikes.put(start, new Strike(start, ticks, stroke.velocity()));
+          strikes.put(start, new Strike(start, ticks, stroke.velocity(), stroke.ahead()));
         }
       }
     }
-    if (strikes.isEmpty()) {
-      return List.of(new Strike(chord.start(), chord.ticks(), Velocity.HIT));
-    }
-    return List.copyOf(strikes.values());
+    return strikes;
   }
 
-  private record Strike(int start, int ticks, int velocity) {}
+  /** The strike on the written place comes early instead; where none is, one is added. */
+  private static void pushFirst(TreeMap<Integer, Strike> strikes, PlacedChord chord) {
+    strikes.headMap(chord.start() + chord.early(), false).clear();
+    Strike written = strikes.remove(chord.start() + chord.early());
+    int next = strikes.isEmpty() ? chord.end() : strikes.firstKey();
+    int ticks = written == null ? next - chord.start() : written.ticks + chord.early();
+    int velocity = written == null ? Velocity.HIT : written.velocity;
+    strikes.put(chord.start(), new Strike(chord.start(), ticks, velocity, false));
+  }
+
+  private void addNotes(List<Note> out, Strike strike, PlacedChord placed, Voicing whole) {
+    List<Integer> kept = kept(whole, placed.chord());
+    if (kept.isEmpty()) {
+      return;
+    }
+    Voicing voicing = new Voicing(kept).plus(12 * rule.layer().octaves());
+    Optional<Strum> strum = placed.span().manner().strum();
+    for (int i = 0; i < voicing.keys().size(); i++) {
+      int late = late(strum, voicing, i, strike);
+      int key = voicing.keys().get(i);
+      int velocity = varied(strike, key);
+      out.add(new Note(strike.start + late, strike.ticks - late, key, velocity));
+    }
+  }
+
+  private List<Integer> kept(Voicing voicing, Chord chord) {
+    return voicing.keys().stream()
+        .filter(
+            key -> rule.layer().without().stream().noneMatch(out -> out.is(key, voicing, chord)))
+        .toList();
+  }
+
+  private int late(Optional<Strum> strum, Voicing voicing, int note, Strike strike) {
+    double millis = strum.map(s -> s.late(voicing, note)).orElse(0.0);
+    long ticks = Math.round(millis / harmony.tempo().millis(Ticks.PER_QUARTER) * Ticks.PER_QUARTER);
+    return (int) Math.min(ticks, strike.ticks - 1);
+  }
+
+  private int varied(Strike strike, int key) {
+    int amount = rule.vary().amount();
+    if (amount == 0) {
+      return strike.velocity;
+    }
+    long seed = rule.vary().seed() * 1_000_003L + strike.start * 131L + key;
+    return Velocity.held(
+        strike.velocity + (long) new SplittableRandom(seed).nextInt(-amount, amount + 1));
+  }
+
+  private record Strike(int start, int ticks, int velocity, boolean ahead) {}
 }

@@ -4,9 +4,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import westtide.song.FollowRule;
-import westtide.theory.Chord;
+import westtide.song.chord.ChordSpan;
 import westtide.theory.Voicing;
 import westtide.theory.VoicingPlan;
+import westtide.theory.VoicingWish;
 
 /**
  * How a chord part lays out the chords it meets: led through the distinct chords in their order, so
@@ -15,14 +16,15 @@ import westtide.theory.VoicingPlan;
 public final class ChordVoicings {
   private ChordVoicings() {}
 
-  /** One voicing a chord, in order. */
-  public static List<Voicing> of(FollowRule.Chords rule, List<Chord> chords) {
-    List<Chord> distinct = chords.stream().distinct().toList();
-    List<Voicing> led = VoicingPlan.in(rule.range()).voice(distinct);
-    Map<Chord, Voicing> known = new HashMap<>();
+  /** One voicing a chord, in order, octaves higher or lower than the rule's range. */
+  public static List<Voicing> of(FollowRule.Chords rule, List<ChordSpan> spans, int octave) {
+    List<VoicingWish> wishes = spans.stream().map(ChordSpan::wish).toList();
+    List<VoicingWish> distinct = wishes.stream().distinct().toList();
+    List<Voicing> led = VoicingPlan.in(rule.range()).spread(rule.kind()).lay(distinct);
+    Map<VoicingWish, Voicing> known = new HashMap<>();
     for (int i = 0; i < distinct.size(); i++) {
-      known.put(distinct.get(i), led.get(i));
+      known.put(distinct.get(i), led.get(i).plus(12 * octave));
     }
-    return chords.stream().map(known::get).toList();
+    return wishes.stream().map(known::get).toList();
   }
 }

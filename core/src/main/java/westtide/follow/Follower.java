@@ -12,7 +12,7 @@ public final class Follower {
   /** The notes a rule plays over a section, in order, inside the section. */
   public static List<Note> resolve(FollowRule rule, Harmony harmony, Key key) {
     if (rule instanceof FollowRule.Chords chords) {
-      return new ChordFollower(chords).resolve(harmony);
+      return new ChordFollower(chords, harmony).resolve();
     }
     if (rule instanceof FollowRule.Sub sub) {
       return new SubFollower(sub).resolve(harmony);

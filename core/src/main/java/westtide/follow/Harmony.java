@@ -3,8 +3,12 @@ package westtide.follow;
 import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Meter;
-import westtide.song.PlacedChord;
-import westtide.song.Progression;
+import westtide.rhythm.Tempo;
+import westtide.song.Brief;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.PlacedChord;
+import westtide.song.chord.Progression;
+import westtide.theory.NoteName;
 
 /**
  * What a following part hears in a section.
@@ -12,17 +16,39 @@ import westtide.song.Progression;
  * @param chords the chords from tick 0 to the end of the section, without gaps
  * @param kicks ticks of the kick hits, ascending; empty where no drums are written
  * @param meter the meter
+ * @param tempo the tempo, by which strummed milliseconds become ticks
+ * @param rhythm the rhythm of the progression; empty leaves it to each part
+ * @param octave octaves by which chord parts stand higher or lower than usual
  */
-public record Harmony(List<PlacedChord> chords, List<Integer> kicks, Meter meter) {
+public record Harmony(
+    List<PlacedChord> chords,
+    List<Integer> kicks,
+    Meter meter,
+    Tempo tempo,
+    Optional<ChordRhythm> rhythm,
+    int octave) {
   /** Copies the lists. */
   public Harmony {
     chords = List.copyOf(chords);
     kicks = List.copyOf(kicks);
   }
 
-  /** A progression repeated over a number of bars. */
-  public static Harmony of(Progression progression, int bars, Meter meter, List<Integer> kicks) {
-    return new Harmony(progression.over(bars * meter.ticksPerBar()), kicks, meter);
+  /** A progression repeated over a number of bars, its pushes played. */
+  public static Harmony of(Progression progression, int bars, Brief brief, List<Integer> kicks) {
+    int ticks = bars * brief.meter().ticksPerBar();
+    return new Harmony(
+        progression.pushed(ticks),
+        kicks,
+        brief.meter(),
+        brief.tempo(),
+        progression.rhythm(),
+        progression.octave());
+  }
+
+  /** The same chords over a bass note that stays. */
+  public Harmony overPedal(NoteName bass) {
+    List<PlacedChord> held = chords.stream().map(chord -> chord.overBass(bass)).toList();
+    return new Harmony(held, kicks, meter, tempo, rhythm, octave);
   }
 
   /** Length in ticks. */

@@ -10,9 +10,9 @@ import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.chord.PlacedChord;
 import westtide.song.edit.LineEdits;
 import westtide.theory.Key;
 

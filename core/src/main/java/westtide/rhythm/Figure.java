@@ -5,8 +5,8 @@ import java.util.List;
 
 /**
  * A rhythm with lengths, as text: {@code x} strikes, {@code -} holds on, {@code .} rests, {@code X}
- * and {@code o} are louder and softer strikes. {@code "x--.x-.."} strikes on steps 1 and 5 and
- * holds for three and two steps.
+ * and {@code o} are louder and softer strikes, and {@code >} strikes what comes next, ahead of its
+ * time. {@code "x--.x-.."} strikes on steps 1 and 5 and holds for three and two steps.
  *
  * @param text the steps without spaces; its length is the length of the figure, 1 to 256
  */
@@ -17,15 +17,17 @@ public record Figure(String text) {
    * @param step the step it starts on, from 0
    * @param steps how long it is held, 1 or more
    * @param velocity 1 to 127
+   * @param ahead whether the next chord is struck
    */
-  public record Stroke(int step, int steps, int velocity) {}
+  public record Stroke(int step, int steps, int velocity, boolean ahead) {}
 
   /** Drops spaces and bar lines and checks the signs. */
   public Figure {
     text = text.replaceAll("[ |]", "");
-    if (!text.matches("[xXo.-]{1,256}") || text.startsWith("-") || text.contains(".-")) {
+    if (!text.matches("[xXo>.-]{1,256}") || text.startsWith("-") || text.contains(".-")) {
       throw new IllegalArgumentException(
-          "a figure is written with x X o, - after a strike to hold it, and . to rest, but was \""
+          "a figure is written with x X o or > (the next chord), - after a strike to hold it, and . to"
+              + " rest, but was \""
               + text
               + "\"");
     }
@@ -42,7 +44,7 @@ public record Figure(String text) {
     for (int step = 0; step < text.length(); step++) {
       char sign = text.charAt(step);
       if (sign != '.' && sign != '-') {
-        out.add(new Stroke(step, held(step), velocity(sign)));
+        out.add(new Stroke(step, held(step), velocity(sign), sign == '>'));
       }
     }
     return out;

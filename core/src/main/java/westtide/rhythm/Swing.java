@@ -3,20 +3,43 @@ package westtide.rhythm;
 import java.math.BigDecimal;
 
 /**
- * Swing as the share of a pair of sixteenths that the first one takes: 50 % is straight, 66.67 % is
- * triplet.
+ * Swing as the share of a pair of sixteenths, or of eighths, that the first one takes: 50 % is
+ * straight, 66.67 % is triplet.
  *
  * <p>The second sixteenth of a pair is written at tick 240 and sounds at 480 × share: 288 for 60 %.
  * Everything between is moved in proportion, so that order and bar lines stay and a roll keeps its
  * evenness.
  *
  * @param hundredths hundredths of a percent, 5000 to 7500
+ * @param grid what is swung
  */
-public record Swing(int hundredths) {
+public record Swing(int hundredths, Grid grid) {
   /** No swing. */
   public static final Swing STRAIGHT = Swing.of(50);
 
-  private static final int PAIR = 2 * Ticks.PER_STEP;
+  /** What stands in pairs of which the second is late. */
+  public enum Grid {
+    SIXTEENTHS("sixteenths", Ticks.PER_STEP),
+    EIGHTHS("eighths", 2 * Ticks.PER_STEP);
+
+    private final String title;
+    private final int ticks;
+
+    Grid(String title, int ticks) {
+      this.title = title;
+      this.ticks = ticks;
+    }
+
+    /** Ticks from one to the next. */
+    public int ticks() {
+      return ticks;
+    }
+
+    @Override
+    public String toString() {
+      return title;
+    }
+  }
 
   /** Checks the range, 50 to 75 %. */
   public Swing {
@@ -27,7 +50,7 @@ public record Swing(int hundredths) {
 
   /** Swing in whole percent, 50 to 75. */
   public static Swing of(int percent) {
-    return new Swing(Math.multiplyExact(percent, 100));
+    return new Swing(Math.multiplyExact(percent, 100), Grid.SIXTEENTHS);
   }
 
   /** Reads a percentage such as {@code "58"}, {@code "66.67"} or {@code "54 %"}. */
@@ -37,24 +60,40 @@ public record Swing(int hundredths) {
       throw new IllegalArgumentException(
           "swing must be a percentage from 50 to 75, but was \"" + text + "\"");
     }
-    return new Swing(new BigDecimal(trimmed).movePointRight(2).intValueExact());
+    return new Swing(new BigDecimal(trimmed).movePointRight(2).intValueExact(), Grid.SIXTEENTHS);
   }
 
-  /** The sounding tick of a written tick; even steps stay where they are. */
+  /** The same share on another grid. */
+  public Swing on(Grid other) {
+    return new Swing(hundredths, other);
+  }
+
+  /** Another share on the same grid. */
+  public Swing withHundredths(int other) {
+    return new Swing(other, grid);
+  }
+
+  /** The sounding tick of a written tick; the first of each pair stays where it is. */
   public long at(long tick) {
-    long pair = Math.floorDiv(tick, (long) PAIR) * PAIR;
+    int unit = grid.ticks();
+    long pair = Math.floorDiv(tick, 2L * unit) * 2 * unit;
     long within = tick - pair;
-    long second = Math.round(PAIR * (hundredths / 10000.0));
-    if (within <= Ticks.PER_STEP) {
-      return pair + Math.round(within * second / (double) Ticks.PER_STEP);
+    long second = Math.round(2 * unit * (hundredths / 10000.0));
+    if (within <= unit) {
+      return pair + Math.round(within * second / (double) unit);
     }
-    double rest = (within - Ticks.PER_STEP) / (double) Ticks.PER_STEP;
-    return pair + second + Math.round(rest * (PAIR - second));
+    double rest = (within - unit) / (double) unit;
+    return pair + second + Math.round(rest * (2 * unit - second));
   }
 
-  /** How late the second sixteenth of a pair sounds, in ticks. */
+  /** How late the second of a pair sounds, in ticks. */
   public int delay() {
-    return (int) (at(Ticks.PER_STEP) - Ticks.PER_STEP);
+    return (int) (at(grid.ticks()) - grid.ticks());
+  }
+
+  /** Whether swing moves what is written on a tick: it stands on the second of a pair. */
+  public boolean moves(long tick) {
+    return !straight() && at(tick) != tick;
   }
 
   /** Whether nothing is moved. */

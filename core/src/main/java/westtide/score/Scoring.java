@@ -112,8 +112,9 @@ final class Scoring {
   }
 
   private Harmony harmony(Section section) {
-    return Harmony.of(
-        song.progression(section.progression()), section.bars(), meter, kicks(section));
+    Harmony chords =
+        Harmony.of(song.progression(section.progression()), section.bars(), brief, kicks(section));
+    return section.pedal().map(chords::overPedal).orElse(chords);
   }
 
   /** The kick hits as written for a section, also where the drums are out. */

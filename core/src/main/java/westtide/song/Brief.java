@@ -15,35 +15,60 @@ import westtide.theory.Key;
  * @param meter the meter of every bar
  * @param key home note and scale
  * @param swing lateness of the off-steps
+ * @param cents hundredths of a semitone by which everything pitched stands higher, −100 to 100
+ * @param plan how long the song shall be and what time is given to it
  */
-public record Brief(String style, Tempo tempo, Feel feel, Meter meter, Key key, Swing swing) {
+public record Brief(
+    String style, Tempo tempo, Feel feel, Meter meter, Key key, Swing swing, int cents, Plan plan) {
+  /** Checks the tuning. */
+  public Brief {
+    if (cents < -100 || cents > 100) {
+      throw new IllegalArgumentException("a song is tuned by -100 to 100 cents, but was " + cents);
+    }
+  }
+
+  /** A brief at concert pitch without a plan. */
+  public static Brief of(String style, Tempo tempo, Feel feel, Meter meter, Key key, Swing swing) {
+    return new Brief(style, tempo, feel, meter, key, swing, 0, Plan.NONE);
+  }
+
   /** The same brief in another style. */
   public Brief withStyle(String other) {
-    return new Brief(other, tempo, feel, meter, key, swing);
+    return new Brief(other, tempo, feel, meter, key, swing, cents, plan);
   }
 
   /** The same brief at another tempo. */
   public Brief withTempo(Tempo other) {
-    return new Brief(style, other, feel, meter, key, swing);
+    return new Brief(style, other, feel, meter, key, swing, cents, plan);
   }
 
   /** The same brief with another reading of the tempo. */
   public Brief withFeel(Feel other) {
-    return new Brief(style, tempo, other, meter, key, swing);
+    return new Brief(style, tempo, other, meter, key, swing, cents, plan);
   }
 
   /** The same brief in another key. */
   public Brief withKey(Key other) {
-    return new Brief(style, tempo, feel, meter, other, swing);
+    return new Brief(style, tempo, feel, meter, other, swing, cents, plan);
   }
 
   /** The same brief with another swing. */
   public Brief withSwing(Swing other) {
-    return new Brief(style, tempo, feel, meter, key, other);
+    return new Brief(style, tempo, feel, meter, key, other, cents, plan);
   }
 
   /** The felt tempo in BPM, such as {@code "73"}. */
   public String felt() {
     return feel.felt(tempo);
+  }
+
+  /** The same brief tuned by other cents. */
+  public Brief withCents(int other) {
+    return new Brief(style, tempo, feel, meter, key, swing, other, plan);
+  }
+
+  /** The same brief with another plan. */
+  public Brief withPlan(Plan other) {
+    return new Brief(style, tempo, feel, meter, key, swing, cents, other);
   }
 }

@@ -1,7 +1,12 @@
 package westtide.song;
 
+import java.util.Collections;
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
 import westtide.rhythm.Figure;
+import westtide.theory.ChordMember;
+import westtide.theory.VoicingKind;
 import westtide.theory.VoicingRange;
 
 /** A rule by which a part follows the chords (and the kick), kept instead of notes. */
@@ -10,9 +15,74 @@ public sealed interface FollowRule {
    * Whole chords, led smoothly.
    *
    * @param range where bass and hand may stand
-   * @param figure the rhythm in which each chord is struck; empty to hold each chord for its length
+   * @param figure the rhythm in which each chord is struck, where the progression has none of its
+   *     own; empty to hold each chord for its length
+   * @param kind how the notes are spread, where a chord has no kind of its own
+   * @param layer what of the chords is played, and where
+   * @param vary how much velocities differ
    */
-  record Chords(VoicingRange range, Optional<Figure> figure) implements FollowRule {}
+  record Chords(
+      VoicingRange range, Optional<Figure> figure, VoicingKind kind, Layer layer, Vary vary)
+      implements FollowRule {
+    /** Close chords of all their notes, every strike alike. */
+    public static Chords of(VoicingRange range, Optional<Figure> figure) {
+      return new Chords(range, figure, VoicingKind.CLOSE, Layer.WHOLE, Vary.NONE);
+    }
+
+    /** The same rule with another spread. */
+    public Chords withKind(VoicingKind other) {
+      return new Chords(range, figure, other, layer, vary);
+    }
+
+    /** The same rule playing another share of the chords. */
+    public Chords withLayer(Layer other) {
+      return new Chords(range, figure, kind, other, vary);
+    }
+
+    /** The same rule with other velocities. */
+    public Chords withVary(Vary other) {
+      return new Chords(range, figure, kind, layer, other);
+    }
+  }
+
+  /**
+   * What a chord part plays of the chords as they are laid out.
+   *
+   * @param octaves octaves above (positive) or below, −3 to 3
+   * @param without what is left out
+   */
+  record Layer(int octaves, Set<ChordMember> without) {
+    /** Everything, where it is laid out. */
+    public static final Layer WHOLE = new Layer(0, Set.of());
+
+    /** Keeps the members in order and checks the octaves. */
+    public Layer {
+      if (octaves < -3 || octaves > 3) {
+        throw new IllegalArgumentException("a layer is -3 to 3 octaves away, but was " + octaves);
+      }
+      Set<ChordMember> ordered = EnumSet.noneOf(ChordMember.class);
+      ordered.addAll(without);
+      without = Collections.unmodifiableSet(ordered);
+    }
+  }
+
+  /**
+   * How much the velocities of a part differ from strike to strike.
+   *
+   * @param amount most difference from the written velocity, 0 to 40
+   * @param seed where the differences start from
+   */
+  record Vary(int amount, long seed) {
+    /** Every strike alike. */
+    public static final Vary NONE = new Vary(0, 1);
+
+    /** Checks the amount. */
+    public Vary {
+      if (amount < 0 || amount > 40) {
+        throw new IllegalArgumentException("velocities vary by 0 to 40, but was " + amount);
+      }
+    }
+  }
 
   /**
    * An 808 on the basses of the chords, one note at a time.

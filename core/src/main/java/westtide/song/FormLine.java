@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import westtide.text.Reading;
 
 /** The typed form of a form: section words with bars, {@code "intro 8, hook 16, verse 16"}. */
 public final class FormLine {

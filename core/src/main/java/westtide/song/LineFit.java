@@ -3,6 +3,7 @@ package westtide.song;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.rhythm.Meter;
+import westtide.song.chord.PlacedChord;
 
 /**
  * How a written line sits on the chords below it. Strong beats are the beats of the meter.

@@ -6,7 +6,9 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import westtide.song.mix.Ramp;
+import westtide.theory.NoteName;
 
 /**
  * A stretch of the form.
@@ -16,13 +18,15 @@ import westtide.song.mix.Ramp;
  * @param progression the name of the progression it uses
  * @param cells for each part id, what the part does bar by bar; a part without cells is out
  * @param ramps for each part id, what moves over the section; one a kind
+ * @param pedal the note the bass stays on below the chords; empty lets it move with them
  */
 public record Section(
     SectionWord word,
     int bars,
     String progression,
     Map<String, List<Cell>> cells,
-    Map<String, List<Ramp>> ramps) {
+    Map<String, List<Ramp>> ramps,
+    Optional<NoteName> pedal) {
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
 
@@ -44,7 +48,7 @@ public record Section(
   /** A section over which nothing moves. */
   public static Section of(
       SectionWord word, int bars, String progression, Map<String, List<Cell>> cells) {
-    return new Section(word, bars, progression, cells, Map.of());
+    return new Section(word, bars, progression, cells, Map.of(), Optional.empty());
   }
 
   /** What a part does in a bar of this section, counted from 0. */
@@ -87,7 +91,7 @@ public record Section(
     Map<String, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(word, other, progression, moved, ramps);
+    return new Section(word, other, progression, moved, ramps, pedal);
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -99,17 +103,17 @@ public record Section(
   public Section withCells(String part, List<Cell> list) {
     Map<String, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(word, bars, progression, more, ramps);
+    return new Section(word, bars, progression, more, ramps, pedal);
   }
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(other, bars, progression, cells, ramps);
+    return new Section(other, bars, progression, cells, ramps, pedal);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(word, bars, other, cells, ramps);
+    return new Section(word, bars, other, cells, ramps, pedal);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -117,6 +121,11 @@ public record Section(
     Map<String, List<Ramp>> more = new LinkedHashMap<>(ramps);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(word, bars, progression, cells, more);
+    return new Section(word, bars, progression, cells, more, pedal);
+  }
+
+  /** The section over a bass note that stays, or without one. */
+  public Section withPedal(Optional<NoteName> other) {
+    return new Section(word, bars, progression, cells, ramps, other);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import westtide.song.chord.Progression;
 
 /**
  * The whole document.

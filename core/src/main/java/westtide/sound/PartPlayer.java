@@ -34,15 +34,18 @@ final class PartPlayer {
   private final Part part;
   private final TableStore tables;
   private final int rate;
+  private final double tuning;
   private final InstrumentBook book = InstrumentBook.shipped();
   private final Kit kit;
   private final Dressed own;
   private final Map<DrumVoice, Dressed> drums = new EnumMap<>(DrumVoice.class);
 
-  PartPlayer(Part part, TableStore tables, int rate) {
+  /** A player of a part; every pitch is multiplied by {@code tuning}, drums are not. */
+  PartPlayer(Part part, TableStore tables, int rate, double tuning) {
     this.part = part;
     this.tables = tables;
     this.rate = rate;
+    this.tuning = tuning;
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
     this.own = dressed(part.patch());
   }
@@ -105,7 +108,8 @@ final class PartPlayer {
     for (ScoredNote note : chain) {
       pitches.add(
           new Strike.Pitched(
-              frames(note.start() - first.start(), framesPerTick), Pitch.hertz(note.key())));
+              frames(note.start() - first.start(), framesPerTick),
+              tuning * Pitch.hertz(note.key())));
     }
     int held = frames(end - first.start(), framesPerTick);
     Touch touch = own.instrument().touch();

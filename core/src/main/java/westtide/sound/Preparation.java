@@ -18,6 +18,7 @@ import westtide.sound.desk.Channel;
 import westtide.sound.desk.Moves;
 import westtide.sound.desk.Strip;
 import westtide.sound.desk.Track;
+import westtide.theory.Pitch;
 
 /**
  * Makes scores ready to be heard. It keeps the tables and channels from one score to the next, so
@@ -28,6 +29,9 @@ public final class Preparation {
   private final int rate;
   private final TableStore tables;
   private final Map<String, Channel> channels = new LinkedHashMap<>();
+
+  /** The tuning of the score made ready last, which single notes are tried in. */
+  private volatile double tuning = 1;
 
   /** A preparation at a sample rate. */
   public Preparation(int rate) {
@@ -53,6 +57,7 @@ public final class Preparation {
   public PreparedScore prepare(Score score, Audible audible) {
     List<PreparedScore.Prepared> parts = new ArrayList<>();
     double ticksPerSecond = ticksPerSecond(score);
+    tuning = Pitch.ratio(score.song().brief().cents());
     for (ScoredPart part : score.parts()) {
       parts.add(prepare(score, part, audible, ticksPerSecond));
     }
@@ -75,7 +80,7 @@ public final class Preparation {
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
   public Optional<Trial> trial(Part part, int key, int velocity, int millis) {
     int frames = (int) (millis / 1000.0 * rate);
-    return new PartPlayer(part, tables, rate).trial(key, velocity, frames);
+    return new PartPlayer(part, tables, rate, tuning).trial(key, velocity, frames);
   }
 
   private PreparedScore.Prepared prepare(
@@ -91,7 +96,7 @@ public final class Preparation {
         channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
     List<ScoredNote> heard =
         scored.notes().stream().filter(note -> heard(part, note, audible)).toList();
-    Track track = new PartPlayer(part, tables, rate).track(heard, rate / ticksPerSecond);
+    Track track = new PartPlayer(part, tables, rate, tuning).track(heard, rate / ticksPerSecond);
     return new PreparedScore.Prepared(part.id(), channel, track, strip);
   }
 

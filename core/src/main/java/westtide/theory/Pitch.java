@@ -54,6 +54,11 @@ public record Pitch(NoteName name, int octave) {
     return 440 * Math.pow(2, (midi - 69) / 12.0);
   }
 
+  /** The ratio of frequencies a number of cents apart: 1200 cents are an octave, 2. */
+  public static double ratio(double cents) {
+    return Math.pow(2, cents / 1200);
+  }
+
   /** The lowest MIDI note of a pitch class that is not below {@code floor}. */
   public static int atOrAbove(int floor, int pitchClass) {
     return floor + Math.floorMod(pitchClass - floor, 12);

@@ -30,4 +30,14 @@ public record Voicing(List<Integer> keys) {
   public List<Integer> upper() {
     return keys.subList(1, keys.size());
   }
+
+  /** The voicing moved by semitones; notes that would leave 0 to 127 stay an octave nearer. */
+  public Voicing plus(int semitones) {
+    return new Voicing(keys.stream().map(key -> held(key + semitones)).toList());
+  }
+
+  private static int held(int key) {
+    int low = Math.max(key, Math.floorMod(key, 12));
+    return low > 127 ? low - 12 * ((low - 127 + 11) / 12) : low;
+  }
 }

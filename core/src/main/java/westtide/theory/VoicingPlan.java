@@ -7,11 +7,8 @@ import java.util.List;
 
 /**
  * Lays a progression out so that the hand moves little: the bass keeps the root or slash bass, the
- * upper voices take the close inversion with the least total movement over the whole progression
- * (Viterbi search).
- *
- * <p>A chord of four or more notes leaves its root to the bass; a triad keeps it in the hand for
- * body.
+ * upper voices take the inversion with the least total movement over the whole progression (Viterbi
+ * search).
  */
 public final class VoicingPlan {
   private static final double CENTRE_WEIGHT = 0.35;
@@ -19,22 +16,34 @@ public final class VoicingPlan {
   private static final int LOW_CLUSTER_BELOW = 52;
 
   private final VoicingRange range;
+  private final VoicingKind kind;
 
-  private VoicingPlan(VoicingRange range) {
+  private VoicingPlan(VoicingRange range, VoicingKind kind) {
     this.range = range;
+    this.kind = kind;
   }
 
-  /** A plan that keeps to a range. */
+  /** A plan of close chords that keeps to a range. */
   public static VoicingPlan in(VoicingRange range) {
-    return new VoicingPlan(range);
+    return new VoicingPlan(range, VoicingKind.CLOSE);
+  }
+
+  /** The same plan for chords spread another way. */
+  public VoicingPlan spread(VoicingKind other) {
+    return new VoicingPlan(range, other);
   }
 
   /** One voicing a chord, in order; the same chords in the same range give the same voicings. */
   public List<Voicing> voice(List<Chord> chords) {
-    if (chords.isEmpty()) {
+    return lay(chords.stream().map(VoicingWish::of).toList());
+  }
+
+  /** As {@link #voice}, each chord with what is asked of it. */
+  public List<Voicing> lay(List<VoicingWish> wishes) {
+    if (wishes.isEmpty()) {
       return List.of();
     }
-    List<List<Voicing>> choices = chords.stream().map(this::candidates).toList();
+    List<List<Voicing>> choices = wishes.stream().map(this::candidates).toList();
     double[] cost = choices.get(0).stream().mapToDouble(this::standing).toArray();
     List<int[]> origins = new ArrayList<>();
     for (int i = 1; i < choices.size(); i++) {
@@ -75,42 +84,47 @@ public final class VoicingPlan {
     return out;
   }
 
-  private List<Voicing> candidates(Chord chord) {
-    int bass = Pitch.atOrAbove(range.bassLow(), chord.bass().pitchClass());
-    List<Integer> hand = hand(chord);
+  private List<Voicing> candidates(VoicingWish wish) {
+    if (wish.fixed().isPresent()) {
+      return List.of(wish.fixed().get());
+    }
+    VoicingKind spread = wish.kind().orElse(kind);
+    int bass = Pitch.atOrAbove(range.bassLow(), wish.chord().bass().pitchClass());
+    List<Integer> hand = spread.hand(wish.chord());
     List<Voicing> out = new ArrayList<>();
-    for (int start : hand) {
-      int lowest = Pitch.atOrAbove(Math.max(range.low(), bass + 1), start);
-      for (; lowest <= range.high(); lowest += 12) {
-        List<Integer> keys = stack(lowest, hand);
-        if (keys.get(keys.size() - 1) <= range.high()) {
-          keys.add(bass);
-          out.add(new Voicing(keys));
-        }
+    for (int turns = 0; turns < spread.inversions(hand); turns++) {
+      if (wish.inversion().isEmpty() || wish.inversion().get() % hand.size() == turns) {
+        addInversion(out, spread, hand, turns, bass);
       }
     }
-    return out.isEmpty() ? List.of(fallback(bass, hand)) : out;
-  }
-
-  private static List<Integer> hand(Chord chord) {
-    List<Integer> classes = new ArrayList<>(chord.pitchClasses());
-    if (classes.size() > 3) {
-      classes.remove(Integer.valueOf(chord.bass().pitchClass()));
+    if (!out.isEmpty()) {
+      return out;
     }
-    return classes;
+    int turns = wish.inversion().orElse(0) % hand.size();
+    List<Integer> keys = spread.stand(lowest(hand, turns, bass), hand, turns);
+    return List.of(onBass(bass, keys.get(0) > bass ? keys : raised(keys)));
   }
 
-  private static List<Integer> stack(int lowest, List<Integer> classes) {
-    List<Integer> keys = new ArrayList<>();
-    classes.stream()
-        .map(pitchClass -> Pitch.atOrAbove(lowest, pitchClass))
-        .sorted()
-        .forEach(keys::add);
-    return keys;
+  private void addInversion(
+      List<Voicing> out, VoicingKind spread, List<Integer> hand, int turns, int bass) {
+    for (int low = lowest(hand, turns, bass); low <= range.high(); low += 12) {
+      List<Integer> keys = spread.stand(low, hand, turns);
+      if (keys.get(0) > bass && keys.get(keys.size() - 1) <= range.high() + spread.reach()) {
+        out.add(onBass(bass, keys));
+      }
+    }
   }
 
-  private Voicing fallback(int bass, List<Integer> hand) {
-    List<Integer> keys = stack(range.low(), hand);
+  private static List<Integer> raised(List<Integer> keys) {
+    return keys.stream().map(key -> key + 12).toList();
+  }
+
+  private int lowest(List<Integer> hand, int turns, int bass) {
+    return Pitch.atOrAbove(Math.max(range.low(), bass + 1), hand.get(turns));
+  }
+
+  private static Voicing onBass(int bass, List<Integer> hand) {
+    List<Integer> keys = new ArrayList<>(hand);
     keys.add(bass);
     return new Voicing(keys);
   }

@@ -11,11 +11,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Figure;
-import westtide.rhythm.Meter;
 import westtide.song.Brief;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Note;
+import westtide.song.chord.ChordSpan;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 import westtide.theory.Voicing;
@@ -26,7 +26,7 @@ class FollowerTest {
   private static final VoicingRange RANGE = new VoicingRange(51, 58, 76);
 
   private static Harmony harmony(String chords, int bars, Integer... kicks) {
-    return Harmony.of(Songs.progression(BRIEF, chords), bars, Meter.COMMON, Arrays.asList(kicks));
+    return Harmony.of(Songs.progression(BRIEF, chords), bars, BRIEF, Arrays.asList(kicks));
   }
 
   private static String resolve(FollowRule rule, Harmony harmony) {
@@ -37,10 +37,12 @@ class FollowerTest {
 
   @Test
   void aChordThatComesBackStandsAsItStoodBefore() {
-    List<Chord> chords =
-        List.of("Am7", "Fmaj7", "Am7", "C", "Fmaj7").stream().map(Chord::parse).toList();
+    List<ChordSpan> chords =
+        List.of("Am7", "Fmaj7", "Am7", "C", "Fmaj7").stream()
+            .map(name -> ChordSpan.of(Chord.parse(name), 3840))
+            .toList();
     List<Voicing> voicings =
-        ChordVoicings.of(new FollowRule.Chords(RANGE, Optional.empty()), chords);
+        ChordVoicings.of(FollowRule.Chords.of(RANGE, Optional.empty()), chords, 0);
     assertThat(voicings.get(2)).isEqualTo(voicings.get(0));
     assertThat(voicings.get(4)).isEqualTo(voicings.get(1));
   }
@@ -49,7 +51,7 @@ class FollowerTest {
   void aHeldChordLastsItsLengthAndIsItsChord() {
     List<Note> notes =
         Follower.resolve(
-            new FollowRule.Chords(RANGE, Optional.empty()),
+            FollowRule.Chords.of(RANGE, Optional.empty()),
             harmony("Am9 . . C/G | Fmaj7", 2),
             BRIEF.key());
     assertThat(notes).filteredOn(n -> n.start() == 0).allMatch(n -> n.ticks() == 2880).hasSize(5);
@@ -62,7 +64,7 @@ class FollowerTest {
 
   @Test
   void anEighthNoteFigureIsCutWhereTheChordEnds() {
-    FollowRule rule = new FollowRule.Chords(RANGE, Optional.of(new Figure("x-------")));
+    FollowRule rule = FollowRule.Chords.of(RANGE, Optional.of(new Figure("x-------")));
     List<Note> notes = Follower.resolve(rule, harmony("Am . . F", 1), BRIEF.key());
     assertThat(notes.stream().filter(n -> n.start() == 1920))
         .isNotEmpty()

@@ -178,7 +178,7 @@ class SoundingsTest {
             "keys",
             Role.CHORDS,
             new Pattern.Following(
-                new FollowRule.Chords(
+                FollowRule.Chords.of(
                     new westtide.theory.VoicingRange(51, 58, 76), Optional.empty())));
     Song song = Songs.oneHook(BRIEF, "F#m", 4, keys);
     Section gap = Section.of(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));

@@ -19,10 +19,10 @@ import westtide.song.Level;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.chord.PlacedChord;
 import westtide.song.edit.FormEdits;
 import westtide.theory.VoicingRange;
 
@@ -131,7 +131,7 @@ class ScoreTest {
   @Test
   void aFigureStrikesEachChordAndLosesNone() {
     FollowRule rule =
-        new FollowRule.Chords(
+        FollowRule.Chords.of(
             new VoicingRange(51, 58, 76), java.util.Optional.of(new Figure("x-..x-..........")));
     Part keys = Songs.part("keys", Role.CHORDS, new Pattern.Following(rule));
     Song song = Songs.oneHook(STRAIGHT, "F#m D", 1, keys);

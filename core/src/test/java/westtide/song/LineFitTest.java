@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Meter;
+import westtide.song.chord.Progression;
 
 /** How a line sits on its chords; expected figures counted by hand. */
 class LineFitTest {

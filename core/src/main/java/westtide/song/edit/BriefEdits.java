@@ -49,9 +49,23 @@ public final class BriefEdits {
         .merging("swing");
   }
 
-  /** Sets the key; chords keep their numerals and written lines their degrees. */
+  /** Sets the key the nearest way; chords and written lines keep their degrees. */
   public static Edit key(Key key) {
-    return Edit.of("Set the key to " + key, song -> KeyChange.to(key, song));
+    return key(key, KeyMove.NEAREST);
+  }
+
+  /** Sets the key; written notes go that way. */
+  public static Edit key(Key key, KeyMove move) {
+    return Edit.of(
+        "Set the key to " + key, song -> new KeyChange(song.brief().key(), key, move).apply(song));
+  }
+
+  /** Tunes the whole song by cents, −100 to 100. */
+  public static Edit cents(int cents) {
+    return Edit.of(
+            "Tune the song by " + cents + " cents",
+            song -> song.withBrief(song.brief().withCents(cents)))
+        .merging("cents");
   }
 
   /** Leaves a finding as it is, so that it is not raised again. */

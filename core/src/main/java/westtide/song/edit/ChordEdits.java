@@ -2,9 +2,9 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.ChordSpan;
-import westtide.song.Notation;
-import westtide.song.Progression;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
 import westtide.theory.Chord;
 
 /** Edits of progressions. */

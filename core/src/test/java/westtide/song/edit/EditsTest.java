@@ -114,7 +114,8 @@ class EditsTest {
   @CsvSource({
     "F# minor, A minor, i9 | VImaj7 | bII | V7, Am9 Fmaj7 B♭ E7",
     "C major, Eb major, I | vi/3 | IV/V, E♭ Cm/E♭ A♭/B♭",
-    "A minor, A dorian, i | IV | VI, Am D F♯",
+    "A minor, A dorian, i | IV | VI, Am D F♯dim",
+    "A minor, A major, i9 | iv7 | VImaj7 | v, Amaj9 Dmaj7 F♯m7 E",
     "B minor, G# minor, i | III, G♯m B"
   })
   void chordsKeepTheirNumeralsInAnotherKey(String from, String to, String line, String chords) {

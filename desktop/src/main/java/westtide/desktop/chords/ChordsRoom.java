@@ -17,17 +17,17 @@ import westtide.desktop.play.Moment;
 import westtide.follow.ChordVoicings;
 import westtide.review.Stage;
 import westtide.song.Brief;
-import westtide.song.ChordLine;
-import westtide.song.ChordSpan;
 import westtide.song.FollowRule;
-import westtide.song.Notation;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Progression;
-import westtide.song.Reading;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
 import westtide.song.edit.ChordEdits;
+import westtide.text.Reading;
 import westtide.theory.Chord;
 import westtide.theory.NoteName;
 import westtide.theory.VoiceLeading;
@@ -93,7 +93,7 @@ public final class ChordsRoom implements Room {
     rows.show(names, row);
     notation.show(List.of(Notation.values()), shown.notation());
     used.setText(usedBy(song));
-    line.show(ChordLine.in(song.brief()).format(shown));
+    line.show(ChordLine.in(song.brief().key(), song.brief().meter()).format(shown));
     List<Voicing> voicings = voicings(song, shown);
     ladder.show(song.brief(), shown, voicings, chord);
     told.setText(tell(song.brief(), shown, voicings));
@@ -128,7 +128,7 @@ public final class ChordsRoom implements Room {
 
   private Optional<TypedLine.Trouble> take(String text) {
     Brief brief = desk.open().song().brief();
-    Reading<List<ChordSpan>> reading = ChordLine.in(brief).parse(text);
+    Reading<List<ChordSpan>> reading = ChordLine.in(brief.key(), brief.meter()).parse(text);
     if (reading instanceof Reading.Problem<List<ChordSpan>> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
@@ -174,13 +174,13 @@ public final class ChordsRoom implements Room {
   private static List<Voicing> voicings(Song song, Progression shown) {
     Optional<Pattern> pattern =
         song.part(Role.CHORDS).map(part -> part.variants().get(0).pattern());
-    FollowRule.Chords rule = new FollowRule.Chords(USUAL, Optional.empty());
+    FollowRule.Chords rule = FollowRule.Chords.of(USUAL, Optional.empty());
     if (pattern.isPresent()
         && pattern.get() instanceof Pattern.Following following
         && following.rule() instanceof FollowRule.Chords own) {
       rule = own;
     }
-    return ChordVoicings.of(rule, shown.chords());
+    return ChordVoicings.of(rule, shown.spans(), shown.octave());
   }
 
   private String tell(Brief brief, Progression shown, List<Voicing> voicings) {

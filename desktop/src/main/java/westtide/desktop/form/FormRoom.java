@@ -23,15 +23,15 @@ import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Progression;
-import westtide.song.Reading;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.chord.Progression;
 import westtide.song.edit.FormEdits;
 import westtide.style.FormHabit;
+import westtide.text.Reading;
 
 /**
  * The form: a typed line, templates of the style, the tanks, and what can be done with the selected

@@ -10,7 +10,7 @@ import westtide.rhythm.Ticks;
 import westtide.song.Brief;
 import westtide.song.Note;
 import westtide.song.Pattern;
-import westtide.song.PlacedChord;
+import westtide.song.chord.PlacedChord;
 
 /**
  * Four bars of a written line on degree rows: chord tones shaded bar by bar, notes as bars joined

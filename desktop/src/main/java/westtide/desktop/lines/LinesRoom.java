@@ -21,10 +21,10 @@ import westtide.song.Brief;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.PlacedChord;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.chord.PlacedChord;
 import westtide.song.edit.LineEdits;
 
 /** The lead: written notes over the hook's chords. */

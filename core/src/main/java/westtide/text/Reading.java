@@ -1,4 +1,4 @@
-package westtide.song;
+package westtide.text;
 
 /**
  * What became of a typed line: a value, or a problem that points at a column.

@@ -1,4 +1,4 @@
-package westtide.song;
+package westtide.song.chord;
 
 import westtide.theory.Chord;
 import westtide.theory.Key;

@@ -1,0 +1,165 @@
+package westtide.file;
+
+import static westtide.file.Fields.field;
+import static westtide.file.Fields.list;
+import static westtide.file.Fields.named;
+import static westtide.file.Fields.number;
+import static westtide.file.Fields.text;
+import static westtide.file.Fields.whole;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import westtide.rhythm.Figure;
+import westtide.song.FollowRule;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Manner;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
+import westtide.song.chord.Strum;
+import westtide.theory.Chord;
+import westtide.theory.ChordMember;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingKind;
+import westtide.theory.VoicingRange;
+
+/**
+ * The part of a song file that says what chords there are and how they are played. What is as usual
+ * is not written.
+ */
+final class ChordFields {
+  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
+  private static final String HELD = "held";
+
+  private ChordFields() {}
+
+  static ObjectNode write(Progression row) {
+    ObjectNode out =
+        NODES.objectNode().put("name", row.name()).put("notation", row.notation().name());
+    row.rhythm().ifPresent(rhythm -> out.set("rhythm", write(rhythm)));
+    if (row.octave() != 0) {
+      out.put("octave", row.octave());
+    }
+    ArrayNode chords = out.putArray("chords");
+    row.spans().forEach(span -> chords.add(write(span)));
+    return out;
+  }
+
+  static Progression progression(JsonNode node) {
+    return new Progression(
+        text(node, "name"),
+        named(Notation.class, node, "notation"),
+        list(field(node, "chords"), ChordFields::span),
+        optional(node, "rhythm", ChordFields::rhythm),
+        node.path("octave").asInt(0));
+  }
+
+  static ObjectNode write(FollowRule.Chords rule) {
+    ObjectNode out =
+        NODES
+            .objectNode()
+            .put("follows", "chords")
+            .put("bassLow", rule.range().bassLow())
+            .put("low", rule.range().low())
+            .put("high", rule.range().high())
+            .put("figure", figure(rule.figure()))
+            .put("spread", rule.kind().name())
+            .put("octaves", rule.layer().octaves());
+    ArrayNode without = out.putArray("without");
+    rule.layer().without().forEach(member -> without.add(member.name()));
+    return out.put("vary", rule.vary().amount()).put("varySeed", rule.vary().seed());
+  }
+
+  static FollowRule.Chords rule(JsonNode node) {
+    FollowRule.Chords plain =
+        FollowRule.Chords.of(
+            new VoicingRange(number(node, "bassLow"), number(node, "low"), number(node, "high")),
+            figure(text(node, "figure")));
+    if (!node.has("spread")) {
+      return plain;
+    }
+    Set<ChordMember> without =
+        new LinkedHashSet<>(
+            list(field(node, "without"), member -> ChordMember.valueOf(member.asText())));
+    return plain
+        .withKind(named(VoicingKind.class, node, "spread"))
+        .withLayer(new FollowRule.Layer(number(node, "octaves"), without))
+        .withVary(new FollowRule.Vary(number(node, "vary"), field(node, "varySeed").asLong()));
+  }
+
+  private static ObjectNode write(ChordSpan span) {
+    ObjectNode out =
+        NODES.objectNode().put("chord", span.chord().toString()).put("ticks", span.ticks());
+    Manner manner = span.manner();
+    if (manner.early() > 0) {
+      out.put("early", manner.early());
+    }
+    if (manner.rest()) {
+      out.put("rest", true);
+    }
+    manner.kind().ifPresent(kind -> out.put("spread", kind.name()));
+    manner.inversion().ifPresent(turns -> out.put("inversion", turns));
+    manner
+        .own()
+        .ifPresent(
+            own -> {
+              ArrayNode keys = out.putArray("notes");
+              own.keys().forEach(keys::add);
+            });
+    manner.strum().ifPresent(strum -> out.set("strum", write(strum)));
+    return out;
+  }
+
+  private static ChordSpan span(JsonNode node) {
+    Manner manner =
+        new Manner(
+            node.path("early").asInt(0),
+            node.path("rest").asBoolean(false),
+            node.has("spread")
+                ? Optional.of(named(VoicingKind.class, node, "spread"))
+                : Optional.empty(),
+            optional(node, "inversion", turns -> whole(turns, "an inversion")),
+            optional(
+                node, "notes", keys -> new Voicing(list(keys, key -> whole(key, "a chord note")))),
+            optional(node, "strum", ChordFields::strum));
+    return new ChordSpan(Chord.parse(text(node, "chord")), number(node, "ticks"), manner);
+  }
+
+  private static ObjectNode write(Strum strum) {
+    return NODES
+        .objectNode()
+        .put("up", strum.up())
+        .put("millis", strum.millis())
+        .put("curve", strum.curve());
+  }
+
+  private static Strum strum(JsonNode node) {
+    return new Strum(field(node, "up").asBoolean(), number(node, "millis"), number(node, "curve"));
+  }
+
+  private static ObjectNode write(ChordRhythm rhythm) {
+    return NODES.objectNode().put("figure", figure(rhythm.figure())).put("push", rhythm.push());
+  }
+
+  private static ChordRhythm rhythm(JsonNode node) {
+    return new ChordRhythm(figure(text(node, "figure")), number(node, "push"));
+  }
+
+  private static String figure(Optional<Figure> figure) {
+    return figure.map(Figure::text).orElse(HELD);
+  }
+
+  private static Optional<Figure> figure(String text) {
+    return text.equals(HELD) ? Optional.empty() : Optional.of(new Figure(text));
+  }
+
+  private static <T> Optional<T> optional(JsonNode node, String name, Function<JsonNode, T> read) {
+    return node.has(name) ? Optional.of(read.apply(node.get(name))) : Optional.empty();
+  }
+}

@@ -1,0 +1,46 @@
+package westtide.song.chord;
+
+import java.util.function.UnaryOperator;
+import westtide.theory.Chord;
+import westtide.theory.VoicingWish;
+
+/**
+ * A chord, how long it lasts and how it is played.
+ *
+ * @param chord the chord
+ * @param ticks its length, 1 or more
+ * @param manner how it is played
+ */
+public record ChordSpan(Chord chord, int ticks, Manner manner) {
+  /** Checks the length. */
+  public ChordSpan {
+    if (ticks < 1) {
+      throw new IllegalArgumentException("a chord lasts at least one tick, but was " + ticks);
+    }
+  }
+
+  /** A chord played plainly. */
+  public static ChordSpan of(Chord chord, int ticks) {
+    return new ChordSpan(chord, ticks, Manner.PLAIN);
+  }
+
+  /** The same length with another chord; notes chosen for the old one are let go. */
+  public ChordSpan withChord(Chord other) {
+    return new ChordSpan(other, ticks, manner.withRest(false).withOwn(java.util.Optional.empty()));
+  }
+
+  /** The same chord at another length. */
+  public ChordSpan withTicks(int other) {
+    return new ChordSpan(chord, other, manner);
+  }
+
+  /** The same chord played another way. */
+  public ChordSpan withManner(UnaryOperator<Manner> change) {
+    return new ChordSpan(chord, ticks, change.apply(manner));
+  }
+
+  /** What the chord asks of voice leading. */
+  public VoicingWish wish() {
+    return new VoicingWish(chord, manner.kind(), manner.inversion(), manner.own());
+  }
+}

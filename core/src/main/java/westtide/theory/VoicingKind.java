@@ -1,0 +1,151 @@
+package westtide.theory;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/**
+ * How the notes of a chord are spread above its bass. The kinds and their names are common
+ * practice.
+ */
+public enum VoicingKind {
+  CLOSE("close", "All notes as near together as they go."),
+  OPEN("open", "Every second note an octave up: wide and calm."),
+  DROP_2("drop 2", "The second note from the top an octave down, as guitars stand."),
+  SHELL("shell with ninth", "Third, seventh and ninth only: colour without weight."),
+  TWO_NOTES("two-note stack", "Root and fifth: dark, neither major nor minor."),
+  OCTAVE_STACK("octave stack", "Root and fifth doubled in octaves: dark and large."),
+  ROOT_DOUBLED("root doubled", "The root an octave up, the chord above it: firm.");
+
+  private final String title;
+  private final String words;
+
+  VoicingKind(String title, String words) {
+    this.title = title;
+    this.words = words;
+  }
+
+  /** What it does, one sentence. */
+  public String words() {
+    return words;
+  }
+
+  /**
+   * The pitch classes of the hand in root position. A chord of four or more notes leaves its bass
+   * to the bass; a triad keeps it for body.
+   */
+  List<Integer> hand(Chord chord) {
+    return switch (this) {
+      case SHELL -> shell(chord);
+      case TWO_NOTES, OCTAVE_STACK -> rootAndFifth(chord);
+      case ROOT_DOUBLED -> chord.pitchClasses();
+      default -> withoutBass(chord);
+    };
+  }
+
+  /**
+   * The hand standing on its lowest note, given in the inversion that begins with {@code turns}.
+   */
+  List<Integer> stand(int lowest, List<Integer> hand, int turns) {
+    List<Integer> classes = new ArrayList<>(hand);
+    Collections.rotate(classes, -turns);
+    return switch (this) {
+      case OPEN -> opened(close(lowest, hand));
+      case DROP_2 -> dropped(close(lowest, hand));
+      case OCTAVE_STACK -> inOctaves(close(lowest, hand));
+      case SHELL, ROOT_DOUBLED -> upwards(lowest, classes);
+      default -> close(lowest, hand);
+    };
+  }
+
+  /** How many inversions the kind allows for a hand. */
+  int inversions(List<Integer> hand) {
+    return this == ROOT_DOUBLED ? 1 : hand.size();
+  }
+
+  /** Semitones by which a wide kind may pass the top of its range. */
+  int reach() {
+    return switch (this) {
+      case OPEN, OCTAVE_STACK, ROOT_DOUBLED -> 9;
+      case SHELL -> 5;
+      default -> 0;
+    };
+  }
+
+  private static List<Integer> withoutBass(Chord chord) {
+    List<Integer> classes = new ArrayList<>(chord.pitchClasses());
+    if (classes.size() > 3) {
+      classes.remove(Integer.valueOf(chord.bass().pitchClass()));
+    }
+    return classes;
+  }
+
+  private static List<Integer> shell(Chord chord) {
+    ChordQuality quality = chord.quality();
+    List<Interval> wanted =
+        Stream.of(first(quality, 3, 4, 2), first(quality, 7, 6, 5), first(quality, 9, 11, 13))
+            .flatMap(Optional::stream)
+            .toList();
+    List<Interval> tones = wanted.size() < 2 ? quality.tones() : wanted;
+    return tones.stream().map(tone -> chord.root().plus(tone).pitchClass()).distinct().toList();
+  }
+
+  private static Optional<Interval> first(ChordQuality quality, int... degrees) {
+    return java.util.Arrays.stream(degrees)
+        .mapToObj(degree -> quality.tone(degree).orElse(null))
+        .filter(Objects::nonNull)
+        .findFirst();
+  }
+
+  private static List<Integer> rootAndFifth(Chord chord) {
+    int root = chord.root().pitchClass();
+    int fifth = chord.quality().tone(5).map(Interval::semitones).orElse(7);
+    return List.of(root, (root + fifth) % 12);
+  }
+
+  private static List<Integer> close(int lowest, List<Integer> hand) {
+    return new ArrayList<>(
+        hand.stream().map(pitchClass -> Pitch.atOrAbove(lowest, pitchClass)).sorted().toList());
+  }
+
+  /** Every class above the one before it, in their order. */
+  private static List<Integer> upwards(int lowest, List<Integer> classes) {
+    List<Integer> out = new ArrayList<>();
+    int floor = lowest;
+    for (int pitchClass : classes) {
+      int key = Pitch.atOrAbove(floor, pitchClass);
+      out.add(key);
+      floor = key + 1;
+    }
+    return out;
+  }
+
+  private static List<Integer> opened(List<Integer> close) {
+    for (int i = 1; i < close.size(); i += 2) {
+      close.set(i, close.get(i) + 12);
+    }
+    return close.stream().sorted().toList();
+  }
+
+  private static List<Integer> dropped(List<Integer> close) {
+    int second = close.size() - 2;
+    if (second > 0) {
+      close.set(second, close.get(second) - 12);
+    }
+    return close.stream().sorted().toList();
+  }
+
+  private static List<Integer> inOctaves(List<Integer> close) {
+    List<Integer> out = new ArrayList<>(close);
+    close.forEach(key -> out.add(key + 12));
+    return out;
+  }
+
+  @Override
+  public String toString() {
+    return title;
+  }
+}

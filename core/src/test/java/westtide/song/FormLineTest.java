@@ -1,0 +1,45 @@
+package westtide.song;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.text.Reading;
+
+class FormLineTest {
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "intro 8, hook 16; intro 8, hook 16",
+        " Pre-Hook 4 ,DROP 32; pre-hook 4, drop 32",
+        "chorus 8; chorus 8"
+      })
+  void formsAreRead(String typed, String shown) {
+    String read =
+        FormLine.parse(typed).orElseThrow().stream()
+            .map(item -> item.word() + " " + item.bars())
+            .collect(Collectors.joining(", "));
+    assertThat(read).isEqualTo(shown);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "intro 8, solo 8; 10; no section",
+        "intro; 1; needs",
+        "hook 0; 1; 1 to 128",
+        "hook 129; 1; 1 to 128",
+        "''; 1; type sections",
+        "hook 128, hook 128, hook 128, hook 128, hook 128, hook 128, hook 128, hook 128; 71; 999"
+      })
+  void aWrongFormPointsToo(String typed, int column, String message) {
+    Reading.Problem<List<FormLine.Item>> problem =
+        (Reading.Problem<List<FormLine.Item>>) FormLine.parse(typed);
+    assertThat(problem.column()).isEqualTo(column);
+    assertThat(problem.message()).contains(message);
+  }
+}

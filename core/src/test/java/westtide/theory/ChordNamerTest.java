@@ -1,0 +1,66 @@
+package westtide.theory;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class ChordNamerTest {
+  private static final Key KEY = Key.parse("A minor");
+
+  private static List<Integer> keys(String notes) {
+    return Arrays.stream(notes.split(" ")).map(note -> Pitch.parse(note).midi()).toList();
+  }
+
+  /** Names as any harmony book gives them; C E G A is named from its bass. */
+  @ParameterizedTest
+  @CsvSource({
+    "A2 C4 E4, Am",
+    "A2 C4 E4 G4, Am7",
+    "C3 E4 A4, Am/C",
+    "C3 E3 G3 A3, C6",
+    "A2 C3 E3 G3 B3, Am9",
+    "F3 A3 C4 E4, Fmaj7",
+    "G2 B3 D4 F4, G7",
+    "E3 G#3 B3 D4, E7",
+    "B2 D3 F3 A3, Bm7♭5",
+    "A2 E3, A5",
+    "D3 G3 A3, Dsus4",
+    "F3 E4 A4, Fmaj7",
+    "F2 G3 B3 D4, G7"
+  })
+  void theBestNameComesFirst(String notes, String name) {
+    String best = ChordNamer.in(KEY).names(keys(notes)).get(0).chord().toString();
+    assertThat(best.split("/")[0]).isEqualTo(name.split("/")[0]);
+  }
+
+  /** Whatever is written out from a symbol is found again among its names. */
+  @Test
+  void everyChordFindsItsOwnName() {
+    for (ChordQuality quality : QualityBook.common()) {
+      for (int root = 0; root < 12; root++) {
+        Chord chord = Chord.of(KEY.pitch(60 + root).name(), quality);
+        List<Integer> keys = new ArrayList<>();
+        quality
+            .tones()
+            .forEach(tone -> keys.add(48 + chord.root().pitchClass() + tone.semitones()));
+        assertThat(ChordNamer.in(KEY).names(keys))
+            .as(chord.toString())
+            .anyMatch(
+                name ->
+                    QualityBook.semitones(name.chord().quality())
+                            .equals(QualityBook.semitones(quality))
+                        && name.chord().root().equals(chord.root()));
+      }
+    }
+  }
+
+  @Test
+  void aSingleNoteHasNoName() {
+    assertThat(ChordNamer.in(KEY).names(List.of(60, 72))).isEmpty();
+  }
+}
