@@ -10,6 +10,7 @@ import westtide.song.DrumVoice;
 import westtide.song.Pattern;
 import westtide.song.Variant;
 import westtide.style.GrooveHabit;
+import westtide.style.LaneHabit;
 
 /** Builds the grooves of a drum part: the main one, a thinner one and a fill of one bar. */
 public final class GrooveDraft {
@@ -40,12 +41,14 @@ public final class GrooveDraft {
 
   private Pattern.Drums main() {
     List<DrumLane> lanes = new ArrayList<>();
-    habit
-        .lanes()
-        .forEach(
-            (voice, texts) ->
-                lanes.add(new DrumLane(voice, StepLane.parse(Seed.pick(texts, random)))));
+    habit.lanes().forEach((voice, lane) -> lanes.add(new DrumLane(voice, drawn(lane))));
     return new Pattern.Drums(habit.bars(), lanes);
+  }
+
+  private StepLane drawn(LaneHabit lane) {
+    StepLane drawn = StepLane.parse(Seed.pick(lane.texts(), random));
+    return new StepLane(
+        drawn.length(), drawn.hits().stream().map(hit -> hit.withNudge(lane.nudge())).toList());
   }
 
   private Pattern.Drums thin(Pattern.Drums main) {

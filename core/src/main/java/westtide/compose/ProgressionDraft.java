@@ -50,15 +50,18 @@ public final class ProgressionDraft {
   }
 
   /**
-   * The style's lines that the mode makes no more foreign than plain minor or major would: in
-   * dorian a line with a minor four chord is left out. All lines when none fits.
+   * The style's lines that are as much at home in this mode as in plain minor or major: in dorian a
+   * line with a minor four chord is left out, in major whatever is written for minor. All lines
+   * when none fits.
    */
   private List<String> fitting() {
     Key key = brief.key();
-    Key plain = new Key(key.tonic(), key.minor() ? Scale.MINOR : Scale.MAJOR);
+    Key minor = new Key(key.tonic(), Scale.MINOR);
+    Key major = new Key(key.tonic(), Scale.MAJOR);
     List<String> out =
         style.chords().progressions().stream()
-            .filter(line -> foreign(line, key) <= foreign(line, plain))
+            .filter(
+                line -> foreign(line, key) <= Math.min(foreign(line, minor), foreign(line, major)))
             .toList();
     return out.isEmpty() ? style.chords().progressions() : out;
   }

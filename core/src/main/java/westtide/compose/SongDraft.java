@@ -1,8 +1,8 @@
 package westtide.compose;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
 import westtide.rhythm.Meter;
@@ -15,11 +15,14 @@ import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
+import westtide.song.chord.Strum;
 import westtide.style.FormHabit;
 import westtide.style.PartHabit;
 import westtide.style.Style;
@@ -118,12 +121,16 @@ public record SongDraft(
     Brief brief = brief();
     Optional<List<ChordSpan>> given =
         chordLine.map(line -> ChordLine.in(brief.key(), brief.meter()).parse(line).orElseThrow());
-    List<Progression> progressions = new ProgressionDraft(style, brief, seed).draw(given);
+    ChordRhythm rhythm = Seed.pick(style.chords().rhythms(), seed.random("chord figure"));
+    List<Progression> progressions =
+        new ProgressionDraft(style, brief, seed)
+            .draw(given).stream().map(row -> played(row, rhythm)).toList();
     List<Part> parts =
-        Stream.of(keys(), lead(brief, progressions.get(0)), drums(), sub(), bass())
+        Stream.of(keys(rhythm), lead(brief, progressions.get(0)), drums(), sub(), bass())
             .map(style.sound()::dress)
             .toList();
-    Form form = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
+    Form drafted = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
+    Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
     return new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
   }
 
@@ -142,10 +149,33 @@ public record SongDraft(
     return formLine.orElseGet(() -> templates.get(0).line());
   }
 
-  private Part keys() {
-    Random random = seed.random("chord figure");
+  /** Pushed as the rhythm says, and every second chord strummed where the style strums. */
+  private Progression played(Progression row, ChordRhythm rhythm) {
+    List<ChordSpan> spans = new ArrayList<>(row.spans());
+    int strum = style.chords().strum();
+    for (int i = 0; strum > 0 && i < spans.size(); i += 2) {
+      spans.set(i, spans.get(i).withManner(m -> m.withStrum(Optional.of(Strum.up(strum)))));
+    }
+    Optional<ChordRhythm> own = Optional.of(rhythm).filter(r -> r.push() > 0);
+    return row.withSpans(spans).withRhythm(own);
+  }
+
+  private static Form withPedal(Form form, Key key) {
+    return new Form(
+        form.sections().stream()
+            .map(
+                section ->
+                    section.word().kind() == SectionKind.VERSE
+                        ? section.withPedal(Optional.of(key.tonic()))
+                        : section)
+            .toList());
+  }
+
+  private Part keys(ChordRhythm rhythm) {
     FollowRule rule =
-        FollowRule.Chords.of(style.keysPart().range(), Seed.pick(style.chords().figures(), random));
+        FollowRule.Chords.of(style.keysPart().range(), rhythm.figure())
+            .withKind(style.chords().spread())
+            .withVary(new FollowRule.Vary(style.chords().vary(), seed.value()));
     return following(KEYS, style.keysPart(), Role.CHORDS, rule);
   }
 

@@ -58,7 +58,7 @@ final class DrumSoundings {
     long offBeat =
         hits.stream().filter(h -> h.step() * Ticks.PER_STEP % meter.ticksPerBeat() != 0).count();
     double share = hits.isEmpty() ? 0 : offBeat / (double) hits.size();
-    long swung = hits.stream().filter(hit -> hit.step() % 2 == 1).count();
+    long swung = hits.stream().filter(this::swung).count();
     return List.of(
         new Measure(
             "hits a bar",
@@ -73,7 +73,7 @@ final class DrumSoundings {
             swung + " of " + hits.size(),
             swung,
             Math.max(1, hits.size()),
-            1,
+            song.brief().swing().straight() ? 0 : 1,
             hits.size()));
   }
 
@@ -120,7 +120,7 @@ final class DrumSoundings {
     boolean acts =
         groove.lanes().stream()
             .flatMap(lane -> over(groove, lane).stream())
-            .anyMatch(hit -> hit.step() % 2 == 1 || hit.strokes() > 1);
+            .anyMatch(hit -> swung(hit) || hit.strokes() > 1);
     if (song.brief().swing().straight() || acts) {
       return;
     }
@@ -137,6 +137,12 @@ final class DrumSoundings {
             "groove " + edits.variant(),
             "Swing delays only the off-steps, and this groove has no hit on one.",
             Optional.of(new Fix("add a ghost on step 8", edits.lane(DrumVoice.SNARE, changed)))));
+  }
+
+  /** Whether the hit stands on the second of a pair that swing would delay. */
+  private boolean swung(Hit hit) {
+    int unit = song.brief().swing().grid().ticks();
+    return Math.floorMod(Ticks.ofSteps(hit.step()), 2 * unit) >= unit;
   }
 
   private String at(int step) {

@@ -14,7 +14,11 @@ public enum DrumVoice {
   RIM("Rim", 37),
   SHAKER("Shaker", 70),
   RIDE("Ride", 51),
-  CRASH("Crash", 49);
+  CRASH("Crash", 49),
+  TOM("Tom", 47),
+  WOOD_BLOCK("Wood block", 76),
+  TAMBOURINE("Tambourine", 54),
+  COWBELL("Cowbell", 56);
 
   private final String title;
   private final int note;

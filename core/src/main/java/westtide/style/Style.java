@@ -22,6 +22,8 @@ import westtide.theory.Key;
  * @param bass its bass
  * @param sound its instruments in the preview
  * @param form its forms
+ * @param transitions what happens where sections meet, the most usual first
+ * @param checklist names of the points a finished song in the style usually meets
  * @param reasons every preference in words
  */
 public record Style(
@@ -40,10 +42,14 @@ public record Style(
     PartHabit.Bass bass,
     SoundHabit sound,
     FormHabit form,
+    List<String> transitions,
+    List<String> checklist,
     List<Reason> reasons) {
   /** Copies the lists. */
   public Style {
     keys = List.copyOf(keys);
+    transitions = List.copyOf(transitions);
+    checklist = List.copyOf(checklist);
     reasons = List.copyOf(reasons);
   }
 }

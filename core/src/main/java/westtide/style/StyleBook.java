@@ -1,5 +1,6 @@
 package westtide.style;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
@@ -15,7 +16,26 @@ import java.util.stream.Collectors;
  * @param styles the styles in the order they are offered
  */
 public record StyleBook(List<Style> styles) {
-  private static final List<String> SHIPPED = List.of("trap", "house", "boom-bap");
+  private static final List<String> SHIPPED =
+      List.of(
+          "trap",
+          "house",
+          "boom-bap",
+          "bounce",
+          "dark",
+          "cloud",
+          "drill",
+          "lo-fi",
+          "soul",
+          "country-trap",
+          "amapiano",
+          "afro-pop",
+          "deep-house",
+          "tech-house",
+          "disco-pop",
+          "techno",
+          "bass-house",
+          "future-bass");
 
   /** Copies the list. */
   public StyleBook {
@@ -57,10 +77,15 @@ public record StyleBook(List<Style> styles) {
   }
 
   private static Style read(ObjectMapper mapper, String id) {
-    try (InputStream in = StyleBook.class.getResourceAsStream("/westtide/style/" + id + ".json")) {
-      return new StyleReader(mapper.readTree(in)).read();
+    return new StyleReader(json(mapper, id), family -> json(mapper, "form/" + family)).read();
+  }
+
+  private static JsonNode json(ObjectMapper mapper, String name) {
+    try (InputStream in =
+        StyleBook.class.getResourceAsStream("/westtide/style/" + name + ".json")) {
+      return mapper.readTree(in);
     } catch (IOException e) {
-      throw new UncheckedIOException("the style " + id + " could not be read", e);
+      throw new UncheckedIOException("the style " + name + " could not be read", e);
     }
   }
 }

@@ -6,8 +6,8 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
@@ -15,16 +15,22 @@ import westtide.song.DrumVoice;
 import westtide.song.KickLink;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
+import westtide.song.chord.RhythmText;
 import westtide.song.mix.Duck;
+import westtide.theory.ChordQuality;
 import westtide.theory.Key;
+import westtide.theory.VoicingKind;
 import westtide.theory.VoicingRange;
 
 /** Builds a style from its JSON document. */
 final class StyleReader {
   private final JsonNode json;
+  private final Function<String, JsonNode> families;
 
-  StyleReader(JsonNode json) {
+  /** A reader that finds the forms a style shares with others by their name. */
+  StyleReader(JsonNode json, Function<String, JsonNode> families) {
     this.json = json;
+    this.families = families;
   }
 
   Style read() {
@@ -50,7 +56,9 @@ final class StyleReader {
         sub(json.required("sub")),
         bass(json.required("bass")),
         sound(json.required("sound")),
-        form(json.required("forms")),
+        form(forms()),
+        texts(json.required("transitions").required("values")),
+        texts(json.required("checklist")),
         reasons());
   }
 
@@ -85,27 +93,23 @@ final class StyleReader {
   }
 
   private static ChordHabit chords(JsonNode node) {
-    List<Optional<Figure>> figures =
-        texts(node.required("figures")).stream()
-            .map(
-                text ->
-                    text.equals("held") ? Optional.<Figure>empty() : Optional.of(new Figure(text)))
-            .toList();
     return new ChordHabit(
         texts(node.required("progressions")),
         node.required("second").asBoolean(),
-        figures,
+        node.required("pedal").asBoolean(),
+        texts(node.required("figures")).stream().map(RhythmText::parse).toList(),
+        VoicingKind.valueOf(text(node, "spread")),
+        node.required("strum").asInt(),
+        node.required("vary").asInt(),
+        texts(node.required("colours")).stream().map(ChordQuality::parse).toList(),
         pair(node.required("sevenths")));
   }
 
   private static GrooveHabit groove(JsonNode node) {
-    Map<DrumVoice, List<String>> lanes = new LinkedHashMap<>();
+    Map<DrumVoice, LaneHabit> lanes = new LinkedHashMap<>();
     node.required("lanes")
         .properties()
-        .forEach(
-            lane ->
-                lanes.put(
-                    DrumVoice.valueOf(lane.getKey()), texts(lane.getValue().required("texts"))));
+        .forEach(entry -> lanes.put(DrumVoice.valueOf(entry.getKey()), lane(entry.getValue())));
     List<Map<DrumVoice, String>> fills = new ArrayList<>();
     node.required("fills").forEach(fill -> fills.add(fill(fill)));
     return new GrooveHabit(
@@ -113,7 +117,12 @@ final class StyleReader {
         lanes,
         texts(node.required("thin")).stream().map(DrumVoice::valueOf).toList(),
         fills,
-        pair(node.required("hitsPerBar")));
+        pair(node.required("hitsPerBar")),
+        text(node, "velocity").equals("full"));
+  }
+
+  private static LaneHabit lane(JsonNode node) {
+    return new LaneHabit(texts(node.required("texts")), node.path("nudge").asInt(0));
   }
 
   private static Map<DrumVoice, String> fill(JsonNode node) {
@@ -154,6 +163,12 @@ final class StyleReader {
         instruments,
         Set.copyOf(texts(node.required("ducked"))),
         Duck.Trigger.valueOf(text(node, "duck")));
+  }
+
+  /** The forms of the style, or of the family it names. */
+  private JsonNode forms() {
+    JsonNode forms = json.required("forms");
+    return forms.isTextual() ? families.apply(forms.asText()) : forms;
   }
 
   private static FormHabit form(JsonNode node) {
@@ -221,7 +236,11 @@ final class StyleReader {
     out.add(reason("Lead", text(json.required("lead"), "name"), json.required("lead")));
     JsonNode sound = json.required("sound");
     out.add(reason("Sound", String.join(", ", sound(sound).instruments().values()), sound));
-    JsonNode forms = json.required("forms");
+    JsonNode transitions = json.required("transitions");
+    out.add(
+        reason(
+            "Transitions", String.join(", ", texts(transitions.required("values"))), transitions));
+    JsonNode forms = forms();
     out.add(reason("Form", text(forms.required("templates").get(0), "line"), forms));
     return out;
   }

@@ -7,21 +7,93 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.rhythm.Feel;
+import westtide.rhythm.Meter;
+import westtide.rhythm.StepLane;
 import westtide.song.Cell;
 import westtide.song.DrumVoice;
+import westtide.song.FormLine;
 import westtide.song.Level;
+import westtide.song.chord.ChordLine;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.sound.instrument.Kit;
+import westtide.text.Reading;
 
 class StyleBookTest {
   private static final StyleBook BOOK = StyleBook.shipped();
 
   /** Common practice: usual tempo and feel of each style. */
   @ParameterizedTest
-  @CsvSource({"trap, 125, 150, HALF", "house, 118, 126, FULL", "boom bap, 84, 96, FULL"})
+  @CsvSource({
+    "trap, 125, 150, HALF",
+    "bounce, 160, 175, HALF",
+    "dark, 136, 146, HALF",
+    "cloud, 130, 160, HALF",
+    "drill, 138, 145, HALF",
+    "boom bap, 84, 96, FULL",
+    "lo-fi, 68, 90, FULL",
+    "soul, 80, 95, FULL",
+    "country trap, 130, 140, HALF",
+    "amapiano, 110, 115, FULL",
+    "afro-pop, 95, 112, FULL",
+    "house, 118, 126, FULL",
+    "deep-house, 112, 124, FULL",
+    "tech house, 124, 130, FULL",
+    "disco pop, 112, 126, FULL",
+    "techno, 128, 142, FULL",
+    "bass house, 122, 128, FULL",
+    "future bass, 140, 160, HALF"
+  })
   void temposAndFeelsAreThoseOfPractice(String style, double low, double high, Feel feel) {
     Style found = BOOK.get(style);
     assertThat(found.tempo().low()).isEqualTo(low);
     assertThat(found.tempo().high()).isEqualTo(high);
+    assertThat(found.tempo().contains(found.tempo().start())).isTrue();
     assertThat(found.feel()).isEqualTo(feel);
+    assertThat(BOOK.styles()).hasSize(18);
+  }
+
+  /** Common practice: the steps that make each style known, read from its first groove. */
+  @ParameterizedTest
+  @CsvSource({
+    "amapiano, KICK, x...x...x...x...",
+    "techno, KICK, X...X...X...X...",
+    "deep-house, CLAP, ....x.......x...",
+    "tech-house, OPEN_HAT, ..x...x...x...x.",
+    "disco-pop, SNARE, ....X.......X...",
+    "future-bass, SNARE, ........X.......",
+    "drill, SNARE, ........X.......|............X...",
+    "soul, SNARE, ....X.......X...",
+    "cloud, SNARE, ........X.......",
+    "afro-pop, RIM, x..x..x...x.x...",
+    "techno, HAT5, X.oxo"
+  })
+  void signaturesStandWherePracticePutsThem(String style, String voice, String steps) {
+    DrumVoice of = voice.equals("HAT5") ? DrumVoice.CLOSED_HAT : DrumVoice.valueOf(voice);
+    assertThat(BOOK.get(style).groove().lanes().get(of).texts().get(0)).startsWith(steps);
+  }
+
+  @Test
+  void everyLineOfTheBookIsUnderstood() {
+    for (Style style : BOOK.styles()) {
+      for (String line : style.chords().progressions()) {
+        var read = ChordLine.in(style.keys().get(0), Meter.COMMON).parse(line);
+        assertThat(read).as(style.id() + ": " + line).isInstanceOf(Reading.Understood.class);
+      }
+      style.groove().lanes().values().stream()
+          .flatMap(lane -> lane.texts().stream())
+          .forEach(text -> assertThat(StepLane.parse(text).length()).isPositive());
+      style.form().templates().forEach(t -> FormLine.parse(t.line()).orElseThrow());
+      style
+          .sound()
+          .instruments()
+          .forEach(
+              (part, name) ->
+                  assertThat(
+                          Kit.find(name).isPresent()
+                              || InstrumentBook.shipped().find(name).isPresent())
+                      .as(style.id() + " " + name)
+                      .isTrue());
+    }
   }
 
   /**
@@ -30,13 +102,13 @@ class StyleBookTest {
    */
   @Test
   void backbeatsStandWhereTheStylePutsThem() {
-    assertThat(BOOK.get("house").groove().lanes().get(DrumVoice.KICK))
+    assertThat(BOOK.get("house").groove().lanes().get(DrumVoice.KICK).texts())
         .allMatch(lane -> lane.startsWith("X...X...X...X..."));
-    assertThat(BOOK.get("house").groove().lanes().get(DrumVoice.CLAP))
+    assertThat(BOOK.get("house").groove().lanes().get(DrumVoice.CLAP).texts())
         .allMatch(lane -> lane.startsWith("....x.......x..."));
-    assertThat(BOOK.get("trap").groove().lanes().get(DrumVoice.CLAP))
+    assertThat(BOOK.get("trap").groove().lanes().get(DrumVoice.CLAP).texts())
         .allMatch(lane -> lane.startsWith("........X......."));
-    assertThat(BOOK.get("boom-bap").groove().lanes().get(DrumVoice.SNARE))
+    assertThat(BOOK.get("boom-bap").groove().lanes().get(DrumVoice.SNARE).texts())
         .allMatch(lane -> lane.charAt(4) == 'X' && lane.charAt(12) == 'X');
   }
 

@@ -92,6 +92,10 @@ public record Kit(String name, Map<DrumVoice, Piece> pieces) {
     out.put(DrumVoice.SHAKER, new Piece(Patch.of("shaker"), -15, 30, 0));
     out.put(DrumVoice.RIDE, new Piece(Patch.of("ride"), -13, 20, 0));
     out.put(DrumVoice.CRASH, new Piece(Patch.of("crash"), -9, -15, 0));
+    out.put(DrumVoice.TOM, new Piece(Patch.of("tom"), -6, -20, 0));
+    out.put(DrumVoice.WOOD_BLOCK, new Piece(Patch.of("wood block"), -14, 35, 0));
+    out.put(DrumVoice.TAMBOURINE, new Piece(Patch.of("tambourine"), -14, -30, 0));
+    out.put(DrumVoice.COWBELL, new Piece(Patch.of("cowbell"), -13, 20, 0));
     return out;
   }
 }
