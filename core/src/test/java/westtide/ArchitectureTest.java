@@ -39,7 +39,8 @@ class ArchitectureTest {
               Map.entry("sound", List.of("text", "score", "song", "theory", "rhythm")),
               Map.entry("play", List.of("text", "sound", "score", "song", "theory", "rhythm")),
               Map.entry(
-                  "review", List.of("text", "score", "sound", "style", "song", "theory", "rhythm")),
+                  "review",
+                  List.of("text", "follow", "score", "sound", "style", "song", "theory", "rhythm")),
               Map.entry("file", List.of("text", "score", "sound", "song", "theory", "rhythm"))));
 
   @Test

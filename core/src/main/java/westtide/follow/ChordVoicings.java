@@ -3,10 +3,16 @@ package westtide.follow;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import westtide.song.FollowRule;
+import westtide.song.Pattern;
+import westtide.song.Song;
+import westtide.song.Variant;
 import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Progression;
 import westtide.theory.Voicing;
 import westtide.theory.VoicingPlan;
+import westtide.theory.VoicingRange;
 import westtide.theory.VoicingWish;
 
 /**
@@ -14,7 +20,27 @@ import westtide.theory.VoicingWish;
  * that a chord that comes back stands as it stood before.
  */
 public final class ChordVoicings {
+  private static final VoicingRange USUAL = new VoicingRange(51, 58, 76);
+
   private ChordVoicings() {}
+
+  /** How the song's first chord part lays out a progression. */
+  public static List<Voicing> of(Song song, Progression row) {
+    return of(rule(song), row.spans(), row.octave());
+  }
+
+  /** The rule of the song's first part that follows the chords; a usual one where there is none. */
+  public static FollowRule.Chords rule(Song song) {
+    return song.parts().stream()
+        .flatMap(part -> part.variants().stream())
+        .map(Variant::pattern)
+        .filter(Pattern.Following.class::isInstance)
+        .map(pattern -> ((Pattern.Following) pattern).rule())
+        .filter(FollowRule.Chords.class::isInstance)
+        .map(FollowRule.Chords.class::cast)
+        .findFirst()
+        .orElse(FollowRule.Chords.of(USUAL, Optional.empty()));
+  }
 
   /** One voicing a chord, in order, octaves higher or lower than the rule's range. */
   public static List<Voicing> of(FollowRule.Chords rule, List<ChordSpan> spans, int octave) {

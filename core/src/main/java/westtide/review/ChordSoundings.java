@@ -17,7 +17,7 @@ import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.VoiceLeading;
 
-/** Movement, colour, common tones and notes outside the key. */
+/** Notes outside the key, changes that hold no note, crowded voicings and worn-out turns. */
 final class ChordSoundings {
   private final Song song;
   private final Style style;
@@ -34,36 +34,9 @@ final class ChordSoundings {
     for (Progression row : song.progressions()) {
       addOutside(row, findings);
       addStrangers(row, findings);
+      findings.addAll(new VoicingFindings(song).of(row));
     }
-    return new StageSoundings(measures(), findings);
-  }
-
-  private List<Measure> measures() {
-    List<Chord> chords = song.progressions().get(0).chords();
-    int changes = 0;
-    int moved = 0;
-    int held = 0;
-    for (int i = 1; i < chords.size(); i++) {
-      if (!chords.get(i).equals(chords.get(i - 1))) {
-        changes++;
-        moved += VoiceLeading.smallest(chords.get(i - 1), chords.get(i));
-        held += VoiceLeading.commonTones(chords.get(i - 1), chords.get(i));
-      }
-    }
-    double each = changes == 0 ? 0 : moved / (double) changes;
-    double common = changes == 0 ? 0 : held / (double) changes;
-    double sevenths =
-        chords.stream().filter(c -> c.quality().seventh()).count() / (double) chords.size();
-    return List.of(
-        Measure.of("movement, semitones a change", one(each), each, 12, 1, 7),
-        Measure.of("notes held a change", one(common), common, 4, 1, 3),
-        new Measure(
-            "sevenths and ninths",
-            Math.round(100 * sevenths) + " %",
-            sevenths,
-            0,
-            1,
-            style.chords().sevenths()));
+    return new StageSoundings(new ChordMeasures(song, style).take(), findings);
   }
 
   private void addOutside(Progression row, List<Finding> findings) {
@@ -95,7 +68,9 @@ final class ChordSoundings {
   private Optional<Fix> inside(Chord chord, Progression row, int index) {
     return DiatonicChord.like(chord, key)
         .map(
-            own -> new Fix("play " + own + " instead", ChordEdits.replace(row.name(), index, own)));
+            own ->
+                new Fix(
+                    "play " + own + " instead", new ChordEdits(row.name()).replace(index, own)));
   }
 
   private void addStrangers(Progression row, List<Finding> findings) {
@@ -126,7 +101,7 @@ final class ChordSoundings {
       boolean fits = other.pitchClasses().stream().allMatch(this::inKey);
       if (fits && VoiceLeading.commonTones(before, other) > 0) {
         return Optional.of(
-            new Fix("make it " + other, ChordEdits.replace(row.name(), index, other)));
+            new Fix("make it " + other, new ChordEdits(row.name()).replace(index, other)));
       }
     }
     return Optional.empty();
@@ -135,9 +110,5 @@ final class ChordSoundings {
   private String where(Progression row, PlacedChord chord) {
     Position at = Position.of(chord.start(), song.brief().meter());
     return row.name() + ", bar " + at.bar() + "." + at.beat();
-  }
-
-  private static String one(double value) {
-    return String.format(java.util.Locale.ROOT, "%.1f", value);
   }
 }

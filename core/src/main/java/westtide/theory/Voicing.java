@@ -1,5 +1,6 @@
 package westtide.theory;
 
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -8,6 +9,9 @@ import java.util.List;
  * @param keys MIDI notes 0 to 127, ascending, at least one
  */
 public record Voicing(List<Integer> keys) {
+  private static final int MUD_BELOW = 52;
+  private static final int FOURTH = 5;
+
   /** Sorts and copies the notes. */
   public Voicing {
     if (keys.isEmpty()) {
@@ -29,6 +33,26 @@ public record Voicing(List<Integer> keys) {
   /** The notes above the bass. */
   public List<Integer> upper() {
     return keys.subList(1, keys.size());
+  }
+
+  /**
+   * The notes that stand less than a fourth below the next one while they lie under E3 (MIDI 52):
+   * small intervals so low are heard as mud (common practice).
+   */
+  public List<Integer> muddy() {
+    List<Integer> out = new ArrayList<>();
+    for (int i = 1; i < keys.size(); i++) {
+      int below = keys.get(i - 1);
+      if (below < MUD_BELOW && keys.get(i) - below < FOURTH) {
+        out.add(below);
+      }
+    }
+    return out;
+  }
+
+  /** The distance from the lowest to the highest note, in semitones. */
+  public int spread() {
+    return top() - bass();
   }
 
   /** The voicing moved by semitones; notes that would leave 0 to 127 stay an octave nearer. */

@@ -12,8 +12,7 @@ import java.util.List;
  */
 public final class VoicingPlan {
   private static final double CENTRE_WEIGHT = 0.35;
-  private static final double LOW_CLUSTER_COST = 4;
-  private static final int LOW_CLUSTER_BELOW = 52;
+  private static final double MUD_COST = 4;
 
   private final VoicingRange range;
   private final VoicingKind kind;
@@ -135,13 +134,6 @@ public final class VoicingPlan {
 
   private double standing(Voicing voicing) {
     double centre = voicing.upper().stream().mapToInt(k -> k).average().orElse(range.centre());
-    double cost = CENTRE_WEIGHT * Math.abs(centre - range.centre());
-    for (int i = 1; i < voicing.keys().size(); i++) {
-      int gap = voicing.keys().get(i) - voicing.keys().get(i - 1);
-      if (voicing.keys().get(i - 1) < LOW_CLUSTER_BELOW && gap < 5) {
-        cost += LOW_CLUSTER_COST;
-      }
-    }
-    return cost;
+    return CENTRE_WEIGHT * Math.abs(centre - range.centre()) + MUD_COST * voicing.muddy().size();
   }
 }

@@ -6,9 +6,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.TreeSet;
+import javax.sound.midi.MidiSystem;
+import javax.sound.midi.ShortMessage;
+import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -132,5 +138,40 @@ class MidiFileTest {
     try (var left = Files.list(folder)) {
       assertThat(left.map(p -> p.getFileName().toString())).containsExactly("taken.mid");
     }
+  }
+
+  /**
+   * MIDI 1.0 (from memory): fine tuning is registered parameter 0, 1; 8192 is in tune and 4096 more
+   * are half a semitone. Data entry 12288 is 96 and 0. Drums keep their pitch.
+   */
+  @Test
+  void aSongTunedByCentsSaysSoOnEveryPitchedChannel() throws Exception {
+    Song song = BriefEdits.cents(50).apply(Songs.draft("trap", 1));
+    long pitched =
+        MidiFile.playing(Score.of(song)).stream()
+            .filter(part -> part.part().role() != Role.DRUMS)
+            .count();
+    assertThat(tunedChannels(song)).hasSize((int) pitched).doesNotContain(9);
+  }
+
+  private Set<Integer> tunedChannels(Song song) throws Exception {
+    Path file = folder.resolve("tuned.mid");
+    MidiFile.write(Score.of(song), file);
+    Set<Integer> out = new TreeSet<>();
+    for (Track track : MidiSystem.getSequence(file.toFile()).getTracks()) {
+      List<String> controls = new ArrayList<>();
+      int channel = -1;
+      for (int i = 0; i < track.size(); i++) {
+        if (track.get(i).getMessage() instanceof ShortMessage message
+            && message.getCommand() == ShortMessage.CONTROL_CHANGE) {
+          controls.add(message.getData1() + "=" + message.getData2());
+          channel = message.getChannel();
+        }
+      }
+      if (controls.equals(List.of("101=0", "100=1", "6=96", "38=0", "101=127", "100=127"))) {
+        out.add(channel);
+      }
+    }
+    return out;
   }
 }

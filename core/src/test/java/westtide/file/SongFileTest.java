@@ -9,27 +9,42 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.rhythm.Swing;
+import westtide.song.Plan;
+import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.chord.RhythmFamily;
+import westtide.song.chord.Strum;
 import westtide.song.edit.BriefEdits;
+import westtide.song.edit.ChordEdits;
+import westtide.song.edit.ChordPartEdits;
+import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.RowEdits;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
+import westtide.theory.ChordMember;
+import westtide.theory.NoteName;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingKind;
 
 class SongFileTest {
   @TempDir private Path folder;
 
   @ParameterizedTest
-  @ValueSource(strings = {"trap", "house", "boom-bap"})
+  @ValueSource(strings = {"trap", "house", "bounce", "techno", "dark", "lo-fi"})
   void aSongReadsBackAsItWas(String style) throws IOException {
     Path file = folder.resolve("song.tide");
     for (long seed = 0; seed < 10; seed++) {
@@ -165,5 +180,33 @@ class SongFileTest {
     assertThat(left.get(0).file()).contains(folder.resolve("mine.tide").toAbsolutePath());
     crashed.forget();
     assertThat(new Recovery(folder, 444).left(process -> process == 222)).isEmpty();
+  }
+
+  @Test
+  void everyMannerOfAChordAndThePlanReadBack() throws IOException {
+    Path file = folder.resolve("chords.tide");
+    ChordEdits hook = new ChordEdits("hook");
+    Strum strum = new Strum(false, 35, -40);
+    Voicing own = new Voicing(List.of(51, 60, 64, 71));
+    List<Edit> edits =
+        List.of(
+            hook.manner("a", 0, m -> m.withStrum(Optional.of(strum)).withEarly(480)),
+            hook.manner("b", 1, m -> m.withInversion(Optional.of(2)).withOwn(Optional.of(own))),
+            hook.manner("c", 2, m -> m.withKind(Optional.of(VoicingKind.SHELL)).withRest(true)),
+            hook.rhythm(Optional.of(RhythmFamily.PUSHED.rhythm())),
+            hook.octave(-1),
+            new ChordPartEdits("keys").spread(VoicingKind.DROP_2),
+            new ChordPartEdits("keys").vary(9, 77),
+            new ChordPartEdits("keys").addLayer(1, Set.of(ChordMember.BASS, ChordMember.TOP)),
+            RowEdits.pedal(SectionKind.HOOK, Optional.of(NoteName.parse("F#"))),
+            BriefEdits.cents(-35),
+            BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
+            BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));
+    Song song = Songs.draft("house", 1);
+    for (Edit edit : edits) {
+      song = edit.apply(song);
+    }
+    SongFile.write(song, file);
+    assertThat(SongFile.read(file)).isEqualTo(song);
   }
 }

@@ -91,7 +91,9 @@ class SoundingsTest {
   void chordMeasuresAreArithmetic() {
     List<Measure> measures =
         take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3)).at(Stage.CHORDS).measures();
-    assertThat(measures).extracting(Measure::shown).containsExactly("1.5", "2.5", "33 %");
+    assertThat(measures)
+        .extracting(Measure::shown)
+        .containsExactly("1.5", "2.5", "20", "67 · 33 · 0");
   }
 
   /** Common practice: one note at velocity 127 among 80s is an error people find by scrolling. */

@@ -42,4 +42,16 @@ class SwingTest {
   void otherSharesAreRefused(String text) {
     assertThatThrownBy(() -> Swing.parse(text)).hasMessageContaining("50 to 75");
   }
+
+  /** Arithmetic: the second eighth of a pair stands at 960 x share, so at 576 for 60 %. */
+  @ParameterizedTest
+  @CsvSource({"50, 480", "60, 576", "66.67, 640", "75, 720"})
+  void eighthsSwingInPairsOfAQuarter(String percent, long at) {
+    Swing swing = Swing.parse(percent).on(Swing.Grid.EIGHTHS);
+    assertThat(swing.at(480)).isEqualTo(at);
+    assertThat(swing.at(960)).isEqualTo(960);
+    assertThat(swing.delay()).isEqualTo(at - 480);
+    assertThat(swing.moves(480)).isEqualTo(at != 480);
+    assertThat(swing.moves(960)).isFalse();
+  }
 }

@@ -81,4 +81,30 @@ class TempoTest {
     assertThat(LongStream.of(0, 2879).mapToObj(t -> Position.of(t, Meter.parse("6/8")).bar()))
         .containsOnly(1);
   }
+
+  /** Arithmetic: 480 and 520 ms are 125 and 115.4 BPM, in the mean 120; 1000 ms is a missed tap. */
+  @Test
+  void tapsSayHowSteadyTheyAreAndSlipsAreDropped() {
+    TapTempo taps = TapTempo.none();
+    for (long at : new long[] {0, 480, 1000, 1480, 2000, 3000, 3480, 4000}) {
+      taps = taps.plus(at);
+    }
+    TapTempo.Reading reading = taps.reading().orElseThrow();
+    assertThat(reading.tempo()).isEqualTo(Tempo.of(120));
+    assertThat(reading.dropped()).isEqualTo(1);
+    assertThat(reading.spread()).isEqualTo(20);
+    assertThat(reading.steady()).isFalse();
+    TapTempo even = TapTempo.none().plus(0).plus(500).plus(1001).plus(1500);
+    assertThat(even.reading().orElseThrow().steady()).isTrue();
+  }
+
+  /** Arithmetic: 60000 / 120 = 500 ms a quarter; 80 to 96 BPM is 12 log2(1.2) = 3.156 semitones. */
+  @Test
+  void aTempoChangeSaysWhatItDoesToTimes() {
+    TempoChange change = new TempoChange(Tempo.of(80), Tempo.of(96));
+    assertThat(change.before(960)).isEqualTo(750);
+    assertThat(change.after(960)).isEqualTo(625);
+    assertThat(change.repitch().semitones()).isCloseTo(3.156, within(0.001));
+    assertThat(change.stretchPercent()).isCloseTo(-16.67, within(0.01));
+  }
 }

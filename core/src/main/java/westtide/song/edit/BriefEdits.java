@@ -5,6 +5,7 @@ import java.util.Set;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.Plan;
 import westtide.song.Song;
 import westtide.theory.Key;
 
@@ -66,6 +67,12 @@ public final class BriefEdits {
             "Tune the song by " + cents + " cents",
             song -> song.withBrief(song.brief().withCents(cents)))
         .merging("cents");
+  }
+
+  /** Plans the length of the song and the time for it. */
+  public static Edit plan(Plan plan) {
+    return Edit.of("Change the plan", song -> song.withBrief(song.brief().withPlan(plan)))
+        .merging("plan");
   }
 
   /** Leaves a finding as it is, so that it is not raised again. */

@@ -1,0 +1,78 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.function.BiPredicate;
+import westtide.score.Score;
+import westtide.style.Style;
+
+/**
+ * What a finished song in a style usually has, ticked from what this one has. Nothing is ticked by
+ * hand.
+ *
+ * @param points the points in the order of the style
+ */
+public record Checklist(List<Point> points) {
+  private static final Map<String, Check> CHECKS = checks();
+
+  /**
+   * One point.
+   *
+   * @param name what is asked for, a few words
+   * @param done whether the song has it
+   * @param stage where it is worked on
+   */
+  public record Point(String name, boolean done, Stage stage) {}
+
+  private record Check(Stage stage, BiPredicate<Score, Style> test) {}
+
+  /** Copies the points. */
+  public Checklist {
+    points = List.copyOf(points);
+  }
+
+  /** The checklist of a style for a score; points the product does not know are left out. */
+  public static Checklist of(Score score, Style style) {
+    List<Point> out = new ArrayList<>();
+    for (String name : style.checklist()) {
+      Check check = CHECKS.get(name);
+      if (check != null) {
+        out.add(new Point(name, check.test.test(score, style), check.stage));
+      }
+    }
+    return new Checklist(out);
+  }
+
+  /** Whether the product can tick a point of that name. */
+  public static boolean knows(String name) {
+    return CHECKS.containsKey(name);
+  }
+
+  /** How many points are ticked. */
+  public long done() {
+    return points.stream().filter(Point::done).count();
+  }
+
+  private static Map<String, Check> checks() {
+    Map<String, Check> out = new TreeMap<>();
+    ChordPoints.ALL.forEach((name, test) -> out.put(name, new Check(Stage.CHORDS, test)));
+    DrumPoints.ALL.forEach(
+        (name, test) -> out.put(name, new Check(Stage.DRUMS, (s, style) -> test.test(s.song()))));
+    LowEndPoints.ALL.forEach(
+        (name, test) -> out.put(name, new Check(Stage.LOW_END, (s, style) -> test.test(s.song()))));
+    FormPoints.ALL.forEach(
+        (name, test) -> out.put(name, new Check(Stage.FORM, (s, style) -> test.test(s))));
+    out.put("lines stay in the key", new Check(Stage.LINES, (s, style) -> inKey(s)));
+    return out;
+  }
+
+  private static boolean inKey(Score score) {
+    var key = score.song().brief().key();
+    return score.parts().stream()
+        .filter(part -> part.part().role() == westtide.song.Role.LEAD)
+        .flatMap(part -> part.notes().stream())
+        .allMatch(note -> key.contains(note.key() % 12));
+  }
+}

@@ -1,0 +1,155 @@
+package westtide.song.edit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import westtide.Songs;
+import westtide.score.Score;
+import westtide.song.Role;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Manner;
+import westtide.song.chord.RhythmFamily;
+import westtide.song.chord.Strum;
+import westtide.theory.Chord;
+import westtide.theory.ChordMember;
+import westtide.theory.NoteName;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingKind;
+
+class ChordEditsTest {
+  private static final ChordEdits HOOK = new ChordEdits("hook");
+  private final Song song = Songs.oneHook(Songs.brief("A minor", 50), "Am | F | C | G", 4);
+
+  private String row(Edit edit) {
+    return edit.apply(song).progression("hook").spans().stream()
+        .map(span -> span.chord() + ":" + span.ticks() / 240)
+        .collect(Collectors.joining(" "));
+  }
+
+  private List<ChordSpan> typed(String line) {
+    return ChordLine.in(song.brief().key(), song.brief().meter()).parse(line).orElseThrow();
+  }
+
+  @Test
+  void anEndGivesAndTakesTimeAndNeverSwallowsAChord() {
+    assertThat(row(HOOK.end(0, -960))).isEqualTo("Am:12 F:20 C:16 G:16");
+    assertThat(row(HOOK.end(0, 480))).isEqualTo("Am:18 F:14 C:16 G:16");
+    assertThat(row(HOOK.end(0, 99_999))).isEqualTo("Am:31 F:1 C:16 G:16");
+    assertThat(row(HOOK.end(2, -99_999))).isEqualTo("Am:16 F:16 C:1 G:31");
+    assertThat(row(HOOK.end(3, 3840))).isEqualTo("Am:16 F:16 C:16 G:32");
+  }
+
+  @Test
+  void cardsAreMovedDuplicatedInsertedPassedAndTakenOut() {
+    assertThat(row(HOOK.move(0, 2))).isEqualTo("F:16 C:16 Am:16 G:16");
+    assertThat(row(HOOK.duplicate(1))).isEqualTo("Am:16 F:16 F:16 C:16 G:16");
+    assertThat(row(HOOK.remove(3))).isEqualTo("Am:16 F:16 C:16");
+    assertThat(row(HOOK.passing(0, Chord.parse("E7"), 960))).isEqualTo("Am:12 E7:4 F:16 C:16 G:16");
+    assertThat(row(HOOK.insert(4, ChordSpan.of(Chord.parse("Em"), 1920))))
+        .isEqualTo("Am:16 F:16 C:16 G:16 Em:8");
+  }
+
+  @Test
+  void aTypedLineKeepsWhatWasChosenForChordsThatStay() {
+    Song strummed =
+        HOOK.manner("Strum", 1, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
+    Song again = HOOK.line(typed("Am | F:12 F/C:4 | Dm")).apply(strummed);
+    assertThat(again.progression("hook").spans().get(1).manner().strum()).isPresent();
+    assertThat(again.progression("hook").spans().get(2).manner()).isEqualTo(Manner.PLAIN);
+    Song other = HOOK.line(typed("Am | Dm")).apply(strummed);
+    assertThat(other.progression("hook").spans().get(1).manner().strum()).isEmpty();
+  }
+
+  @Test
+  void notesChosenByHandGoWhenTheChordOrItsSpreadChanges() {
+    Voicing own = new Voicing(List.of(45, 57, 64, 71));
+    Song chosen = HOOK.manner("Move", 0, m -> m.withOwn(Optional.of(own))).apply(song);
+    assertThat(HOOK.replace(0, Chord.parse("Dm")).apply(chosen).progression("hook").spans().get(0))
+        .isEqualTo(ChordSpan.of(Chord.parse("Dm"), 3840));
+    Song open =
+        HOOK.manner("Spread", 0, m -> m.withKind(Optional.of(VoicingKind.OPEN))).apply(chosen);
+    assertThat(open.progression("hook").spans().get(0).manner().own()).isEmpty();
+  }
+
+  @Test
+  void rowsAreCopiedRenamedUsedAndTakenAwayWithTheirSections() {
+    Song two = RowEdits.copy("hook", "bridge").apply(song);
+    Song used = RowEdits.use(SectionKind.HOOK, "bridge").apply(two);
+    assertThat(used.form().sections().get(0).progression()).isEqualTo("bridge");
+    Song named = RowEdits.rename("bridge", "lift").apply(used);
+    assertThat(named.form().sections().get(0).progression()).isEqualTo("lift");
+    assertThat(named.progressions()).hasSize(2);
+    Song one = RowEdits.remove("lift").apply(named);
+    assertThat(one).isEqualTo(song);
+    assertThat(RowEdits.remove("hook").apply(one)).isEqualTo(one);
+  }
+
+  @Test
+  void aPedalIsKeptInAKeyChangeAndLetGo() {
+    Song held = RowEdits.pedal(SectionKind.HOOK, Optional.of(NoteName.parse("A"))).apply(song);
+    Song moved = BriefEdits.key(westtide.theory.Key.parse("C minor")).apply(held);
+    assertThat(moved.form().sections().get(0).pedal()).contains(NoteName.parse("C"));
+    assertThat(RowEdits.pedal(SectionKind.HOOK, Optional.empty()).apply(held)).isEqualTo(song);
+  }
+
+  @Test
+  void aLayerPlaysWhereItsModelPlaysAndQuieter() {
+    Song draft = Songs.draft("house", 3);
+    Song layered = new ChordPartEdits("keys").addLayer(1, Set.of(ChordMember.BASS)).apply(draft);
+    Score score = Score.of(layered);
+    var model = score.part("keys").orElseThrow();
+    var layer = score.part("layer-1").orElseThrow();
+    assertThat(layer.part().role()).isEqualTo(Role.CHORDS);
+    assertThat(layer.part().mix().level()).isLessThan(model.part().mix().level());
+    assertThat(layer.notes()).isNotEmpty();
+    assertThat(layer.notes().size()).isLessThan(model.notes().size());
+    assertThat(layer.notes())
+        .allMatch(
+            note ->
+                model.notes().stream()
+                    .anyMatch(m -> m.start() == note.start() && m.key() + 12 == note.key()));
+    assertThat(new ChordPartEdits("layer-1").remove().apply(layered).parts())
+        .isEqualTo(draft.parts());
+  }
+
+  /** Any chord edits, then all undos, lead back; every song on the way has a score. */
+  @Test
+  void anyEditsAreTakenBackByAsManyUndos() {
+    Random random = new Random(3);
+    for (int take = 0; take < 30; take++) {
+      History history = History.saved(song);
+      for (int i = 0; i < 25; i++) {
+        history = history.plus(anyEdit(random, history.song().progression("hook").spans().size()));
+        assertThat(Score.of(history.song()).ticks()).isEqualTo(4 * 3840);
+      }
+      while (history.undoable().isPresent()) {
+        history = history.undo();
+      }
+      assertThat(history.song()).isEqualTo(song);
+    }
+  }
+
+  private static Edit anyEdit(Random random, int size) {
+    int at = random.nextInt(size);
+    return switch (random.nextInt(10)) {
+      case 0 -> HOOK.end(at, random.nextInt(9600) - 4800);
+      case 1 -> HOOK.move(at, random.nextInt(size));
+      case 2 -> HOOK.duplicate(at);
+      case 3 -> HOOK.remove(at);
+      case 4 -> HOOK.passing(at, Chord.parse("E7"), random.nextInt(2000));
+      case 5 -> HOOK.manner("Push", at, m -> m.withEarly(240 * random.nextInt(3)));
+      case 6 -> HOOK.manner("Turn", at, m -> m.withInversion(Optional.of(random.nextInt(4))));
+      case 7 -> HOOK.manner("Rest", at, m -> m.withRest(!m.rest()));
+      case 8 -> HOOK.rhythm(Optional.of(RhythmFamily.values()[random.nextInt(10)].rhythm()));
+      default -> HOOK.octave(random.nextInt(5) - 2);
+    };
+  }
+}
