@@ -41,7 +41,8 @@ class ArchitectureTest {
               Map.entry(
                   "review",
                   List.of("text", "follow", "score", "sound", "style", "song", "theory", "rhythm")),
-              Map.entry("file", List.of("text", "score", "sound", "song", "theory", "rhythm"))));
+              Map.entry(
+                  "file", List.of("text", "style", "score", "sound", "song", "theory", "rhythm"))));
 
   @Test
   void theCoreKnowsNoInterface() {

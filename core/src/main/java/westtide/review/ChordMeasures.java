@@ -51,8 +51,7 @@ final class ChordMeasures {
     List<Voicing> voicings = ChordVoicings.of(song, row);
     int low = voicings.stream().mapToInt(Voicing::bass).min().orElse(0);
     int high = voicings.stream().mapToInt(Voicing::top).max().orElse(0);
-    return Measure.of(
-        "from lowest to highest, semitones", String.valueOf(high - low), high - low, 48, 7, 31);
+    return Measure.of("low to high, semitones", String.valueOf(high - low), high - low, 48, 7, 31);
   }
 
   private Measure colour() {
@@ -62,7 +61,7 @@ final class ChordMeasures {
     double share =
         chords.stream().filter(c -> c.quality().seventh()).count() / (double) chords.size();
     return new Measure(
-        "triads · sevenths · ninths, %",
+        "triads · 7ths · 9ths, %",
         percent(triads) + " · " + percent(sevenths) + " · " + percent(ninths),
         share,
         0,

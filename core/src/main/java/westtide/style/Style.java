@@ -1,5 +1,7 @@
 package westtide.style;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import westtide.rhythm.Feel;
 import westtide.theory.Key;
@@ -51,5 +53,52 @@ public record Style(
     transitions = List.copyOf(transitions);
     checklist = List.copyOf(checklist);
     reasons = List.copyOf(reasons);
+  }
+
+  /**
+   * Reads a style from its JSON document.
+   *
+   * @throws IllegalArgumentException when something is missing or not understood; the message names
+   *     it
+   */
+  public static Style read(JsonNode json) {
+    try {
+      return new StyleReader(
+              json,
+              family -> {
+                throw new IllegalArgumentException("its forms are only named: " + family);
+              })
+          .read();
+    } catch (java.util.NoSuchElementException | NullPointerException e) {
+      throw new IllegalArgumentException("a word in it is not known to the style book", e);
+    }
+  }
+
+  /** The style as a JSON document that {@link #read} reads. */
+  public ObjectNode write() {
+    return new StyleWriter(this).write();
+  }
+
+  /** The same style under another id, name and summary. */
+  public Style named(String otherId, String otherName, String otherSummary) {
+    return new Style(
+        otherId,
+        otherName,
+        otherSummary,
+        tempo,
+        feel,
+        swing,
+        keys,
+        chords,
+        groove,
+        keysPart,
+        lead,
+        sub,
+        bass,
+        sound,
+        form,
+        transitions,
+        checklist,
+        reasons);
   }
 }

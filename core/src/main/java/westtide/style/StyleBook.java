@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -46,6 +47,19 @@ public record StyleBook(List<Style> styles) {
   public static StyleBook shipped() {
     ObjectMapper mapper = new ObjectMapper();
     return new StyleBook(SHIPPED.stream().map(id -> read(mapper, id)).toList());
+  }
+
+  /** The book with a style added, or put in the place of the one with its id. */
+  public StyleBook with(Style style) {
+    List<Style> out = new ArrayList<>(styles);
+    out.removeIf(old -> old.id().equals(style.id()));
+    out.add(style);
+    return new StyleBook(out);
+  }
+
+  /** The book without the style of an id. */
+  public StyleBook without(String id) {
+    return new StyleBook(styles.stream().filter(style -> !style.id().equals(id)).toList());
   }
 
   /** The style of that id or name, in any case; spaces and hyphens count alike. */

@@ -43,7 +43,7 @@ final class StyleReader {
         span(json.required("tempo")),
         Feel.find(json.required("feel").required("value").asText()).orElseThrow(),
         span(json.required("swing")),
-        texts(json.required("keys").required("values")).stream().map(Key::parse).toList(),
+        some(json.required("keys"), "values").stream().map(Key::parse).toList(),
         chords(json.required("chords")),
         groove(json.required("drums")),
         new PartHabit.Keys(text(keys, "name"), program(keys), range(keys)),
@@ -77,6 +77,15 @@ final class StyleReader {
     return StreamSupport.stream(array.spliterator(), false).map(JsonNode::asText).toList();
   }
 
+  /** Texts of which a draft needs one at least. */
+  private static List<String> some(JsonNode node, String field) {
+    List<String> out = texts(node.required(field));
+    if (out.isEmpty()) {
+      throw new IllegalArgumentException("its list of " + field + " is empty");
+    }
+    return out;
+  }
+
   private static String text(JsonNode node, String field) {
     return node.required(field).asText();
   }
@@ -94,10 +103,10 @@ final class StyleReader {
 
   private static ChordHabit chords(JsonNode node) {
     return new ChordHabit(
-        texts(node.required("progressions")),
+        some(node, "progressions"),
         node.required("second").asBoolean(),
         node.required("pedal").asBoolean(),
-        texts(node.required("figures")).stream().map(RhythmText::parse).toList(),
+        some(node, "figures").stream().map(RhythmText::parse).toList(),
         VoicingKind.valueOf(text(node, "spread")),
         node.required("strum").asInt(),
         node.required("vary").asInt(),
@@ -122,7 +131,7 @@ final class StyleReader {
   }
 
   private static LaneHabit lane(JsonNode node) {
-    return new LaneHabit(texts(node.required("texts")), node.path("nudge").asInt(0));
+    return new LaneHabit(some(node, "texts"), node.path("nudge").asInt(0));
   }
 
   private static Map<DrumVoice, String> fill(JsonNode node) {
@@ -151,7 +160,7 @@ final class StyleReader {
   }
 
   private static List<Figure> figures(JsonNode node) {
-    return texts(node.required("figures")).stream().map(Figure::new).toList();
+    return some(node, "figures").stream().map(Figure::new).toList();
   }
 
   private static SoundHabit sound(JsonNode node) {
@@ -207,7 +216,11 @@ final class StyleReader {
         texts(json.required("keys").required("values")).stream()
             .map(text -> Key.parse(text).toString())
             .toList();
-    out.add(reason("Keys", String.join(", ", keys.subList(0, 3)), json.required("keys")));
+    out.add(
+        reason(
+            "Keys",
+            String.join(", ", keys.subList(0, Math.min(3, keys.size()))),
+            json.required("keys")));
     JsonNode chords = json.required("chords");
     out.add(reason("Chords", texts(chords.required("progressions")).get(0), chords));
     out.add(

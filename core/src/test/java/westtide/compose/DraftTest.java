@@ -35,7 +35,7 @@ import westtide.theory.Key;
 
 class DraftTest {
   private static final Set<String> STYLED =
-      Set.of("tempo, BPM", "swing, %", "triads · sevenths · ninths, %", "hits a bar");
+      Set.of("tempo, BPM", "swing, %", "triads · 7ths · 9ths, %", "hits a bar");
 
   private static Stream<String> styles() {
     return Songs.book().styles().stream().map(Style::id);

@@ -1,5 +1,6 @@
 package westtide.desktop;
 
+import java.util.List;
 import javafx.scene.Node;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
@@ -20,6 +21,11 @@ public interface Room {
 
   /** Shows where the song is in this frame; called only while the room is in front. */
   default void follow(Moment moment) {}
+
+  /** What can be done in this room and found by name; the room is in front when one is run. */
+  default List<Command> commands() {
+    return List.of();
+  }
 
   /** The line of the course below its name: one measured fact. */
   String fact(SongView view);

@@ -53,6 +53,11 @@ final class Screenshots {
     views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
     views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));
+    views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
+    views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
+    views.add(new View("chords-mood", () -> chords(demos.get(2), "by mood")));
+    views.add(new View("chords-parts", () -> chords(demos.get(2), "parts and layers")));
+    views.add(new View("chords-name", () -> chords(demos.get(2), "name it")));
   }
 
   /** Takes them one after another, each once the window has settled, and then runs the end. */
@@ -85,6 +90,11 @@ final class Screenshots {
       shell.begin(song);
     }
     shell.go(stage);
+  }
+
+  private void chords(Song song, String page) {
+    show(song, Stage.CHORDS);
+    shell.run("chords-" + page.replace(' ', '-'));
   }
 
   private boolean measured() {

@@ -102,8 +102,11 @@ public final class Shell {
     this.soundings = new SoundingsPane(open::apply);
     this.tide = new TideChart(play, open::select, () -> go(Stage.FORM));
     this.pulse = new Pulse(play, around.millis(), messages, this::follow);
-    this.commands =
-        new ShellCommands(this, open, files, play).list(brief, drums, lines, form, deliver);
+    List<Command> all =
+        new ArrayList<>(
+            new ShellCommands(this, open, files, play).list(brief, drums, lines, form, deliver));
+    rooms.forEach(room -> room.commands().forEach(command -> all.add(inRoom(room, command))));
+    this.commands = List.copyOf(all);
     open.watchOpening(play::opened);
     open.watch(this::show);
     open.watch(play::show);
@@ -114,6 +117,15 @@ public final class Shell {
     frame.setBottom(tide);
     root.getStyleClass().add("desk");
     root.getChildren().addAll(frame, overlay, messages);
+  }
+
+  private Command inRoom(Room room, Command command) {
+    Runnable run =
+        () -> {
+          go(room.stage());
+          command.run().run();
+        };
+    return new Command(command.id(), command.title(), command.keys(), command.possible(), run);
   }
 
   /** The scene, dressed and listening to the keys. */

@@ -175,7 +175,9 @@ final class ShellCommands {
     return Command.of(
         id,
         title,
-        () -> open.apply(ChordEdits.notation(open.song().progressions().get(0).name(), notation)));
+        () ->
+            open.apply(
+                new ChordEdits(open.song().progressions().get(0).name()).notation(notation)));
   }
 
   private Command link(String id, String title, KickLink link) {

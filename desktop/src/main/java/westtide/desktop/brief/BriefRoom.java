@@ -271,7 +271,7 @@ public final class BriefRoom implements Room {
 
   private void nudgeSwing(int units) {
     int moved = Math.max(5000, Math.min(7500, brief().swing().hundredths() + units * 100));
-    desk.apply(BriefEdits.swing(new Swing(moved)));
+    desk.apply(BriefEdits.swing(brief().swing().withHundredths(moved)));
   }
 
   private Brief brief() {

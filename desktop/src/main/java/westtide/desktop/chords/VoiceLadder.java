@@ -2,17 +2,17 @@ package westtide.desktop.chords;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.function.IntConsumer;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
+import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.review.LowEndRange;
-import westtide.song.Brief;
+import westtide.rhythm.Ticks;
+import westtide.song.Note;
+import westtide.song.chord.Manner;
 import westtide.song.chord.PlacedChord;
-import westtide.song.chord.Progression;
 import westtide.theory.Key;
 import westtide.theory.RomanNumeral;
 import westtide.theory.VoiceLeading;
@@ -20,68 +20,99 @@ import westtide.theory.VoiceMove;
 import westtide.theory.Voicing;
 
 /**
- * Chords as cards on a bar ruler, and below them each chord's voicing as dots on a pitch ladder,
- * joined to the next chord's by lines whose slope is the movement of each voice.
+ * Chords as cards on a bar ruler, the rhythm they are struck in below, and under it each chord's
+ * voicing as dots on a pitch ladder, joined to the next chord's by lines whose slope is the
+ * movement of each voice. A dot's size is its velocity, its place in time shows push and strum.
  */
 final class VoiceLadder extends Drawing {
+  static final double CARD_TOP = 20;
+  static final double CARD_HEIGHT = 48;
   private static final double LEFT = 46;
-  private static final double CARD_TOP = 22;
-  private static final double CARD_HEIGHT = 56;
-  private static final double LADDER_TOP = CARD_TOP + CARD_HEIGHT + 22;
+  private static final double STRIKES = CARD_TOP + CARD_HEIGHT + 11;
+  private static final double LADDER_TOP = STRIKES + 18;
   private static final int TOLD_MOVE = 3;
+  private static final double EDGE = 7;
+  private static final double NEAR = 9;
 
-  private final IntConsumer select;
-  private Brief brief;
-  private Progression progression;
-  private List<Voicing> voicings = List.of();
-  private int selected;
+  private ChordScene scene;
+  private int note = -1;
+  private int drop = -1;
 
-  VoiceLadder(IntConsumer select) {
+  VoiceLadder(ChordChoice choice, OneChordPage page) {
     super("Chord cards and voices", true);
-    this.select = select;
     setId("voice-ladder");
-    setOnMousePressed(
-        event -> {
-          requestFocus();
-          chordAt(event.getX());
-        });
-    setOnKeyPressed(this::key);
+    new ChordGestures(this, choice, page);
   }
 
-  void show(Brief in, Progression shown, List<Voicing> laidOut, int chosen) {
-    brief = in;
-    progression = shown;
-    voicings = laidOut;
-    selected = chosen;
+  void show(ChordScene shown, int chosenNote) {
+    scene = shown;
+    note = chosenNote;
     redraw();
   }
 
-  private void key(KeyEvent event) {
-    int step = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
-    if (step != 0) {
-      select.accept(Math.max(0, Math.min(progression.spans().size() - 1, selected + step)));
-      event.consume();
-    }
+  /** Marks the place a dragged card would go to; −1 for none. */
+  void showDrop(int index) {
+    drop = index;
+    redraw();
   }
 
-  private void chordAt(double pixel) {
-    double tick = time().value(pixel);
-    List<PlacedChord> placed = progression.placed();
+  boolean empty() {
+    return scene == null;
+  }
+
+  /** Where time stands across the sheet. */
+  Axis time() {
+    return new Axis(0, scene.row().ticks(), LEFT, getWidth() - 6);
+  }
+
+  /** Where MIDI notes stand up and down the ladder. */
+  Axis pitch() {
+    int low = scene.voicings().stream().mapToInt(Voicing::bass).min().orElse(48);
+    int high = scene.voicings().stream().mapToInt(Voicing::top).max().orElse(72);
+    return new Axis(low - 1.5, high + 1, getHeight() - 8, LADDER_TOP);
+  }
+
+  /** The chord at a pixel across, from 0. */
+  int chordAt(double x) {
+    double tick = time().value(x);
+    List<PlacedChord> placed = scene.row().placed();
     for (int i = 0; i < placed.size(); i++) {
-      if (tick >= placed.get(i).start() && tick < placed.get(i).end()) {
-        select.accept(i);
+      if (tick < placed.get(i).end()) {
+        return i;
       }
     }
+    return placed.size() - 1;
   }
 
-  private Axis time() {
-    return new Axis(0, progression.ticks(), LEFT, getWidth() - 6);
+  /** The chord whose card ends near a point, or −1. */
+  int endAt(double x, double y) {
+    if (!onCards(y)) {
+      return -1;
+    }
+    List<PlacedChord> placed = scene.row().placed();
+    for (int i = 0; i < placed.size(); i++) {
+      if (Math.abs(x - time().at(placed.get(i).end())) <= EDGE) {
+        return i;
+      }
+    }
+    return -1;
   }
 
-  private Axis pitch() {
-    int low = voicings.stream().mapToInt(Voicing::bass).min().orElse(48);
-    int high = voicings.stream().mapToInt(Voicing::top).max().orElse(72);
-    return new Axis(low - 1.5, high + 1, getHeight() - 8, LADDER_TOP);
+  boolean onCards(double y) {
+    return y <= CARD_TOP + CARD_HEIGHT + 4;
+  }
+
+  /** The note of a chord near a point, or −1. */
+  int noteAt(int chord, double x, double y) {
+    double column = column(scene.row().placed().get(chord));
+    return scene.voicings().get(chord).keys().stream()
+        .filter(k -> Math.abs(x - column) <= NEAR + 4 && Math.abs(y - pitch().at(k)) <= NEAR)
+        .findFirst()
+        .orElse(-1);
+  }
+
+  private double column(PlacedChord chord) {
+    return time().at(chord.start()) + 16;
   }
 
   @Override
@@ -91,7 +122,7 @@ final class VoiceLadder extends Drawing {
 
   @Override
   protected void draw() {
-    if (progression == null) {
+    if (scene == null) {
       return;
     }
     Axis x = time();
@@ -99,10 +130,15 @@ final class VoiceLadder extends Drawing {
     drawLeftToSub(y);
     drawRungs(y);
     drawBars(x);
-    List<PlacedChord> placed = progression.placed();
+    drawStrikes(x);
+    List<PlacedChord> placed = scene.row().placed();
     for (int i = 0; i < placed.size(); i++) {
       drawCard(placed.get(i), i, x);
       drawVoices(placed, i, x, y);
+    }
+    if (drop >= 0) {
+      double at = drop < placed.size() ? x.at(placed.get(drop).start()) : x.at(scene.row().ticks());
+      line(at, CARD_TOP - 6, at, CARD_TOP + CARD_HEIGHT + 6, "here");
     }
   }
 
@@ -116,53 +152,87 @@ final class VoiceLadder extends Drawing {
 
   private void drawRungs(Axis y) {
     TreeSet<Integer> used = new TreeSet<>();
-    voicings.forEach(voicing -> used.addAll(voicing.keys()));
+    scene.voicings().forEach(voicing -> used.addAll(voicing.keys()));
     double lastLabel = Double.MAX_VALUE;
     for (int key : used) {
       double height = y.at(key);
       line(LEFT, height, getWidth() - 6, height, "rule", "faint");
       if (lastLabel - height >= 11) {
-        textEnding(LEFT - 8, height + 4, brief.key().pitch(key).toString(), "soft");
+        textEnding(LEFT - 8, height + 4, scene.brief().key().pitch(key).toString(), "soft");
         lastLabel = height;
       }
     }
   }
 
   private void drawBars(Axis x) {
-    int ticksPerBar = brief.meter().ticksPerBar();
-    for (int bar = 0; bar * ticksPerBar <= progression.ticks(); bar++) {
+    int ticksPerBar = scene.brief().meter().ticksPerBar();
+    int ticks = scene.row().ticks();
+    int every = ticks / ticksPerBar > 16 ? 4 : 1;
+    for (int bar = 0; bar * ticksPerBar <= ticks; bar += every) {
       double at = x.at(bar * ticksPerBar);
       line(at, CARD_TOP - 4, at, getHeight() - 8, "rule", "bar");
-      if (bar * ticksPerBar < progression.ticks()) {
-        text(at + 4, 14, "bar " + (bar + 1), "soft");
+      if (bar * ticksPerBar < ticks) {
+        text(at + 4, 13, "bar " + (bar + 1), "soft");
       }
     }
   }
 
+  /** The strikes as the part plays them: a stroke as long as the chord sounds. */
+  private void drawStrikes(Axis x) {
+    TreeMap<Integer, Integer> ends = new TreeMap<>();
+    scene.played().forEach(n -> ends.merge(n.start(), n.end(), Math::max));
+    int last = -Ticks.PER_STEP;
+    for (var strike : ends.entrySet()) {
+      if (strike.getKey() - last < Ticks.PER_STEP / 2) {
+        continue;
+      }
+      last = strike.getKey();
+      double from = x.at(strike.getKey()) + 2;
+      double to = Math.max(from + 2, x.at(strike.getValue()) - 2);
+      line(from, STRIKES, to, STRIKES, "strike");
+      line(from, STRIKES - 5, from, STRIKES + 5, "strike", "onset");
+    }
+  }
+
   private void drawCard(PlacedChord chord, int index, Axis x) {
-    double left = x.at(chord.start()) + 3;
-    double width = x.length(chord.ticks()) - 6;
+    Manner manner = chord.span().manner();
+    double left = x.at(chord.start()) + 2;
+    double width = x.length(chord.ticks()) - 4;
     Rectangle card = box(left, CARD_TOP, width, CARD_HEIGHT, "chord-card");
     card.setArcWidth(14);
     card.setArcHeight(14);
-    String numeral = RomanNumeral.of(chord.chord(), brief.key()).toString();
-    String name = chord.chord().toString();
+    String numeral =
+        manner.rest() ? "rest" : RomanNumeral.of(chord.chord(), scene.brief().key()).toString();
+    String name = manner.rest() ? "" : chord.chord().toString();
     named(card, "chord-card-" + index, "Chord " + (index + 1) + ", " + numeral + ", " + name);
-    if (index == selected) {
+    if (manner.rest()) {
+      card.getStyleClass().add("rest");
+    }
+    if (index == scene.chord()) {
       card.getStyleClass().add("chosen");
       ring(left - 3, CARD_TOP - 3, width + 6, CARD_HEIGHT + 6);
     }
-    fit(text(left + 10, CARD_TOP + 25, numeral, "big"), width - 14);
-    fit(text(left + 10, CARD_TOP + 45, name), width - 14);
+    fit(text(left + 8, CARD_TOP + 21, numeral, "big"), width - 10);
+    fit(text(left + 8, CARD_TOP + 39, name + signs(manner)), width - 10);
+  }
+
+  private static String signs(Manner manner) {
+    StringBuilder out = new StringBuilder();
+    if (manner.early() > 0) {
+      out.append("  ‹ ").append(manner.early() >= 480 ? "1/8" : "1/16");
+    }
+    manner.strum().ifPresent(strum -> out.append(strum.up() ? "  ↑" : "  ↓"));
+    return out.toString();
   }
 
   private void drawVoices(List<PlacedChord> placed, int index, Axis x, Axis y) {
-    Voicing voicing = voicings.get(index);
-    double start = x.at(placed.get(index).start()) + 16;
-    double end = x.at(placed.get(index).end()) - 4;
+    Voicing voicing = scene.voicings().get(index);
+    PlacedChord chord = placed.get(index);
+    double start = column(chord);
+    double end = x.at(chord.end()) - 4;
     List<VoiceMove> moves =
-        index + 1 < voicings.size()
-            ? VoiceLeading.moves(voicing, voicings.get(index + 1))
+        index + 1 < placed.size()
+            ? VoiceLeading.moves(voicing, scene.voicings().get(index + 1))
             : new ArrayList<>();
     for (VoiceMove move : moves) {
       drawMove(move, start, end, y);
@@ -170,13 +240,41 @@ final class VoiceLadder extends Drawing {
     if (moves.isEmpty()) {
       voicing.keys().forEach(key -> line(start, y.at(key), end, y.at(key), "voice", "held"));
     }
-    Key in = brief.key();
     for (int key : voicing.keys()) {
-      double radius = key == voicing.bass() ? 7.5 : 5.5;
-      var dot = dot(start, y.at(key), radius, "voice-dot", index == selected ? "chosen" : "plain");
-      named(dot, "voice-" + index + "-" + key, in.pitch(key).toString());
-      sounds(dot, placed.get(index).start(), placed.get(index).end());
+      drawDot(chord, index, key, start, y);
     }
+  }
+
+  private void drawDot(PlacedChord chord, int index, int key, double column, Axis y) {
+    Key in = scene.brief().key();
+    Voicing voicing = scene.voicings().get(index);
+    double late =
+        chord
+            .span()
+            .manner()
+            .strum()
+            .map(s -> s.late(voicing, voicing.keys().indexOf(key)))
+            .orElse(0.0);
+    double shift = time().length(late / scene.brief().tempo().millis(1));
+    double radius = radius(chord, key) + (key == voicing.bass() ? 1.5 : 0);
+    boolean chosen = index == scene.chord();
+    Circle dot = dot(column + shift, y.at(key), radius, "voice-dot", chosen ? "chosen" : "plain");
+    named(dot, "voice-" + index + "-" + key, in.pitch(key).toString());
+    sounds(dot, chord.start(), chord.end());
+    if (chosen && key == note) {
+      ring(column + shift - 10, y.at(key) - 10, 20, 20);
+    }
+  }
+
+  /** The size of a dot by the velocity its note is first struck with. */
+  private double radius(PlacedChord chord, int key) {
+    int velocity =
+        scene.played().stream()
+            .filter(n -> n.key() == key && n.end() > chord.start() && n.start() < chord.end())
+            .mapToInt(Note::velocity)
+            .findFirst()
+            .orElse(84);
+    return 2.6 + velocity / 30.0;
   }
 
   private void drawMove(VoiceMove move, double start, double end, Axis y) {

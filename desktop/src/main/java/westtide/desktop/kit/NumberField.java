@@ -77,6 +77,18 @@ public final class NumberField extends VBox {
     return this;
   }
 
+  /** The same field with its name beside it; it is nudged by keys and by dragging its name. */
+  public NumberField inline() {
+    Label name = (Label) getChildren().get(0);
+    name.setMinWidth(USE_PREF_SIZE);
+    field.setPrefWidth(52);
+    field.setMinWidth(52);
+    problem.setMaxWidth(140);
+    getChildren().setAll(Controls.row(4, name, field), problem);
+    setMinWidth(USE_PREF_SIZE);
+    return this;
+  }
+
   /** Shows a number. */
   public void show(String number) {
     shown = number;

@@ -1,0 +1,291 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Hit;
+import westtide.song.Brief;
+import westtide.song.DrumLane;
+import westtide.song.DrumVoice;
+import westtide.song.FollowRule;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Notation;
+import westtide.song.chord.Progression;
+import westtide.song.chord.Strum;
+import westtide.song.mix.Duck;
+import westtide.style.ChordHabit;
+import westtide.style.FormHabit;
+import westtide.style.GrooveHabit;
+import westtide.style.LaneHabit;
+import westtide.style.LevelPlan;
+import westtide.style.PartHabit;
+import westtide.style.Reason;
+import westtide.style.SoundHabit;
+import westtide.style.Span;
+import westtide.style.Style;
+import westtide.theory.ChordQuality;
+
+/**
+ * Makes a style of one's own from a song: what the song does becomes the habit. Where the song has
+ * nothing to show, the style it was made in lends its own.
+ */
+public final class StyleFromSong {
+  private static final int TEMPO_AROUND = 5;
+  private static final int SWING_AROUND = 3;
+
+  private final Song song;
+  private final Brief brief;
+  private final Style base;
+
+  private StyleFromSong(Song song, Style base) {
+    this.song = song;
+    this.brief = song.brief();
+    this.base = base;
+  }
+
+  /** The style of a song made in {@code base}, under a name of its own. */
+  public static Style of(Song song, Style base, String name) {
+    return new StyleFromSong(song, base).style(name);
+  }
+
+  private Style style(String name) {
+    double bpm = Math.round(brief.tempo().bpm());
+    double swing = brief.swing().hundredths() / 100.0;
+    return new Style(
+        name.strip().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-"),
+        name.strip(),
+        "As in " + song.title() + ".",
+        new Span(Math.max(20, bpm - TEMPO_AROUND), Math.min(300, bpm + TEMPO_AROUND), bpm),
+        brief.feel(),
+        new Span(Math.max(50, swing - SWING_AROUND), Math.min(75, swing + SWING_AROUND), swing),
+        List.of(brief.key()),
+        chords(),
+        groove(),
+        keys(),
+        lead(),
+        sub(),
+        bass(),
+        sound(),
+        form(),
+        base.transitions(),
+        base.checklist(),
+        reasons());
+  }
+
+  private ChordHabit chords() {
+    List<ChordSpan> spans =
+        song.progressions().stream().flatMap(row -> row.spans().stream()).toList();
+    double share =
+        spans.stream().filter(s -> s.chord().quality().seventh()).count() / (double) spans.size();
+    Set<ChordQuality> colours = new LinkedHashSet<>();
+    spans.forEach(span -> colours.add(span.chord().quality()));
+    FollowRule.Chords rule =
+        rules(FollowRule.Chords.class)
+            .findFirst()
+            .orElseGet(() -> FollowRule.Chords.of(base.keysPart().range(), Optional.empty()));
+    return new ChordHabit(
+        song.progressions().stream().map(this::line).distinct().toList(),
+        song.progressions().size() > 1,
+        song.form().sections().stream().anyMatch(s -> s.pedal().isPresent()),
+        song.progressions().stream()
+            .map(row -> row.rhythm().orElse(new ChordRhythm(rule.figure(), 0)))
+            .distinct()
+            .toList(),
+        rule.kind(),
+        spans.stream()
+            .flatMap(span -> span.manner().strum().stream())
+            .mapToInt(Strum::millis)
+            .findFirst()
+            .orElse(0),
+        rule.vary().amount(),
+        List.copyOf(colours),
+        new Span(Math.max(0, share - 0.3), Math.min(1, share + 0.3), share));
+  }
+
+  private String line(Progression row) {
+    return ChordLine.in(brief.key(), brief.meter()).format(row.withNotation(Notation.NUMERALS));
+  }
+
+  private GrooveHabit groove() {
+    Optional<Pattern.Drums> main = drums(GrooveDraft.MAIN);
+    if (main.isEmpty()) {
+      return base.groove();
+    }
+    Map<DrumVoice, LaneHabit> lanes = new LinkedHashMap<>();
+    main.get().lanes().forEach(lane -> lanes.put(lane.voice(), habit(lane)));
+    int steps = main.get().bars() * brief.meter().stepsPerBar();
+    double hits =
+        main.get().lanes().stream().mapToInt(l -> l.lane().over(steps).size()).sum()
+            / (double) main.get().bars();
+    return new GrooveHabit(
+        main.get().bars(),
+        lanes,
+        thin(main.get()),
+        fills(),
+        new Span(Math.floor(hits * 0.5), Math.ceil(hits * 1.5), hits),
+        School.KICK_VELOCITY.answer(song).equals(Optional.of("full")));
+  }
+
+  private static LaneHabit habit(DrumLane lane) {
+    int nudge = lane.lane().hits().stream().mapToInt(Hit::nudge).findFirst().orElse(0);
+    return new LaneHabit(List.of(lane.lane().toString()), nudge);
+  }
+
+  private List<DrumVoice> thin(Pattern.Drums main) {
+    Optional<Pattern.Drums> thin = drums(GrooveDraft.THIN);
+    return main.lanes().stream()
+        .map(DrumLane::voice)
+        .filter(v -> thin.flatMap(t -> t.lane(v)).map(l -> l.hits().isEmpty()).orElse(false))
+        .toList();
+  }
+
+  private List<Map<DrumVoice, String>> fills() {
+    Optional<Pattern.Drums> fill = drums(GrooveDraft.FILL);
+    if (fill.isEmpty()) {
+      return base.groove().fills();
+    }
+    Map<DrumVoice, String> lanes = new EnumMap<>(DrumVoice.class);
+    fill.get().lanes().forEach(lane -> lanes.put(lane.voice(), lane.lane().toString()));
+    return List.of(lanes);
+  }
+
+  private Optional<Pattern.Drums> drums(String variant) {
+    return song.part(Role.DRUMS)
+        .flatMap(part -> part.find(variant))
+        .map(Variant::pattern)
+        .filter(Pattern.Drums.class::isInstance)
+        .map(Pattern.Drums.class::cast);
+  }
+
+  private PartHabit.Keys keys() {
+    return song.part(Role.CHORDS)
+        .map(
+            part ->
+                new PartHabit.Keys(
+                    part.name(),
+                    part.program(),
+                    rules(FollowRule.Chords.class)
+                        .findFirst()
+                        .map(FollowRule.Chords::range)
+                        .orElse(base.keysPart().range())))
+        .orElse(base.keysPart());
+  }
+
+  private PartHabit.Lead lead() {
+    return song.part(Role.LEAD)
+        .map(
+            part ->
+                new PartHabit.Lead(
+                    part.name(),
+                    part.program(),
+                    base.lead().low(),
+                    base.lead().high(),
+                    base.lead().bright()))
+        .orElse(base.lead());
+  }
+
+  private PartHabit.Sub sub() {
+    Optional<Part> part = song.part(Role.SUB);
+    Optional<FollowRule.Sub> rule = rules(FollowRule.Sub.class).findFirst();
+    if (part.isEmpty() || rule.isEmpty()) {
+      return base.sub();
+    }
+    return new PartHabit.Sub(
+        part.get().name(),
+        part.get().program(),
+        rule.get().link(),
+        List.of(rule.get().figure()),
+        rule.get().lowest());
+  }
+
+  private PartHabit.Bass bass() {
+    Optional<Part> part = song.part(Role.BASS);
+    Optional<FollowRule.Bass> rule = rules(FollowRule.Bass.class).findFirst();
+    if (part.isEmpty() || rule.isEmpty()) {
+      return base.bass();
+    }
+    List<Figure> figures = List.of(rule.get().figure());
+    return new PartHabit.Bass(
+        part.get().name(),
+        part.get().program(),
+        figures,
+        rule.get().lowest(),
+        rule.get().pickUp(),
+        rule.get().fifths());
+  }
+
+  private <R extends FollowRule> Stream<R> rules(Class<R> kind) {
+    return song.parts().stream()
+        .flatMap(part -> part.variants().stream())
+        .map(Variant::pattern)
+        .filter(Pattern.Following.class::isInstance)
+        .map(pattern -> ((Pattern.Following) pattern).rule())
+        .filter(kind::isInstance)
+        .map(kind::cast);
+  }
+
+  private SoundHabit sound() {
+    Map<String, String> instruments = new LinkedHashMap<>();
+    Set<String> ducked = new LinkedHashSet<>();
+    Duck.Trigger trigger = base.sound().trigger();
+    for (Part part : song.parts()) {
+      instruments.put(part.id(), part.patch().instrument());
+      if (!part.mix().duck().equals(Duck.NONE)) {
+        ducked.add(part.id());
+        trigger = part.mix().duck().trigger();
+      }
+    }
+    return new SoundHabit(instruments, ducked, trigger);
+  }
+
+  private FormHabit form() {
+    List<FormHabit.Template> templates = new ArrayList<>();
+    templates.add(new FormHabit.Template("As in " + song.title(), song.form().toString()));
+    templates.addAll(base.form().templates());
+    Map<SectionKind, Map<String, LevelPlan>> levels = new EnumMap<>(SectionKind.class);
+    levels.putAll(base.form().levels());
+    for (Section section : song.form().sections()) {
+      levels.put(section.word().kind(), plans(section));
+    }
+    return new FormHabit(templates, levels, base.form().energy(), base.form().lastHook());
+  }
+
+  /** What each part does in a section, halved where it changes halfway. */
+  private Map<String, LevelPlan> plans(Section section) {
+    Map<String, LevelPlan> out = new LinkedHashMap<>();
+    for (Part part : song.parts()) {
+      String first = plan(section, part, 0);
+      String second = plan(section, part, section.bars() / 2);
+      out.put(part.id(), new LevelPlan(first.equals(second) ? first : first + "/" + second));
+    }
+    return out;
+  }
+
+  private static String plan(Section section, Part part, int bar) {
+    var cell = section.cell(part.id(), bar);
+    String variant = cell.variant().isEmpty() ? SongDraft.MAIN : cell.variant();
+    return cell.level() + (variant.equals(SongDraft.MAIN) ? "" : ":" + variant);
+  }
+
+  private List<Reason> reasons() {
+    String as = "As in " + song.title() + ".";
+    return base.reasons().stream().map(r -> new Reason(r.topic(), r.habit(), as)).toList();
+  }
+}

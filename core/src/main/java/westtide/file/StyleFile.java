@@ -1,0 +1,50 @@
+package westtide.file;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import westtide.style.Style;
+
+/** A style of one's own as a JSON file that can be edited, shared and read again. */
+public final class StyleFile {
+  /** The ending of style files. */
+  public static final String ENDING = ".style.json";
+
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private StyleFile() {}
+
+  /**
+   * Writes a style.
+   *
+   * @throws UnusableFileException when the place cannot be written
+   */
+  public static void write(Style style, Path path) throws UnusableFileException {
+    try {
+      String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(style.write());
+      WholeFile.write(path, (text + "\n").getBytes(StandardCharsets.UTF_8));
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("a style could not be written as JSON", e);
+    }
+  }
+
+  /**
+   * Reads a style.
+   *
+   * @throws UnusableFileException when the file is missing or is no style; the message says why
+   */
+  public static Style read(Path path) throws UnusableFileException {
+    try {
+      return Style.read(MAPPER.readTree(Files.readString(path)));
+    } catch (JsonProcessingException e) {
+      throw new UnusableFileException(path + " is no JSON document", e);
+    } catch (IOException e) {
+      throw new UnusableFileException(path + " cannot be read", e);
+    } catch (IllegalArgumentException e) {
+      throw new UnusableFileException(path + " is no style: " + e.getMessage(), e);
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package westtide.desktop.chords;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.compose.ChordSuggestion;
+import westtide.compose.NextChord;
+import westtide.desktop.kit.Controls;
+import westtide.rhythm.Ticks;
+import westtide.song.chord.ChordSpan;
+import westtide.song.edit.ChordEdits;
+import westtide.theory.RomanNumeral;
+
+/** What may follow the chosen chord, with the reason; heard before it is taken. */
+final class NextPage implements ChordPage {
+  private final ChordChoice choice;
+  private final VBox list = new VBox(3);
+  private final ScrollPane scroll = new ScrollPane(list);
+
+  NextPage(ChordChoice choice) {
+    this.choice = choice;
+    list.setId("next-chords");
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+  }
+
+  @Override
+  public String title() {
+    return "what next";
+  }
+
+  @Override
+  public Node node() {
+    return scroll;
+  }
+
+  @Override
+  public void show(ChordScene scene) {
+    NextChord next = new NextChord(scene.brief().key(), scene.view().style(), scene.row().chords());
+    List<ChordSuggestion> suggestions = next.after(scene.chord());
+    list.getChildren().clear();
+    for (int i = 0; i < suggestions.size(); i++) {
+      list.getChildren().add(row(scene, suggestions.get(i), i));
+    }
+  }
+
+  private HBox row(ChordScene scene, ChordSuggestion found, int index) {
+    String numeral = RomanNumeral.of(found.chord(), scene.brief().key()).toString();
+    Label name = Controls.label(found.chord() + "  " + numeral, "strong");
+    name.setId("next-" + index);
+    name.setMinWidth(136);
+    Label function = Controls.label(found.function(), "small");
+    function.setMinWidth(104);
+    Label reason = Controls.wrapped(found.reason() + " Moves " + found.movement() + ".", "small");
+    HBox.setHgrow(reason, Priority.ALWAYS);
+    reason.setMaxWidth(Double.MAX_VALUE);
+    return Controls.row(
+        4,
+        name,
+        function,
+        reason,
+        Controls.action(
+            "next-hear-" + index, "hear", () -> choice.hearThen(List.of(found.chord()))),
+        Controls.action("next-take-" + index, "take", () -> take(found)),
+        Controls.action(
+            "next-instead-" + index,
+            "instead",
+            () ->
+                choice.apply(
+                    choice.edits().replace(choice.chord(), found.chord()), choice.chord())));
+  }
+
+  private void take(ChordSuggestion found) {
+    ChordScene scene = choice.scene();
+    ChordEdits edits = choice.edits();
+    int at = choice.chord();
+    if (found.passing()) {
+      choice.apply(edits.passing(at, found.chord(), Ticks.PER_QUARTER), at + 1);
+    } else {
+      choice.apply(edits.insert(at + 1, ChordSpan.of(found.chord(), scene.span().ticks())), at + 1);
+    }
+  }
+}

@@ -1,0 +1,313 @@
+package westtide.desktop.chords;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.TypedLine;
+import westtide.song.Brief;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Manner;
+import westtide.song.chord.Strum;
+import westtide.theory.Chord;
+import westtide.theory.NoteName;
+import westtide.theory.Pitch;
+import westtide.theory.RomanNumeral;
+import westtide.theory.StackWords;
+import westtide.theory.VoiceLeading;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingKind;
+
+/**
+ * How the chosen chord is played: place, push, rest, spread, inversion, strum and its very notes.
+ */
+final class OneChordPage implements ChordPage {
+  private static final String AS_PART = "spread as part";
+  private static final List<String> TURNS = List.of("led", "0", "1", "2", "3");
+  private static final List<String> STRUMS = List.of("struck", "up", "down");
+  private static final List<String> PUSHES = List.of("on time", "1/16 early", "1/8 early");
+
+  private final ChordChoice choice;
+  private final TypedLine name = new TypedLine("chord-name", "chord", this::takeName);
+  private final TypedLine notes =
+      new TypedLine("chord-notes", "notes, low to high", this::takeNotes);
+  private final Chips<String> push = new Chips<>("push-", w -> w, this::takePush);
+  private final Chips<String> turns = new Chips<>("turn-", w -> w, this::takeTurns);
+  private final Chips<String> strum = new Chips<>("strum-", w -> w, this::takeStrum);
+  private final ToggleButton rest = new ToggleButton("rest");
+  private final ComboBox<String> spread = new ComboBox<>();
+  private final NumberField millis;
+  private final NumberField curve;
+  private final Label told = Controls.wrapped("", "small");
+  private final VBox box = new VBox(5);
+  private boolean showing;
+
+  OneChordPage(ChordChoice choice) {
+    this.choice = choice;
+    this.millis =
+        new NumberField(
+                "strum-ms",
+                "ms",
+                text -> strummed(s -> new Strum(s.up(), number(text), s.curve())),
+                by -> strummed(s -> new Strum(s.up(), held(s.millis() + by, 1, 120), s.curve())))
+            .inline();
+    this.curve =
+        new NumberField(
+                "strum-curve",
+                "curve",
+                text -> strummed(s -> new Strum(s.up(), s.millis(), number(text))),
+                by ->
+                    strummed(
+                        s -> new Strum(s.up(), s.millis(), held(s.curve() + 10 * by, -100, 100))))
+            .inline();
+    build();
+  }
+
+  @Override
+  public String title() {
+    return "this chord";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(ChordScene scene) {
+    showing = true;
+    ChordSpan span = scene.span();
+    Manner manner = span.manner();
+    name.show(scene.row().notation().write(span.chord(), scene.brief().key()));
+    notes.show(names(scene.voicing(), scene.brief()));
+    push.show(PUSHES, PUSHES.get(Math.min(2, manner.early() / 240)));
+    rest.setSelected(manner.rest());
+    turns.show(
+        TURNS, manner.inversion().map(String::valueOf).filter(TURNS::contains).orElse("led"));
+    spread.setValue(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
+    strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("struck"));
+    millis.show(manner.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
+    curve.show(manner.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
+    told.setText(tell(scene));
+    showing = false;
+  }
+
+  private void build() {
+    name.setPrefWidth(110);
+    name.setMinWidth(90);
+    spread.setPrefWidth(150);
+    spread.setMinWidth(130);
+    HBox.setHgrow(notes, Priority.ALWAYS);
+    told.setId("chord-told");
+    rest.setId("chord-rest");
+    rest.getStyleClass().setAll("toggle-button", "chip");
+    rest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    rest.setOnAction(e -> manner("Rest a chord", m -> m.withRest(rest.isSelected())));
+    spread.setId("chord-spread");
+    spread.setAccessibleText("spread of this chord");
+    spread.getItems().add(AS_PART);
+    Arrays.stream(VoicingKind.values()).forEach(kind -> spread.getItems().add(kind.toString()));
+    spread.setOnAction(e -> takeSpread());
+    box.getChildren()
+        .addAll(
+            Controls.row(
+                8,
+                name,
+                Controls.whole(Controls.label("laid out", "small")),
+                notes,
+                Controls.action("chord-led", "let it be led", this::led)),
+            Controls.row(
+                4,
+                Controls.action("chord-duplicate", "duplicate", this::duplicate),
+                Controls.action("chord-insert", "insert", this::insert),
+                Controls.action("chord-earlier", "◂ move", () -> move(-1)),
+                Controls.action("chord-later", "move ▸", () -> move(1)),
+                Controls.action("chord-remove", "take out", this::remove),
+                Controls.spring(),
+                push,
+                rest),
+            Controls.row(
+                8,
+                spread,
+                Controls.whole(Controls.label("turned", "small")),
+                turns,
+                Controls.spring(),
+                Controls.whole(Controls.label("strum", "small")),
+                strum,
+                millis,
+                curve),
+            told);
+  }
+
+  void duplicate() {
+    choice.apply(choice.edits().duplicate(choice.chord()), choice.chord() + 1);
+  }
+
+  void insert() {
+    ChordSpan span = choice.scene().span();
+    ChordSpan plain = ChordSpan.of(span.chord(), span.ticks());
+    choice.apply(choice.edits().insert(choice.chord() + 1, plain), choice.chord() + 1);
+  }
+
+  void move(int by) {
+    int to = choice.chord() + by;
+    if (to >= 0 && to < choice.scene().row().spans().size()) {
+      choice.apply(choice.edits().move(choice.chord(), to), to);
+    }
+  }
+
+  void remove() {
+    choice.apply(choice.edits().remove(choice.chord()), Math.max(0, choice.chord() - 1));
+  }
+
+  void cyclePush() {
+    int early = choice.scene().span().manner().early();
+    manner("Push a chord", m -> m.withEarly(early >= 480 ? 0 : early + 240));
+  }
+
+  void toggleRest() {
+    manner("Rest a chord", m -> m.withRest(!m.rest()));
+  }
+
+  void cycleTurn() {
+    Optional<Integer> now = choice.scene().span().manner().inversion();
+    Optional<Integer> next =
+        now.isEmpty() ? Optional.of(0) : now.filter(turn -> turn < 3).map(turn -> turn + 1);
+    manner("Turn a chord over", m -> m.withInversion(next));
+    choice.hear();
+  }
+
+  void cycleStrum() {
+    Optional<Strum> now = choice.scene().span().manner().strum();
+    takeStrum(now.isEmpty() ? "up" : now.get().up() ? "down" : "struck");
+  }
+
+  private void led() {
+    manner("Let the notes be led", m -> m.withOwn(Optional.empty()));
+    choice.hear();
+  }
+
+  private Optional<TypedLine.Trouble> takeName(String text) {
+    Brief brief = choice.scene().brief();
+    Optional<Chord> chord =
+        Chord.find(text).or(() -> RomanNumeral.find(text).flatMap(n -> n.in(brief.key())));
+    if (chord.isEmpty()) {
+      return Optional.of(new TypedLine.Trouble(1, "type one chord, such as F#m9 or VImaj7"));
+    }
+    choice.apply(choice.edits().replace(choice.chord(), chord.get()), choice.chord());
+    return Optional.empty();
+  }
+
+  private Optional<TypedLine.Trouble> takeNotes(String text) {
+    List<Integer> keys = new ArrayList<>();
+    int column = 1;
+    for (String word : text.split(" ", -1)) {
+      if (!word.isBlank()) {
+        try {
+          keys.add(Pitch.parse(word.strip()).midi());
+        } catch (IllegalArgumentException e) {
+          return Optional.of(new TypedLine.Trouble(column, e.getMessage()));
+        }
+      }
+      column += word.length() + 1;
+    }
+    if (keys.isEmpty()) {
+      led();
+      return Optional.empty();
+    }
+    choice.lay(keys, -1);
+    choice.hear();
+    return Optional.empty();
+  }
+
+  private void takePush(String word) {
+    manner("Push a chord", m -> m.withEarly(240 * PUSHES.indexOf(word)));
+  }
+
+  private void takeTurns(String word) {
+    Optional<Integer> turn =
+        word.equals("led") ? Optional.empty() : Optional.of(Integer.valueOf(word));
+    manner("Turn a chord over", m -> m.withInversion(turn));
+    choice.hear();
+  }
+
+  private void takeSpread() {
+    if (showing) {
+      return;
+    }
+    Optional<VoicingKind> kind =
+        Arrays.stream(VoicingKind.values())
+            .filter(k -> k.toString().equals(spread.getValue()))
+            .findFirst();
+    manner("Spread a chord", m -> m.withKind(kind));
+    choice.hear();
+  }
+
+  private void takeStrum(String word) {
+    Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
+    Optional<Strum> after =
+        word.equals("struck")
+            ? Optional.empty()
+            : Optional.of(new Strum(word.equals("up"), before.millis(), before.curve()));
+    manner("Strum a chord", m -> m.withStrum(after));
+  }
+
+  private void strummed(java.util.function.UnaryOperator<Strum> change) {
+    Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
+    Strum after = change.apply(before);
+    manner("Strum a chord", m -> m.withStrum(Optional.of(after)));
+  }
+
+  private void manner(String edit, java.util.function.UnaryOperator<Manner> change) {
+    if (!showing) {
+      choice.apply(choice.edits().manner(edit, choice.chord(), change));
+    }
+  }
+
+  private static int number(String text) {
+    try {
+      return Integer.parseInt(text.strip().replace('−', '-'));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException("type a whole number", e);
+    }
+  }
+
+  private static int held(int value, int low, int high) {
+    return Math.max(low, Math.min(high, value));
+  }
+
+  private static String names(Voicing voicing, Brief brief) {
+    return voicing.keys().stream()
+        .map(key -> brief.key().pitch(key).toString())
+        .collect(Collectors.joining(" "));
+  }
+
+  private static String tell(ChordScene scene) {
+    Chord here = scene.span().chord();
+    String tones = here.notes().stream().map(NoteName::toString).collect(Collectors.joining(" "));
+    String stack = StackWords.of(scene.voicing(), here);
+    StringBuilder out = new StringBuilder(here + " is " + tones + ": " + stack);
+    out.append(String.format(Locale.ROOT, "; %d semitones high", scene.voicing().spread()));
+    int next = scene.chord() + 1;
+    if (next < scene.voicings().size()) {
+      Chord goal = scene.row().spans().get(next).chord();
+      int moved = VoiceLeading.movement(scene.voicing(), scene.voicings().get(next));
+      int held = VoiceLeading.commonTones(here, goal);
+      out.append(". To ").append(goal).append(" the voices move ").append(moved);
+      out.append(" semitones, ").append(held).append(held == 1 ? " note stays" : " notes can stay");
+    }
+    return out + ".";
+  }
+}
