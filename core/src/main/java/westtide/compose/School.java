@@ -81,7 +81,7 @@ public enum School {
         switch (this) {
           case LOW_END -> style.sub().link() == KickLink.INDEPENDENT;
           case OPENING -> hookFirst(style.form().templates().get(0));
-          case COLOUR -> style.chords().sevenths().low() >= 0.5;
+          case COLOUR -> style.chords().colours().get(0).seventh();
           case VERSE_BASS -> style.chords().pedal();
           case KICK_VELOCITY -> !style.groove().full();
           case COPIES -> style.chords().vary() > 0;

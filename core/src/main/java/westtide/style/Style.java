@@ -79,13 +79,22 @@ public record Style(
     return new StyleWriter(this).write();
   }
 
+  /** The same style at other tempos. */
+  public Style withTempo(Span other) {
+    return with(id, name, summary, other);
+  }
+
   /** The same style under another id, name and summary. */
   public Style named(String otherId, String otherName, String otherSummary) {
+    return with(otherId, otherName, otherSummary, tempo);
+  }
+
+  private Style with(String otherId, String otherName, String otherSummary, Span otherTempo) {
     return new Style(
         otherId,
         otherName,
         otherSummary,
-        tempo,
+        otherTempo,
         feel,
         swing,
         keys,

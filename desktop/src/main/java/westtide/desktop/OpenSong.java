@@ -14,7 +14,7 @@ import westtide.style.StyleBook;
 
 /** The song that is open: its history, its file and the view of its present state. */
 public final class OpenSong {
-  private final StyleBook book;
+  private StyleBook book;
   private final List<Consumer<SongView>> watchers = new ArrayList<>();
   private final List<Runnable> openings = new ArrayList<>();
   private Optional<SongView> view = Optional.empty();
@@ -31,6 +31,15 @@ public final class OpenSong {
   /** The styles songs are measured against. */
   public StyleBook book() {
     return book;
+  }
+
+  /** Measures songs against another book of styles from now on. */
+  public void useBook(StyleBook other) {
+    book = other;
+    if (history.isPresent()) {
+      view = Optional.empty();
+      refresh();
+    }
   }
 
   /** Tells a watcher of every new view: after each edit, undo, selection, opening and saving. */

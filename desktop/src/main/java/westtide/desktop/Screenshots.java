@@ -54,6 +54,10 @@ final class Screenshots {
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
     views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
+    views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
+    views.add(new View("brief-schools", () -> act(demos.get(0), Stage.BRIEF, "brief-schools")));
+    views.add(new View("find-key", () -> shell.run("find-key")));
+    views.add(new View("own-styles", () -> act(demos.get(0), Stage.BRIEF, "own-styles")));
     views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
     views.add(new View("chords-mood", () -> chords(demos.get(2), "by mood")));
     views.add(new View("chords-parts", () -> chords(demos.get(2), "parts and layers")));
@@ -92,7 +96,14 @@ final class Screenshots {
     shell.go(stage);
   }
 
+  private void act(Song song, Stage stage, String command) {
+    shell.closeOverlay();
+    show(song, stage);
+    shell.run(command);
+  }
+
   private void chords(Song song, String page) {
+    shell.closeOverlay();
     show(song, Stage.CHORDS);
     shell.run("chords-" + page.replace(' ', '-'));
   }

@@ -75,6 +75,8 @@ public final class Shell {
     RecentFiles recent = new RecentFiles(around.data().resolve("recent-files.txt"));
     this.files =
         new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
+    OwnStyles own = new OwnStyles(around.data().resolve("styles"));
+    open.useBook(own.book());
     this.autosave = new Autosave(open, recovery, background);
     this.preferencesFile = around.data().resolve("preferences.properties");
     Player player = new Player(around.audio().get());
@@ -82,7 +84,7 @@ public final class Shell {
     this.kept = play.preferences();
     this.ears = new Ears(open);
     Desk desk = new Desk(open, files, messages, background, play, overlay);
-    BriefRoom brief = new BriefRoom(desk, around.millis());
+    BriefRoom brief = new BriefRoom(desk, own, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
     DrumsRoom drums = new DrumsRoom(desk);

@@ -7,10 +7,13 @@ import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.file.Recovery;
+import westtide.rhythm.Feel;
 import westtide.song.Song;
 import westtide.style.Style;
 
@@ -40,6 +43,10 @@ final class StartSheet extends VBox {
       Consumer<Recovery.Left> letGo,
       Optional<String> open,
       Runnable back) {}
+
+  private static final int COLUMNS = 6;
+  private static final double CARD_WIDTH = 176;
+  private static final double CARD_HEIGHT = 62;
 
   private final Ways ways;
 
@@ -74,33 +81,32 @@ final class StartSheet extends VBox {
     getChildren().addAll(below, new CourseLine());
   }
 
-  private HBox styles(List<Style> styles) {
-    HBox row = Controls.row(16);
-    row.setAlignment(Pos.CENTER);
+  private TilePane styles(List<Style> styles) {
+    TilePane table = new TilePane(10, 10);
+    table.setAlignment(Pos.CENTER);
+    table.setPrefColumns(COLUMNS);
+    table.setMaxWidth(COLUMNS * (CARD_WIDTH + 10));
     for (Style style : styles) {
-      VBox words =
-          Controls.column(
-              4,
-              Controls.label(style.name(), "title"),
-              Controls.label(
-                  Math.round(style.tempo().low())
-                      + " to "
-                      + Math.round(style.tempo().high())
-                      + " BPM, "
-                      + style.feel(),
-                  "strong"),
-              Controls.wrapped(style.summary()));
-      words.setPrefWidth(270);
-      Button card = new Button();
-      card.setGraphic(words);
-      card.setId("begin-" + style.id());
-      card.setAccessibleText("Begin in the style " + style.name());
-      card.getStyleClass().setAll("button", "start-card");
-      card.setPrefHeight(158);
-      card.setOnAction(event -> ways.style().accept(style));
-      row.getChildren().add(card);
+      table.getChildren().add(card(style));
     }
-    return row;
+    return table;
+  }
+
+  private Button card(Style style) {
+    Label name = Controls.label(style.name(), "strong");
+    String tempo =
+        Math.round(style.tempo().low()) + " to " + Math.round(style.tempo().high()) + " BPM";
+    boolean half = style.feel() == Feel.HALF;
+    Label words = Controls.label(half ? tempo + ", half-time" : tempo, "small");
+    Button card = new Button();
+    card.setGraphic(Controls.column(2, name, words));
+    card.setId("begin-" + style.id());
+    card.setAccessibleText("Begin in the style " + style.name());
+    card.getStyleClass().setAll("button", "start-card");
+    card.setPrefSize(CARD_WIDTH, CARD_HEIGHT);
+    Controls.explained(card, style.summary());
+    card.setOnAction(event -> ways.style().accept(style));
+    return card;
   }
 
   private VBox demos(List<Song> demos) {

@@ -1,12 +1,9 @@
 package westtide.desktop.brief;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.LongSupplier;
-import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -14,74 +11,56 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.SongDraft;
+import westtide.desktop.Command;
 import westtide.desktop.Desk;
+import westtide.desktop.OwnStyles;
 import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.kit.NumberField;
 import westtide.review.Stage;
-import westtide.rhythm.Feel;
-import westtide.rhythm.Swing;
-import westtide.rhythm.TapTempo;
-import westtide.rhythm.Tempo;
 import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 import westtide.style.Reason;
 import westtide.style.Style;
-import westtide.theory.Key;
-import westtide.theory.NoteName;
-import westtide.theory.Scale;
 
-/** Style with its reasons, title, tempo, felt tempo, key and swing. */
+/** Style with its reasons, schools and plan on the left; tempo, key and swing on the right. */
 public final class BriefRoom implements Room {
-  private static final List<NoteName> TONICS =
-      List.of("C", "C#", "Db", "D", "Eb", "E", "F", "F#", "Gb", "G", "G#", "Ab", "A", "Bb", "B")
-          .stream()
-          .map(NoteName::parse)
-          .toList();
+  private static final String REASONS = "its reasons";
+  private static final String SCHOOLS = "two schools";
+  private static final String PLAN = "plan and checklist";
+  private static final double DECIDED_WIDTH = 386;
 
   private final Desk desk;
-  private final LongSupplier millis;
+  private final OwnStyles own;
   private final VBox sheet = new VBox();
   private final Chips<Style> styles;
   private final Label summary = Controls.wrapped("");
+  private final Chips<String> tabs = new Chips<>("brief-", word -> word, this::turnTo);
+  private final ScrollPane front = new ScrollPane();
   private final VBox reasons = new VBox(6);
+  private final SchoolsPane schools;
+  private final PlanPane plan;
   private final TextField title = Controls.field("song-title", "title of the song");
   private final TextField project =
       Controls.field("song-project", "series, album or other project");
-  private final NumberField tempo;
-  private final NumberField swing;
-  private final Chips<Feel> feel;
-  private final Label felt = Controls.label("", "small");
-  private final Label tapped = Controls.label("tap on the beat, or press T", "small");
-  private final ComboBox<NoteName> tonic = new ComboBox<>();
-  private final ComboBox<Scale> scale = new ComboBox<>();
-  private final Label notes = Controls.wrapped("", "small");
-  private final SwingSheet swingSheet = new SwingSheet();
-  private TapTempo taps = TapTempo.none();
-  private boolean showing;
+  private final TempoBox tempo;
+  private final KeyBox key;
+  private final SwingBox swing;
+  private String tab = REASONS;
 
   /** The room; {@code millis} is the clock taps are timed by. */
-  public BriefRoom(Desk desk, LongSupplier millis) {
+  public BriefRoom(Desk desk, OwnStyles own, LongSupplier millis) {
     this.desk = desk;
-    this.millis = millis;
-    this.styles = new Chips<>("style-", Style::name, this::chooseStyle);
-    this.feel = new Chips<>("feel-", Feel::toString, f -> desk.apply(BriefEdits.feel(f)));
-    this.tempo =
-        new NumberField(
-            "tempo",
-            "tempo, BPM",
-            text -> desk.apply(BriefEdits.tempo(Tempo.parse(text))),
-            units -> desk.apply(BriefEdits.tempo(brief().tempo().plus(units * 1000))));
-    this.swing =
-        new NumberField(
-            "swing",
-            "swing, %",
-            text -> desk.apply(BriefEdits.swing(Swing.parse(text))),
-            this::nudgeSwing);
+    this.own = own;
+    this.styles = new Chips<>("style-", Style::name, this::chooseStyle).wrapping();
+    this.schools = new SchoolsPane(desk);
+    this.plan = new PlanPane(desk);
+    this.tempo = new TempoBox(desk, millis);
+    this.key = new KeyBox(desk, this::findKey);
+    this.swing = new SwingBox(desk);
     build();
   }
 
@@ -96,45 +75,36 @@ public final class BriefRoom implements Room {
   }
 
   @Override
+  public List<Command> commands() {
+    return List.of(
+        Command.of("brief-reasons", "Brief: reasons of the style", () -> turnTo(REASONS)),
+        Command.of("brief-schools", "Brief: the two schools", () -> turnTo(SCHOOLS)),
+        Command.of("brief-plan", "Brief: plan and checklist", () -> turnTo(PLAN)),
+        Command.of("own-styles", "Brief: styles of your own", this::ownStyles));
+  }
+
+  @Override
   public String fact(SongView view) {
     return view.style().name().toLowerCase() + " · " + view.song().brief().key();
   }
 
   @Override
   public void show(SongView view) {
-    showing = true;
     Brief brief = view.song().brief();
     styles.show(desk.open().book().styles(), view.style());
     summary.setText(view.style().summary());
-    showReasons(view.style());
+    tabs.show(List.of(REASONS, SCHOOLS, PLAN), tab);
+    showTab(view);
     showText(title, view.song().title());
     showText(project, view.song().project());
-    tempo.show(brief.tempo().toString());
-    swing.show(brief.swing().toString());
-    feel.show(List.of(Feel.values()), brief.feel());
-    felt.setText(
-        "feels like "
-            + brief.felt()
-            + " · a quarter lasts "
-            + Math.round(brief.tempo().millis(960))
-            + " ms");
-    tonic.setValue(brief.key().tonic());
-    scale.setValue(brief.key().scale());
-    notes.setText(String.join("  ", brief.key().notes().stream().map(NoteName::toString).toList()));
-    swingSheet.show(brief.swing(), brief.tempo());
-    showing = false;
+    tempo.show(view.song());
+    key.show(brief);
+    swing.show(view);
   }
 
   /** Counts one tap at the present time; from the third on the tempo follows. */
   public void tap() {
-    taps = taps.plus(millis.getAsLong());
-    taps.tempo()
-        .ifPresentOrElse(
-            found -> {
-              desk.apply(BriefEdits.tempo(found));
-              tapped.setText("tapped " + found + " BPM");
-            },
-            () -> tapped.setText("go on tapping"));
+    tempo.tap();
   }
 
   /** Drafts everything anew from the next seed, keeping title, tempo, key and swing. */
@@ -143,6 +113,21 @@ public final class BriefRoom implements Room {
     desk.compute(
         () -> redrafted(before),
         drafted -> desk.apply(Edit.of("Draft a new take", song -> drafted)));
+  }
+
+  /** Opens the calculators. */
+  public void bench() {
+    desk.panels().open(new BenchPanel(desk, desk.panels()::close));
+  }
+
+  /** Opens the finding of the key. */
+  public void findKey() {
+    desk.panels().open(new KeyPanel(desk, desk.panels()::close));
+  }
+
+  /** Opens the styles a person saved. */
+  public void ownStyles() {
+    desk.panels().open(new StylesPanel(desk, own, desk.panels()::close));
   }
 
   private Song redrafted(Song song) {
@@ -160,42 +145,56 @@ public final class BriefRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    sheet.getChildren().add(Controls.row(18, Controls.title("Brief"), styles));
-    VBox left = Controls.column(8, summary, reasonList());
+    styles.getStyleClass().add("page");
+    HBox.setHgrow(styles, Priority.ALWAYS);
+    HBox heading =
+        Controls.row(
+            14,
+            Controls.title("Brief"),
+            styles,
+            Controls.action("open-styles", "your own …", this::ownStyles));
+    heading.setAlignment(javafx.geometry.Pos.TOP_LEFT);
+    front.setFitToWidth(true);
+    front.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    front.getStyleClass().add("page");
+    VBox.setVgrow(front, Priority.ALWAYS);
+    VBox left = Controls.column(8, summary, tabs, front);
+    tabs.getStyleClass().add("page");
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(200);
-    VBox decided = Controls.column(12, names(), tempoBox(), keyBox(), swingBox(), takeBox());
+    VBox decided = Controls.column(8, names(), tempo, key, swing, takeBox());
     decided.setPadding(new javafx.geometry.Insets(2, 10, 2, 2));
+    decided.getStyleClass().add("page");
     ScrollPane right = new ScrollPane(decided);
     right.setFitToWidth(true);
     right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    right.setMinWidth(366);
-    right.setPrefWidth(386);
+    right.setMinWidth(DECIDED_WIDTH - 20);
+    right.setPrefWidth(DECIDED_WIDTH);
     HBox body = Controls.row(24, left, right);
     body.setFillHeight(true);
     body.setAlignment(javafx.geometry.Pos.TOP_LEFT);
     VBox.setVgrow(body, Priority.ALWAYS);
-    sheet.getChildren().add(body);
+    sheet.getChildren().addAll(heading, body);
     commitOnLeave(title, text -> desk.apply(BriefEdits.title(text)));
     commitOnLeave(project, text -> desk.apply(BriefEdits.project(text)));
   }
 
-  private Node reasonList() {
-    ScrollPane scroll = new ScrollPane(reasons);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
-    return scroll;
+  private void turnTo(String chosen) {
+    tab = chosen;
+    desk.open().view().ifPresent(this::show);
   }
 
-  /** Opens the calculators. */
-  public void bench() {
-    desk.panels().open(new BenchPanel(desk, desk.panels()::close));
-  }
-
-  /** Opens the finding of the key. */
-  public void findKey() {
-    desk.panels().open(new KeyPanel(desk, desk.panels()::close));
+  private void showTab(SongView view) {
+    switch (tab) {
+      case SCHOOLS -> schools.show(view);
+      case PLAN -> plan.show(view);
+      default -> showReasons(view.style());
+    }
+    VBox wanted = tab.equals(SCHOOLS) ? schools : tab.equals(PLAN) ? plan : reasons;
+    wanted.setPadding(new javafx.geometry.Insets(2, 14, 2, 0));
+    if (front.getContent() != wanted) {
+      front.setContent(wanted);
+    }
   }
 
   private Node names() {
@@ -203,33 +202,6 @@ public final class BriefRoom implements Room {
     VBox first = Controls.column(2, Controls.label("title", "small"), title);
     VBox second = Controls.column(2, Controls.label("belongs to", "small"), project);
     return Controls.row(10, first, second);
-  }
-
-  private Node tempoBox() {
-    Button tap = Controls.primary("tap-tempo", "tap", this::tap);
-    HBox row = Controls.row(18, tempo, feel);
-    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
-    return Controls.column(6, row, felt, Controls.row(10, tap, tapped));
-  }
-
-  private Node keyBox() {
-    tonic.setId("key-tonic");
-    tonic.setAccessibleText("home note");
-    tonic.setItems(FXCollections.observableArrayList(TONICS));
-    tonic.setOnAction(event -> chooseKey());
-    scale.setId("key-scale");
-    scale.setAccessibleText("scale");
-    scale.setItems(FXCollections.observableList(Arrays.asList(Scale.values())));
-    scale.setOnAction(event -> chooseKey());
-    return Controls.column(
-        3,
-        Controls.label("key", "small"),
-        Controls.row(6, tonic, scale, Controls.action("find-key", "find it", this::findKey)),
-        notes);
-  }
-
-  private Node swingBox() {
-    return Controls.column(4, swing, swingSheet);
   }
 
   private Node takeBox() {
@@ -261,21 +233,6 @@ public final class BriefRoom implements Room {
             "Measured as "
                 + style.name().toLowerCase()
                 + " now; notes stay until you draft a new take.");
-  }
-
-  private void chooseKey() {
-    if (!showing && tonic.getValue() != null && scale.getValue() != null) {
-      desk.apply(BriefEdits.key(new Key(tonic.getValue(), scale.getValue())));
-    }
-  }
-
-  private void nudgeSwing(int units) {
-    int moved = Math.max(5000, Math.min(7500, brief().swing().hundredths() + units * 100));
-    desk.apply(BriefEdits.swing(brief().swing().withHundredths(moved)));
-  }
-
-  private Brief brief() {
-    return desk.open().song().brief();
   }
 
   private static void showText(TextField field, String text) {

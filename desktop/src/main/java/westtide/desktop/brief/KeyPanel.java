@@ -4,15 +4,19 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.Desk;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NoteStrip;
 import westtide.desktop.kit.TypedLine;
 import westtide.score.ScoredNote;
 import westtide.song.Role;
 import westtide.song.edit.BriefEdits;
+import westtide.theory.Key;
 import westtide.theory.KeyFinder;
 import westtide.theory.NoteLine;
 
@@ -22,7 +26,14 @@ final class KeyPanel extends VBox {
 
   private final Desk desk;
   private final Runnable close;
+  private static final int TOUCH = 90;
+
   private final VBox guesses = Controls.column(4);
+
+  private final TypedLine line =
+      new TypedLine("key-notes", "notes or chords, such as A C E D or Am7 Dm G", this::take);
+  private final NoteStrip strip = new NoteStrip("key-strip", this::play);
+  private final List<Integer> played = new ArrayList<>();
 
   KeyPanel(Desk desk, Runnable close) {
     this.desk = desk;
@@ -30,8 +41,9 @@ final class KeyPanel extends VBox {
     setId("key-panel");
     getStyleClass().add("card");
     setPrefWidth(640);
-    TypedLine line =
-        new TypedLine("key-notes", "notes or chords, such as A C E D or Am7 Dm G", this::take);
+    strip.setPrefHeight(46);
+    strip.setMinHeight(46);
+    strip.show(desk.open().song().brief().key(), Set.of());
     getChildren()
         .addAll(
             Controls.title("Find the key"),
@@ -39,6 +51,8 @@ final class KeyPanel extends VBox {
                 "Type what you hear: notes (F#, F#2 or 54) or chords (F#m7), with a length behind a colon if it matters (A:2). Keys are ranked by how long each note sounds and by where the line ends.",
                 "small"),
             line,
+            Controls.label("or play: click notes in the order you hear them", "small"),
+            strip,
             guesses,
             Controls.row(
                 8,
@@ -57,6 +71,17 @@ final class KeyPanel extends VBox {
     } catch (IllegalArgumentException e) {
       return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
     }
+  }
+
+  /** A note played on the strip: it sounds, and is added to the line. */
+  private void play(int midi) {
+    Key key = desk.open().song().brief().key();
+    desk.open().song().part(Role.CHORDS).ifPresent(part -> desk.play().touch(part, midi, TOUCH));
+    played.add(midi);
+    strip.show(key, Set.of(midi));
+    line.show(
+        played.stream().map(note -> key.pitch(note).toString()).collect(Collectors.joining(" ")));
+    show(played.stream().map(note -> new KeyFinder.Heard(note % 12, 1)).toList());
   }
 
   private void takeSong() {

@@ -31,26 +31,23 @@ final class SwingSheet extends Drawing {
     Axis x = new Axis(0, Ticks.ofSteps(STEPS), 10, getWidth() - 10);
     double y = 32;
     line(x.at(0), y, x.at(Ticks.ofSteps(STEPS)), y, "rule", "lane");
-    for (int step = 0; step < STEPS; step++) {
-      int tick = Ticks.ofSteps(step);
-      boolean beat = step % 4 == 0;
-      line(
-          x.at(tick),
-          y - (beat ? 18 : 9),
-          x.at(tick),
-          y + (beat ? 18 : 9),
-          "rule",
-          beat ? "bar" : "faint");
-      dot(x.at(swing.at(tick)), y, step % 2 == 0 ? 7 : 5, "bead", step % 2 == 0 ? "on" : "chosen");
+    int unit = swing.grid().ticks();
+    for (int tick = 0; tick < Ticks.ofSteps(STEPS); tick += unit) {
+      boolean beat = tick % Ticks.PER_QUARTER == 0;
+      boolean first = tick / unit % 2 == 0;
+      double tall = beat ? 18 : 9;
+      line(x.at(tick), y - tall, x.at(tick), y + tall, "rule", beat ? "bar" : "faint");
+      dot(x.at(swing.at(tick)), y, first ? 7 : 5, "bead", first ? "on" : "chosen");
       if (beat) {
-        text(x.at(tick) + 3, 13, String.valueOf(step / 4 + 1), "soft");
+        text(x.at(tick) + 3, 13, String.valueOf(tick / Ticks.PER_QUARTER + 1), "soft");
       }
     }
     long late = Math.round(tempo.millis(swing.delay()));
+    String what = swing.grid() == Swing.Grid.EIGHTHS ? "eighth" : "sixteenth";
     String words =
         swing.straight()
-            ? "straight: every sixteenth stands on the grid"
-            : "every second sixteenth sounds " + swing.delay() + " ticks late, " + late + " ms";
+            ? "straight: every " + what + " stands on the grid"
+            : "every second " + what + " sounds " + swing.delay() + " ticks late, " + late + " ms";
     text(10, 68, words, "soft");
   }
 }

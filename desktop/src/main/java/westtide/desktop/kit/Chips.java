@@ -6,6 +6,8 @@ import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
 
 /**
  * A choice of one among a few, shown as words in outlines.
@@ -16,6 +18,7 @@ public final class Chips<T> extends HBox {
   private final String prefix;
   private final Function<T, String> words;
   private final Consumer<T> chosen;
+  private Pane box = this;
   private List<T> choices = List.of();
   private T selected;
 
@@ -27,6 +30,15 @@ public final class Chips<T> extends HBox {
     this.chosen = chosen;
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     setMinWidth(USE_PREF_SIZE);
+  }
+
+  /** The same chips going on below where they do not fit. */
+  public Chips<T> wrapping() {
+    box = Controls.flow();
+    HBox.setHgrow(box, Priority.ALWAYS);
+    getChildren().setAll(box);
+    setMinWidth(0);
+    return this;
   }
 
   /** Shows the choices with one selected; nothing is rebuilt when both are as before. */
@@ -41,13 +53,13 @@ public final class Chips<T> extends HBox {
       build();
     }
     for (int i = 0; i < choices.size(); i++) {
-      ((ToggleButton) getChildren().get(i)).setSelected(choices.get(i).equals(now));
+      ((ToggleButton) box.getChildren().get(i)).setSelected(choices.get(i).equals(now));
     }
   }
 
   private void build() {
     ToggleGroup group = new ToggleGroup();
-    getChildren().clear();
+    box.getChildren().clear();
     for (T choice : choices) {
       ToggleButton chip = new ToggleButton(words.apply(choice));
       chip.setId(prefix + words.apply(choice).toLowerCase().replaceAll("[^a-z0-9]+", "-"));
@@ -55,7 +67,7 @@ public final class Chips<T> extends HBox {
       chip.setToggleGroup(group);
       chip.setMinWidth(USE_PREF_SIZE);
       chip.setOnAction(event -> choose(chip, choice));
-      getChildren().add(chip);
+      box.getChildren().add(chip);
     }
   }
 

@@ -13,6 +13,7 @@ import westtide.theory.Key;
 public final class NoteStrip extends Drawing {
   private static final int LOW = 45;
   private static final int HIGH = 84;
+  private static final double LABEL_WIDTH = 24;
 
   private final IntConsumer toggle;
   private Key key = Key.parse("C");
@@ -66,6 +67,7 @@ public final class NoteStrip extends Drawing {
     Axis x = axis();
     double y = 16;
     line(x.at(LOW), y, x.at(HIGH), y, "rule", "lane");
+    double labelled = -LABEL_WIDTH;
     for (int midi = LOW; midi <= HIGH; midi++) {
       boolean inside = key.contains(midi % 12);
       line(
@@ -75,8 +77,9 @@ public final class NoteStrip extends Drawing {
           y + (inside ? 8 : 3),
           "rule",
           inside ? "bar" : "faint");
-      if (inside) {
+      if (inside && x.at(midi) - labelled >= LABEL_WIDTH) {
         textCentred(x.at(midi), 38, 40, key.pitch(midi).toString(), "soft");
+        labelled = x.at(midi);
       }
       if (placed.contains(midi)) {
         named(

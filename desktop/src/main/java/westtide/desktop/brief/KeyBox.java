@@ -1,0 +1,133 @@
+package westtide.desktop.brief;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Collectors;
+import javafx.collections.FXCollections;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.song.Brief;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.KeyChange;
+import westtide.song.edit.KeyMove;
+import westtide.theory.Key;
+import westtide.theory.NoteName;
+import westtide.theory.Scale;
+
+/** Home note and scale, which way notes go when it changes, what bent, and tuning in cents. */
+final class KeyBox extends VBox {
+  private static final List<NoteName> TONICS =
+      List.of("C", "C#", "Db", "D", "Eb", "E", "F", "F#", "Gb", "G", "G#", "Ab", "A", "Bb", "B")
+          .stream()
+          .map(NoteName::parse)
+          .toList();
+
+  private final Desk desk;
+  private final ComboBox<NoteName> tonic = new ComboBox<>();
+  private final ComboBox<Scale> scale = new ComboBox<>();
+  private final Chips<KeyMove> way = new Chips<>("key-goes-", KeyMove::toString, this::choose);
+  private final Label notes = Controls.wrapped("", "small");
+  private final Label bent = Controls.wrapped("", "small");
+  private final NumberField cents;
+  private KeyMove move = KeyMove.NEAREST;
+  private boolean showing;
+
+  KeyBox(Desk desk, Runnable findKey) {
+    super(4);
+    this.desk = desk;
+    this.cents =
+        new NumberField(
+                "cents",
+                "cents",
+                text -> desk.apply(BriefEdits.cents(number(text))),
+                by ->
+                    desk.apply(
+                        BriefEdits.cents(Math.max(-100, Math.min(100, brief().cents() + by)))))
+            .inline();
+    tonic.setId("key-tonic");
+    tonic.setAccessibleText("home note");
+    tonic.setItems(FXCollections.observableArrayList(TONICS));
+    tonic.setOnAction(event -> chooseKey());
+    scale.setId("key-scale");
+    scale.setAccessibleText("scale");
+    scale.setItems(FXCollections.observableList(Arrays.asList(Scale.values())));
+    scale.setOnAction(event -> chooseKey());
+    bent.setId("key-bent");
+    bent.setVisible(false);
+    bent.setManaged(false);
+    desk.open().watchOpening(() -> tell(""));
+    getChildren()
+        .addAll(
+            Controls.label("key", "small"),
+            Controls.row(6, tonic, scale, Controls.action("find-key", "find it", findKey)),
+            Controls.row(6, Controls.whole(Controls.label("lines go", "small")), way),
+            bent,
+            Controls.row(8, notes, Controls.spring(), cents));
+  }
+
+  void show(Brief brief) {
+    showing = true;
+    tonic.setValue(brief.key().tonic());
+    scale.setValue(brief.key().scale());
+    way.show(List.of(KeyMove.values()), move);
+    notes.setText(String.join("  ", brief.key().notes().stream().map(NoteName::toString).toList()));
+    cents.show(String.valueOf(brief.cents()));
+    showing = false;
+  }
+
+  private void choose(KeyMove chosen) {
+    move = chosen;
+  }
+
+  private void chooseKey() {
+    if (showing || tonic.getValue() == null || scale.getValue() == null) {
+      return;
+    }
+    Key key = new Key(tonic.getValue(), scale.getValue());
+    KeyChange change = new KeyChange(brief().key(), key, move);
+    List<KeyChange.Bend> bends = change.bends(desk.open().song());
+    desk.apply(BriefEdits.key(key, move));
+    tell(words(bends));
+  }
+
+  private static String words(List<KeyChange.Bend> bends) {
+    if (bends.isEmpty()) {
+      return "";
+    }
+    return bends.stream()
+        .map(
+            bend ->
+                bend.before()
+                    + " became "
+                    + bend.after()
+                    + " in "
+                    + String.join(", ", bend.where())
+                    + " ("
+                    + bend.count()
+                    + (bend.count() == 1 ? " note)" : " notes)"))
+        .collect(Collectors.joining("; ", "Bent to fit: ", "."));
+  }
+
+  private void tell(String words) {
+    bent.setText(words);
+    bent.setVisible(!words.isEmpty());
+    bent.setManaged(!words.isEmpty());
+  }
+
+  private Brief brief() {
+    return desk.open().song().brief();
+  }
+
+  private static int number(String text) {
+    try {
+      return Integer.parseInt(text.strip().replace('−', '-'));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException("type cents from -100 to 100", e);
+    }
+  }
+}

@@ -1,0 +1,52 @@
+package westtide.desktop.brief;
+
+import java.util.Optional;
+import javafx.scene.layout.VBox;
+import westtide.compose.School;
+import westtide.desktop.Desk;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+
+/** Questions practitioners answer in two ways: the style's habit, and the other one click away. */
+final class SchoolsPane extends VBox {
+  private final Desk desk;
+
+  SchoolsPane(Desk desk) {
+    super(10);
+    this.desk = desk;
+    setId("schools");
+  }
+
+  void show(SongView view) {
+    getChildren().clear();
+    for (School school : School.values()) {
+      school.answer(view.song()).ifPresent(answer -> add(view, school, answer));
+    }
+  }
+
+  private void add(SongView view, School school, String answer) {
+    String id = school.name().toLowerCase().replace('_', '-');
+    Chips<String> chips =
+        new Chips<>(
+            "school-" + id + "-",
+            word -> word,
+            chosen ->
+                desk.compute(
+                    () -> Optional.of(school.take(chosen, view.song(), view.style())),
+                    edit -> edit.ifPresent(desk::apply)));
+    chips.show(school.answers(), answer);
+    String habit =
+        view.style().name() + " is usually " + school.habit(view.style()) + ". " + school.words();
+    getChildren()
+        .add(
+            Controls.column(
+                3,
+                Controls.row(
+                    8,
+                    Controls.whole(Controls.label(school.title(), "strong")),
+                    Controls.spring(),
+                    chips),
+                Controls.wrapped(habit, "small")));
+  }
+}

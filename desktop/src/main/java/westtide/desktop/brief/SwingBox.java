@@ -1,0 +1,67 @@
+package westtide.desktop.brief;
+
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.SongView;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.rhythm.Swing;
+import westtide.score.SwingReach;
+import westtide.song.edit.BriefEdits;
+
+/** Swing in percent, on what it acts, its real spacing, and how many notes it moves. */
+final class SwingBox extends VBox {
+  private final Desk desk;
+  private final NumberField swing;
+  private final Chips<Swing.Grid> grid;
+  private final SwingSheet sheet = new SwingSheet();
+  private final Label reach = Controls.wrapped("", "small");
+
+  SwingBox(Desk desk) {
+    super(3);
+    this.desk = desk;
+    this.swing =
+        new NumberField(
+            "swing",
+            "swing, %",
+            text -> desk.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
+            this::nudge);
+    this.grid =
+        new Chips<>(
+            "swing-on-", Swing.Grid::toString, g -> desk.apply(BriefEdits.swing(now().on(g))));
+    reach.setId("swing-reach");
+    HBox row = Controls.row(18, swing, grid);
+    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
+    getChildren().addAll(row, sheet, reach);
+  }
+
+  void show(SongView view) {
+    Swing shown = view.song().brief().swing();
+    swing.show(shown.toString());
+    grid.show(List.of(Swing.Grid.values()), shown.grid());
+    sheet.show(shown, view.song().brief().tempo());
+    reach.setText(shown.straight() ? "" : words(SwingReach.of(view.score())));
+    reach.setManaged(!shown.straight());
+    reach.setVisible(!shown.straight());
+  }
+
+  private static String words(SwingReach found) {
+    return found.moved() == 0
+        ? "It has nothing to move: no note stands on the second of a pair. A ghost on step 8 of the"
+            + " snare makes it audible."
+        : "It moves " + found.moved() + " of " + found.notes() + " notes.";
+  }
+
+  private void nudge(int units) {
+    int moved = Math.max(5000, Math.min(7500, now().hundredths() + units * 100));
+    desk.apply(BriefEdits.swing(now().withHundredths(moved)));
+  }
+
+  private Swing now() {
+    return desk.open().song().brief().swing();
+  }
+}

@@ -1,0 +1,132 @@
+package westtide.desktop.brief;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.function.LongSupplier;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import westtide.desktop.Desk;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.rhythm.Clock;
+import westtide.rhythm.Feel;
+import westtide.rhythm.NoteValue;
+import westtide.rhythm.TapTempo;
+import westtide.rhythm.Tempo;
+import westtide.rhythm.TempoChange;
+import westtide.song.Brief;
+import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
+
+/** Tempo typed, nudged or tapped, both its readings, and what a late change does to times. */
+final class TempoBox extends VBox {
+  private final Desk desk;
+  private final LongSupplier millis;
+  private final NumberField tempo;
+  private final Chips<Feel> feel;
+  private final Label felt = Controls.label("", "small");
+  private final Label tapped = Controls.wrapped("tap on the beat, or press T", "small");
+  private final Label effect = Controls.wrapped("", "small");
+  private TapTempo taps = TapTempo.none();
+  private Tempo opened = Tempo.of(120);
+  private boolean fresh = true;
+
+  TempoBox(Desk desk, LongSupplier millis) {
+    super(5);
+    this.desk = desk;
+    this.millis = millis;
+    this.feel = new Chips<>("feel-", Feel::toString, f -> desk.apply(BriefEdits.feel(f)));
+    this.tempo =
+        new NumberField(
+            "tempo",
+            "tempo, BPM",
+            text -> desk.apply(BriefEdits.tempo(Tempo.parse(text))),
+            units -> desk.apply(BriefEdits.tempo(brief().tempo().plus(units * 1000))));
+    desk.open().watchOpening(() -> fresh = true);
+    effect.setId("tempo-effect");
+    tapped.setId("tapped");
+    Button tap = Controls.primary("tap-tempo", "tap", this::tap);
+    HBox row = Controls.row(18, tempo, feel);
+    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
+    getChildren().addAll(row, felt, effect, Controls.row(10, tap, tapped));
+  }
+
+  void show(Song song) {
+    Brief brief = song.brief();
+    if (fresh) {
+      opened = brief.tempo();
+      fresh = false;
+    }
+    tempo.show(brief.tempo().toString());
+    feel.show(List.of(Feel.values()), brief.feel());
+    felt.setText(
+        "counted "
+            + brief.tempo()
+            + ", feels like "
+            + brief.felt()
+            + " · a quarter lasts "
+            + Math.round(brief.tempo().millis(960))
+            + " ms");
+    showEffect(song);
+  }
+
+  private void showEffect(Song song) {
+    boolean changed = !opened.equals(song.brief().tempo());
+    effect.setVisible(changed);
+    effect.setManaged(changed);
+    if (changed) {
+      effect.setText(words(new TempoChange(opened, song.brief().tempo()), song.ticks()));
+    }
+  }
+
+  /** What a change does, in one sentence a producer can use. */
+  private static String words(TempoChange change, int ticks) {
+    int dotted = NoteValue.DOTTED_EIGHTH.ticks();
+    return String.format(
+            Locale.ROOT,
+            "From %s: %s becomes %s, a dotted eighth %.0f becomes %.0f ms. Audio played to fit moves"
+                + " %+.2f semitones, or is stretched by %+.1f %%. Notes keep their places.",
+            change.from(),
+            Clock.of(change.before(ticks)),
+            Clock.of(change.after(ticks)),
+            change.before(dotted),
+            change.after(dotted),
+            change.repitch().semitones(),
+            change.stretchPercent())
+        .replace('-', '−');
+  }
+
+  /** Counts one tap at the present time; from the third on the tempo follows. */
+  void tap() {
+    taps = taps.plus(millis.getAsLong());
+    taps.reading()
+        .ifPresentOrElse(
+            found -> {
+              desk.apply(BriefEdits.tempo(found.tempo()));
+              tapped.setText(words(found));
+            },
+            () -> tapped.setText("go on tapping"));
+  }
+
+  private static String words(TapTempo.Reading found) {
+    String slips =
+        found.dropped() == 0
+            ? ""
+            : ", " + found.dropped() + (found.dropped() == 1 ? " slip" : " slips") + " left out";
+    return "tapped "
+        + found.tempo()
+        + " BPM, "
+        + (found.steady() ? "steady" : "not steady yet")
+        + " within "
+        + Math.round(found.spread())
+        + " ms"
+        + slips;
+  }
+
+  private Brief brief() {
+    return desk.open().song().brief();
+  }
+}
