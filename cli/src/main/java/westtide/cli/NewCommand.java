@@ -8,8 +8,11 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
+import westtide.file.StyleFile;
+import westtide.file.UnusableFileException;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
+import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
 
@@ -20,7 +23,7 @@ final class NewCommand implements Callable<Integer> {
       names = "--style",
       required = true,
       paramLabel = "NAME",
-      description = "the style; see: styles")
+      description = "the style, see: styles; or a file of your own, NAME.style.json")
   private String style;
 
   @Option(names = "--tempo", paramLabel = "BPM", description = "20 to 300")
@@ -32,7 +35,9 @@ final class NewCommand implements Callable<Integer> {
   @Option(
       names = "--chords",
       paramLabel = "LINE",
-      description = "the hook's chords, such as \"i9 | VI . . III | iv7\"")
+      description =
+          "the hook's chords, such as \"i9 | VI:12 <<III@1 | iv7 - | %%\": | bar, : sixteenths,"
+              + " . hold, - rest, < early, @ turned over, %% again, ( )x2 repeat")
   private String chords;
 
   @Option(names = "--form", paramLabel = "LINE", description = "such as \"intro 8, hook 16\"")
@@ -55,8 +60,7 @@ final class NewCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    SongDraft draft =
-        SongDraft.in(StyleBook.shipped().get(style)).withSeed(seed).withTitle(title());
+    SongDraft draft = SongDraft.in(wanted()).withSeed(seed).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
     Song song = song(draft);
@@ -73,6 +77,13 @@ final class NewCommand implements Callable<Integer> {
                 + song.brief().tempo()
                 + " BPM");
     return 0;
+  }
+
+  /** The style of that name, or of that file. */
+  private Style wanted() throws UnusableFileException {
+    return style.endsWith(StyleFile.ENDING)
+        ? StyleFile.read(Path.of(style))
+        : StyleBook.shipped().get(style);
   }
 
   private Song song(SongDraft draft) {

@@ -31,7 +31,7 @@ final class StylesCommand implements Callable<Integer> {
     }
     for (Style style : StyleBook.shipped().styles()) {
       out.printf(
-          "%-10s %3.0f to %3.0f BPM, %s. %s%n",
+          "%-13s %3.0f to %3.0f BPM, %s. %s%n",
           style.id(), style.tempo().low(), style.tempo().high(), style.feel(), style.summary());
     }
     return 0;

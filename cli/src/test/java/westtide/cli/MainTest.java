@@ -18,8 +18,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.file.MidiFile;
 import westtide.file.SongFile;
+import westtide.file.StyleFile;
 import westtide.score.Score;
 import westtide.song.Song;
+import westtide.style.StyleBook;
 
 class MainTest {
   private record Result(int status, String out, String err) {}
@@ -71,6 +73,34 @@ class MainTest {
     assertThat(folder.resolve("a.mid")).hasSameBinaryContentAs(same);
     assertThat(song.form()).hasToString("intro 8, hook 16, verse 16, hook 16, outro 8");
     assertThat(song.brief().key()).hasToString("F♯ minor");
+  }
+
+  /** Every sign of the chord line: lengths, pushes, inversions, rests, repeats, mixed notations. */
+  @Test
+  void theWholeChordLineIsUnderstood() throws IOException {
+    Path song = folder.resolve("line.tide");
+    String line = "i9:12 <<VImaj7:4 | . - F#m/A@1 | % | (bII . V7 -)x2";
+    Result made = draft(song, "--key", "F# minor", "--chords", line);
+    assertThat(made.status()).as(made.err()).isZero();
+    var spans = SongFile.read(song).progression("hook").spans();
+    assertThat(spans.stream().map(s -> s.manner().rest() ? "-" : s.chord().toString()).toList())
+        .containsExactly(
+            "F♯m9", "Dmaj7", "-", "F♯m/A", "-", "F♯m/A", "G", "C♯7", "-", "G", "C♯7", "-");
+    assertThat(spans.get(1).manner().early()).isEqualTo(480);
+    assertThat(spans.get(3).manner().inversion()).contains(1);
+    assertThat(spans.stream().mapToInt(s -> s.ticks()).sum()).isEqualTo(5 * 3840);
+  }
+
+  @Test
+  void aStyleOfOnesOwnDraftsASongFromItsFile() throws IOException {
+    Path style = folder.resolve("mine.style.json");
+    StyleFile.write(StyleBook.shipped().get("drill").named("mine", "Mine", "My own."), style);
+    Path song = folder.resolve("own.tide");
+    Result made = run("new", "--style", style.toString(), "-o", song.toString());
+    assertThat(made.status()).as(made.err()).isZero();
+    assertThat(SongFile.read(song).brief().style()).isEqualTo("mine");
+    Result none = run("new", "--style", "none.style.json", "-o", song.toString());
+    assertOneSentence(none, "none.style.json cannot be read");
   }
 
   @Test

@@ -65,7 +65,7 @@ public final class ChordNamer {
   }
 
   private Fit fit(int root, ChordQuality quality, int bass, int rank, Shape shape) {
-    NoteName name = key.pitch(60 + root).name();
+    NoteName name = spelled(root);
     Chord plain = Chord.of(name, quality);
     Chord chord = root == bass ? plain : plain.withBass(bassName(plain, bass));
     double cost =
@@ -77,11 +77,18 @@ public final class ChordNamer {
     return new Fit(new Name(chord, why(chord, shape, root == bass)), cost);
   }
 
+  /** As the key spells its own notes; others as usual. */
+  private NoteName spelled(int pitchClass) {
+    return key.contains(pitchClass)
+        ? key.pitch(60 + pitchClass).name()
+        : Pitch.of(60 + pitchClass).name();
+  }
+
   private NoteName bassName(Chord chord, int bass) {
     return chord.notes().stream()
         .filter(note -> note.pitchClass() == bass)
         .findFirst()
-        .orElseGet(() -> key.pitch(60 + bass).name());
+        .orElseGet(() -> spelled(bass));
   }
 
   private long outside(Chord chord) {

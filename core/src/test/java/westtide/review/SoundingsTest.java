@@ -27,11 +27,13 @@ import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
+import westtide.song.edit.ChordEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.mix.Mix;
 import westtide.sound.Listening;
+import westtide.theory.Voicing;
 
 /** Every finding is provoked by a song that has it, and its fix takes it away. */
 class SoundingsTest {
@@ -94,6 +96,28 @@ class SoundingsTest {
     assertThat(measures)
         .extracting(Measure::shown)
         .containsExactly("1.5", "2.5", "20", "67 · 33 · 0");
+  }
+
+  /** Common practice: small intervals below E3 are mud; one edit leaves the crowding note out. */
+  @Test
+  void mudIsFoundAndThinned() {
+    Song song = Songs.oneHook(BRIEF, "F#m | D", 2);
+    Song muddy =
+        new ChordEdits("hook")
+            .manner("low", 0, m -> m.withOwn(Optional.of(new Voicing(List.of(42, 45, 57, 61)))))
+            .apply(song);
+    Finding finding = fixes(muddy, Stage.CHORDS, "chords.mud");
+    assertThat(finding.title()).contains("F♯m").contains("F♯2");
+    assertThat(find(song, Stage.CHORDS, "chords.mud")).isEmpty();
+  }
+
+  @Test
+  void twoChordsThatOnlyTakeTurnsAreAsked() {
+    Song song = Songs.oneHook(BRIEF, "F#m | D | F#m | D | F#m | D", 6);
+    assertThat(find(song, Stage.CHORDS, "chords.turning").orElseThrow().title())
+        .contains("3 times");
+    Song other = Songs.oneHook(BRIEF, "F#m | D | F#m | D | F#m | E", 6);
+    assertThat(find(other, Stage.CHORDS, "chords.turning")).isEmpty();
   }
 
   /** Common practice: one note at velocity 127 among 80s is an error people find by scrolling. */

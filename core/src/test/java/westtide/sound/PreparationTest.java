@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +15,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Track;
@@ -159,5 +161,21 @@ class PreparationTest {
     assertThat(lane.lane("drums/SNARE")).isTrue();
     assertThat(lane.lane("drums/KICK")).isFalse();
     assertThat(lane.part("keys")).isFalse();
+  }
+
+  /** Arithmetic: 50 cents are a ratio of the 24th root of 2, so A4 at 440 Hz becomes 452.89 Hz. */
+  @Test
+  void aSongTunedByCentsSoundsThatMuchHigherAndItsDrumsDoNot() {
+    Song song = song(line("bell", new Note(0, 3840, 69, 100)));
+    Song tuned = BriefEdits.cents(50).apply(song);
+    float[] plain = track(song, "line").tables()[0];
+    float[] higher = track(tuned, "line").tables()[0];
+    assertThat(Spectrum.peakNear(plain, 9600, 48_000, 48_000, 440)).isCloseTo(440, within(1.0));
+    assertThat(Spectrum.peakNear(higher, 9600, 48_000, 48_000, 452.89))
+        .isCloseTo(452.89, within(1.0));
+    Part drums =
+        Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x..............."));
+    assertThat(track(BriefEdits.cents(50).apply(song(drums)), "drums").tables()[0])
+        .isEqualTo(track(song(drums), "drums").tables()[0]);
   }
 }

@@ -52,16 +52,10 @@ final class Screenshots {
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
     views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
-    views.add(new View("chords-boom-bap", () -> show(demos.get(2), Stage.CHORDS)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
-    views.add(new View("brief-schools", () -> act(demos.get(0), Stage.BRIEF, "brief-schools")));
-    views.add(new View("find-key", () -> shell.run("find-key")));
-    views.add(new View("own-styles", () -> act(demos.get(0), Stage.BRIEF, "own-styles")));
     views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
     views.add(new View("chords-mood", () -> chords(demos.get(2), "by mood")));
-    views.add(new View("chords-parts", () -> chords(demos.get(2), "parts and layers")));
-    views.add(new View("chords-name", () -> chords(demos.get(2), "name it")));
   }
 
   /** Takes them one after another, each once the window has settled, and then runs the end. */

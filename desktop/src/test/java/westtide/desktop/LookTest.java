@@ -51,6 +51,40 @@ class LookTest extends WindowTest {
     }
   }
 
+  @ParameterizedTest
+  @CsvSource({"1280, 800", "1100, 700"})
+  void noLabelOfAPageOrPanelIsCut(int width, int height) {
+    interact(
+        () -> {
+          window.setWidth(width);
+          window.setHeight(height);
+          shell.begin(DemoSongs.all().get(2));
+        });
+    for (String command :
+        List.of(
+            "chords-this-chord",
+            "chords-what-next",
+            "chords-by-mood",
+            "chords-whole-row",
+            "chords-parts-and-layers",
+            "chords-name-it",
+            "brief-schools",
+            "brief-plan",
+            "find-key",
+            "bench",
+            "own-styles")) {
+      interact(
+          () -> {
+            shell.closeOverlay();
+            shell.run(command);
+          });
+      settle();
+      List<String> cut = new ArrayList<>();
+      interact(() -> collectCut(window.getScene().getRoot(), cut));
+      assertThat(cut).as(command + " at " + width).isEmpty();
+    }
+  }
+
   private void collectCut(Node node, List<String> cut) {
     if (!node.isVisible()) {
       return;

@@ -159,7 +159,7 @@ class RoomsTest extends WindowTest {
     assertHas(words("#chord-told"), "Dmaj7 is D F♯ A C♯");
     push(KeyCode.RIGHT);
     settle();
-    assertHas(words("#chord-told"), "A is A C♯ E", "to E");
+    assertHas(words("#chord-told"), "A is A C♯ E", "To E");
   }
 
   // Drums

@@ -147,12 +147,7 @@ public final class BriefRoom implements Room {
     sheet.getStyleClass().add("sheet");
     styles.getStyleClass().add("page");
     HBox.setHgrow(styles, Priority.ALWAYS);
-    HBox heading =
-        Controls.row(
-            14,
-            Controls.title("Brief"),
-            styles,
-            Controls.action("open-styles", "your own …", this::ownStyles));
+    HBox heading = Controls.row(14, Controls.title("Brief"), styles, takeBox());
     heading.setAlignment(javafx.geometry.Pos.TOP_LEFT);
     front.setFitToWidth(true);
     front.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
@@ -162,7 +157,7 @@ public final class BriefRoom implements Room {
     tabs.getStyleClass().add("page");
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setMinWidth(200);
-    VBox decided = Controls.column(8, names(), tempo, key, swing, takeBox());
+    VBox decided = Controls.column(8, names(), tempo, key, swing);
     decided.setPadding(new javafx.geometry.Insets(2, 10, 2, 2));
     decided.getStyleClass().add("page");
     ScrollPane right = new ScrollPane(decided);
@@ -205,11 +200,13 @@ public final class BriefRoom implements Room {
   }
 
   private Node takeBox() {
-    Button take = Controls.action("new-take", "draft a new take of everything", this::newTake);
+    Button take = Controls.action("new-take", "draft a new take", this::newTake);
     Controls.explained(
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
-    Button bench = Controls.action("open-bench", "reckon loops, pitch and delays", this::bench);
-    return Controls.column(2, bench, take);
+    Button bench = Controls.action("open-bench", "reckon", this::bench);
+    Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
+    Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);
+    return Controls.column(0, take, styles, bench);
   }
 
   private void showReasons(Style style) {

@@ -39,10 +39,8 @@ final class MoodPage implements ChordPage {
     this.choice = choice;
     box.getChildren()
         .addAll(
-            Controls.row(
-                10,
+            Controls.flow(
                 moods,
-                Controls.spring(),
                 lengths,
                 Controls.action("mood-others", "three others", this::others),
                 seedTold),

@@ -9,7 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
@@ -30,9 +29,8 @@ final class PartPage implements ChordPage {
   private final ComboBox<VoicingKind> spread = new ComboBox<>();
   private final NumberField vary;
   private final FlowPane without = Controls.flow();
-  private final Label words = Controls.label("", "small");
   private final Button remove;
-  private final VBox box = new VBox(8);
+  private final VBox box = new VBox(5);
   private String part = "";
   private boolean showing;
 
@@ -61,18 +59,13 @@ final class PartPage implements ChordPage {
                 remove),
             Controls.row(
                 10,
-                Controls.label("spread", "small"),
+                Controls.whole(Controls.label("spread", "small")),
                 spread,
-                words,
                 Controls.spring(),
                 vary,
                 Controls.action("vary-again", "vary anew", this::varyAgain)),
-            Controls.row(
-                10,
-                Controls.label("plays", "small"),
-                octaves,
-                Controls.label("and leaves out", "small"),
-                without));
+            Controls.row(10, Controls.whole(Controls.label("plays", "small")), octaves),
+            Controls.row(10, Controls.whole(Controls.label("leaves out", "small")), without));
   }
 
   @Override
@@ -103,7 +96,7 @@ final class PartPage implements ChordPage {
 
   private void showRule(FollowRule.Chords rule) {
     spread.setValue(rule.kind());
-    words.setText(rule.kind().words());
+    Controls.explained(spread, rule.kind().words());
     vary.show(String.valueOf(rule.vary().amount()));
     octaves.show(List.of("octave down", "as laid out", "octave up", "two up"), octave(rule));
     for (int i = 0; i < without.getChildren().size(); i++) {

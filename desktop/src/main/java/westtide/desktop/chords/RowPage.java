@@ -54,13 +54,13 @@ final class RowPage implements ChordPage {
     uses.setHgap(16);
     box.getChildren()
         .addAll(
-            Controls.row(8, Controls.label("rhythm", "small"), rhythm, figure),
+            Controls.row(8, Controls.whole(Controls.label("rhythm", "small")), rhythm, figure),
             Controls.row(
                 8,
-                Controls.label("register", "small"),
+                Controls.whole(Controls.label("register", "small")),
                 octave,
                 Controls.spring(),
-                Controls.label("called", "small"),
+                Controls.whole(Controls.label("called", "small")),
                 name,
                 Controls.action("row-copy", "copy as another", this::copy),
                 Controls.action("row-remove", "take away", this::remove)),
@@ -133,7 +133,7 @@ final class RowPage implements ChordPage {
           choice.apply(
               RowEdits.pedal(kind, index < 0 ? Optional.empty() : Optional.of(scale.get(index))));
         });
-    return Controls.row(4, Controls.label(id, "small"), row, pedal);
+    return Controls.row(4, Controls.whole(Controls.label(id, "small")), row, pedal);
   }
 
   private void takeRhythm() {

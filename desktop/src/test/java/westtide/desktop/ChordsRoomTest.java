@@ -1,0 +1,273 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Point2D;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import westtide.file.SongFile;
+import westtide.review.Stage;
+import westtide.song.FollowRule;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Manner;
+import westtide.song.chord.Progression;
+import westtide.song.chord.RhythmFamily;
+import westtide.theory.Chord;
+import westtide.theory.NoteName;
+import westtide.theory.Voicing;
+import westtide.theory.VoicingKind;
+
+/** Everything that is decided about chords, by mouse and by keyboard. */
+class ChordsRoomTest extends WindowTest {
+  @Override
+  void begin() {
+    shell.begin(shell.demos().get(0));
+  }
+
+  @BeforeEach
+  void openChords() {
+    go(Stage.CHORDS);
+    type("#chord-line", "i9 | VImaj7 | iv7 | v7");
+  }
+
+  private Progression row() {
+    return song().progression("hook");
+  }
+
+  private List<String> chords() {
+    return row().chords().stream().map(Chord::toString).toList();
+  }
+
+  private List<Integer> steps() {
+    return row().spans().stream().map(span -> span.ticks() / 240).toList();
+  }
+
+  private Manner manner(int chord) {
+    return row().spans().get(chord).manner();
+  }
+
+  private FollowRule.Chords rule(String part) {
+    Pattern pattern = song().part(part).orElseThrow().variants().get(0).pattern();
+    return (FollowRule.Chords) ((Pattern.Following) pattern).rule();
+  }
+
+  private void drag(Point2D from, Point2D to) {
+    moveTo(from);
+    press(MouseButton.PRIMARY);
+    moveTo(to);
+    release(MouseButton.PRIMARY);
+    settle();
+  }
+
+  @SuppressWarnings("unchecked")
+  private <T> void choose(String combo, T value) {
+    interact(() -> ((ComboBox<T>) lookup(combo).query()).setValue(value));
+    settle();
+  }
+
+  private void undo() {
+    push(KeyCode.SHORTCUT, KeyCode.Z);
+    settle();
+  }
+
+  @Test
+  void aCardsEndIsDraggedAndOneUndoTakesItBack() {
+    Point2D first = middle("#chord-card-0");
+    Point2D second = middle("#chord-card-1");
+    double border = (first.getX() + second.getX()) / 2;
+    double bar = second.getX() - first.getX();
+    drag(new Point2D(border, first.getY()), new Point2D(border - bar / 4, first.getY()));
+    assertThat(steps()).containsExactly(12, 20, 16, 16);
+    assertThat(lookup("#chord-line").queryTextInputControl().getText()).startsWith("i9 . . VImaj7");
+    undo();
+    assertThat(steps()).containsExactly(16, 16, 16, 16);
+  }
+
+  @Test
+  void aCardIsDraggedToAnotherPlace() {
+    drag(middle("#chord-card-0"), middle("#chord-card-2").add(30, 0));
+    assertThat(chords()).containsExactly("Dmaj7", "Bm7", "F♯m9", "C♯m7");
+  }
+
+  @Test
+  void cardsAreWorkedByKeyboard() {
+    clickOn("#chord-card-0");
+    push(KeyCode.RIGHT);
+    push(KeyCode.SHIFT, KeyCode.LEFT);
+    settle();
+    assertThat(steps()).containsExactly(16, 15, 17, 16);
+    push(KeyCode.D);
+    settle();
+    assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Dmaj7", "Bm7", "C♯m7");
+    push(KeyCode.SHORTCUT, KeyCode.RIGHT);
+    settle();
+    assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Bm7", "Dmaj7", "C♯m7");
+    push(KeyCode.DELETE);
+    push(KeyCode.E);
+    push(KeyCode.E);
+    push(KeyCode.R);
+    push(KeyCode.S);
+    settle();
+    assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Bm7", "C♯m7");
+    assertThat(manner(2).early()).isEqualTo(480);
+    assertThat(manner(2).rest()).isTrue();
+    assertThat(manner(2).strum()).isPresent();
+    push(KeyCode.I);
+    settle();
+    assertThat(manner(2).inversion()).contains(0);
+  }
+
+  @Test
+  void notesAreDraggedAddedTakenAwayAndTyped() {
+    clickOn("#chord-card-1");
+    Voicing led = voicing(1);
+    Point2D top = middle("#voice-1-" + led.top());
+    drag(top, new Point2D(top.getX(), top.getY() - 30));
+    Voicing moved = manner(1).own().orElseThrow();
+    assertThat(moved.top()).isGreaterThan(led.top());
+    assertThat(moved.keys().subList(0, moved.keys().size() - 1))
+        .isEqualTo(led.keys().subList(0, led.keys().size() - 1));
+    undo();
+    assertThat(manner(1).own()).isEmpty();
+    focus("#voice-ladder");
+    push(KeyCode.UP);
+    push(KeyCode.UP);
+    push(KeyCode.SHIFT, KeyCode.UP);
+    settle();
+    assertThat(manner(1).own().orElseThrow().keys().get(1)).isEqualTo(led.keys().get(1) + 1);
+    push(KeyCode.DELETE);
+    settle();
+    assertThat(manner(1).own().orElseThrow().keys()).hasSize(led.keys().size() - 1);
+    type("#chord-notes", "D3 A3 F#4 C#5");
+    assertThat(manner(1).own().orElseThrow().keys()).containsExactly(50, 57, 66, 73);
+    assertHas(words("#chord-told"), "the root at the bottom", "the fifth above", "23 semitones");
+    press("#chord-led");
+    assertThat(manner(1).own()).isEmpty();
+    type("#chord-notes", "D3 H4");
+    assertHas(words("#chord-notes-problem"), "column 4", "H4");
+  }
+
+  private Voicing voicing(int chord) {
+    return westtide.follow.ChordVoicings.of(song(), row()).get(chord);
+  }
+
+  @Test
+  void spreadInversionPushAndStrumAreChosen() {
+    clickOn("#chord-card-0");
+    choose("#chord-spread", VoicingKind.OPEN.toString());
+    press("#turn-2", "#push-1-8-early", "#strum-down");
+    assertThat(manner(0).kind()).contains(VoicingKind.OPEN);
+    assertThat(manner(0).inversion()).contains(2);
+    assertThat(manner(0).early()).isEqualTo(480);
+    type("#strum-ms", "30");
+    assertThat(manner(0).strum().orElseThrow().millis()).isEqualTo(30);
+    assertThat(manner(0).strum().orElseThrow().up()).isFalse();
+    assertThat(lookup("#chord-line").queryTextInputControl().getText()).startsWith("<<i9@2 |");
+  }
+
+  @Test
+  void aSuggestionIsHeardTakenAndTakenBack() {
+    clickOn("#chord-card-0");
+    press("#page-what-next", "#next-hear-0");
+    String wanted = words("#next-0").split(" ")[0];
+    assertThat(chords()).hasSize(4);
+    press("#next-take-0");
+    assertThat(chords()).hasSize(5);
+    assertThat(chords().get(1)).isEqualTo(wanted);
+    undo();
+    assertThat(chords()).hasSize(4);
+  }
+
+  @Test
+  void aMoodGivesWholeProgressions() {
+    press("#page-by-mood", "#mood-dreamy", "#mood-bars-8-bars");
+    String line = words("#mood-line-1");
+    press("#mood-take-1");
+    assertThat(chords()).hasSize(8);
+    assertThat(lookup("#chord-line").queryTextInputControl().getText()).isEqualTo(line);
+    press("#mood-others");
+    assertThat(words("#mood-line-1")).isNotEqualTo(line);
+  }
+
+  @Test
+  void aRowHasARhythmARegisterACopyAndAPedal() {
+    press("#page-whole-row");
+    choose("#row-rhythm", RhythmFamily.QUICK_SWITCH.toString());
+    assertThat(row().rhythm()).contains(RhythmFamily.QUICK_SWITCH.rhythm());
+    type("#row-figure", "x-..x-.o");
+    assertThat(row().rhythm().orElseThrow().figure().orElseThrow()).hasToString("x-..x-.o");
+    type("#row-figure", "hello");
+    assertHas(words("#row-figure-problem"), "written with x X o");
+    push(KeyCode.ESCAPE);
+    press("#register-octave-up", "#row-copy");
+    assertThat(row().octave()).isEqualTo(1);
+    assertThat(song().progressions()).hasSize(2);
+    type("#row-name", "lift");
+    assertThat(song().progressions().get(1).name()).isEqualTo("lift");
+    choose("#use-verse", "lift");
+    choose("#pedal-verse", "stays on F♯");
+    assertThat(song().form().sections())
+        .filteredOn(s -> s.word().toString().equals("verse"))
+        .allMatch(s -> s.progression().equals("lift"))
+        .allMatch(s -> s.pedal().equals(Optional.of(NoteName.parse("F#"))));
+  }
+
+  @Test
+  void partsAreSpreadVariedAndLayered() throws Exception {
+    press("#page-parts-and-layers");
+    choose("#part-spread", VoicingKind.DROP_2);
+    assertThat(rule("keys").kind()).isEqualTo(VoicingKind.DROP_2);
+    type("#vary", "12");
+    press("#vary-again");
+    assertThat(rule("keys").vary().amount()).isEqualTo(12);
+    press("#layer-add", "#without-third");
+    assertThat(rule("layer-1").layer().octaves()).isEqualTo(1);
+    assertThat(rule("layer-1").layer().without()).hasSize(2);
+    assertThat(song().parts().stream().filter(p -> p.role() == Role.CHORDS)).hasSize(2);
+    Path file = folder.resolve("layered.tide");
+    Song now = song();
+    SongFile.write(now, file);
+    assertThat(SongFile.read(file)).isEqualTo(now);
+    press("#layer-remove");
+    assertThat(song().part("layer-1")).isEmpty();
+  }
+
+  @Test
+  void placedNotesAreNamedAndTaken() {
+    press("#page-name-it");
+    type("#name-notes", "A3 C4 E4 G4");
+    assertThat(words("#name-0")).isEqualTo("Am7");
+    press("#name-clear");
+    focus("#name-strip");
+    for (int i = 0; i < 3; i++) {
+      push(KeyCode.ENTER);
+      push(KeyCode.RIGHT);
+      push(KeyCode.RIGHT);
+      push(KeyCode.RIGHT);
+      push(KeyCode.RIGHT);
+    }
+    settle();
+    assertThat(words("#name-0")).isEqualTo("Caug");
+    press("#name-take-0");
+    assertThat(row().spans().get(0).chord()).hasToString("Caug");
+    assertThat(manner(0).own().orElseThrow().keys()).containsExactly(60, 64, 68);
+  }
+
+  @Test
+  void signsAreTypedAndShownOnTheCards() {
+    type("#chord-line", "i9:12 <<VI:4 | % | iv7 - | (v7)x2");
+    assertThat(row().spans()).extracting(ChordSpan::ticks).startsWith(2880, 960, 2880, 960);
+    assertThat(lookup("#chord-card-5").query().getAccessibleText()).contains("rest");
+    type("#chord-line", "i9:12 VI:8");
+    assertHas(words("#chord-line-problem"), "column 1", "20 of its 16");
+  }
+}
