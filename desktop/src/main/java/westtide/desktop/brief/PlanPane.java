@@ -6,6 +6,8 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.Desk;
 import westtide.desktop.SongView;
@@ -61,7 +63,8 @@ final class PlanPane extends VBox {
     points.setId("checklist");
     getChildren()
         .addAll(
-            Controls.row(10, goal, length),
+            goal,
+            length,
             Controls.label("minutes for each stage", "small"),
             stages,
             total,
@@ -91,9 +94,11 @@ final class PlanPane extends VBox {
     for (Checklist.Point point : list.points()) {
       Label mark = Controls.label(point.done() ? "✓" : "○", point.done() ? "strong" : "small");
       mark.setMinWidth(20);
-      Label name = Controls.label(point.name());
-      Label stage = Controls.label(point.stage().toString(), "small");
-      points.getChildren().add(Controls.row(6, mark, name, Controls.spring(), stage));
+      Label name = Controls.wrapped(point.name());
+      HBox.setHgrow(name, Priority.ALWAYS);
+      name.setMaxWidth(Double.MAX_VALUE);
+      Label stage = Controls.whole(Controls.label(point.stage().toString(), "small"));
+      points.getChildren().add(Controls.row(6, mark, name, stage));
     }
   }
 
