@@ -222,6 +222,33 @@ class ChordsRoomTest extends WindowTest {
   }
 
   @Test
+  void aRhythmIsDrawnByHand() {
+    press("#page-whole-row");
+    choose("#row-rhythm", RhythmFamily.PLUCKED.toString());
+    clickOn("#row-hand-0");
+    assertThat(figure()).isEqualTo("X-..x-..x-..x-..");
+    focus("#row-hand");
+    push(KeyCode.SHIFT, KeyCode.RIGHT);
+    settle();
+    assertThat(figure()).isEqualTo("X--.x-..x-..x-..");
+    for (int i = 0; i < 3; i++) {
+      push(KeyCode.RIGHT);
+    }
+    push(KeyCode.ENTER);
+    settle();
+    assertThat(figure()).isEqualTo("X--xx-..x-..x-..");
+    Point2D from = middle("#row-hand-8");
+    drag(from, from.add(middle("#row-hand-8").subtract(middle("#row-hand-4")).multiply(0.75)));
+    assertThat(figure()).isEqualTo("X--xx-..x---x-..");
+    undo();
+    assertThat(figure()).isEqualTo("X--xx-..x-..x-..");
+  }
+
+  private String figure() {
+    return row().rhythm().orElseThrow().figure().orElseThrow().text();
+  }
+
+  @Test
   void partsAreSpreadVariedAndLayered() throws Exception {
     press("#page-parts-and-layers");
     choose("#part-spread", VoicingKind.DROP_2);

@@ -3,7 +3,6 @@ package westtide.desktop.chords;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
@@ -294,12 +293,28 @@ final class OneChordPage implements ChordPage {
         .collect(Collectors.joining(" "));
   }
 
+  /** Which inversion the whole stands in, by its lowest note. */
+  private static String turned(ChordScene scene) {
+    Chord chord = scene.span().chord();
+    int above = Math.floorMod(scene.voicing().bass() - chord.root().pitchClass(), 12);
+    List<Integer> heights =
+        chord.quality().tones().stream().map(t -> t.semitones() % 12).distinct().toList();
+    return switch (heights.indexOf(above)) {
+      case 0 -> "root position";
+      case 1 -> "first inversion";
+      case 2 -> "second inversion";
+      case -1 -> "over a foreign bass";
+      default -> "third inversion or beyond";
+    };
+  }
+
   private static String tell(ChordScene scene) {
     Chord here = scene.span().chord();
     String tones = here.notes().stream().map(NoteName::toString).collect(Collectors.joining(" "));
     String stack = StackWords.of(scene.voicing(), here);
     StringBuilder out = new StringBuilder(here + " is " + tones + ": " + stack);
-    out.append(String.format(Locale.ROOT, "; %d semitones high", scene.voicing().spread()));
+    out.append("; ").append(turned(scene)).append(", ");
+    out.append(scene.voicing().spread()).append(" semitones high");
     int next = scene.chord() + 1;
     if (next < scene.voicings().size()) {
       Chord goal = scene.row().spans().get(next).chord();

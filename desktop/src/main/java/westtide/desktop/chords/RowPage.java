@@ -12,7 +12,10 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.FigureSheet;
 import westtide.desktop.kit.TypedLine;
+import westtide.follow.ChordVoicings;
+import westtide.rhythm.Figure;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -31,8 +34,8 @@ final class RowPage implements ChordPage {
 
   private final ChordChoice choice;
   private final ComboBox<String> rhythm = new ComboBox<>();
-  private final TypedLine figure =
-      new TypedLine("row-figure", "x strikes, - holds, . rests, > next chord", this::takeFigure);
+  private final FigureSheet hand = new FigureSheet("row-hand", this::drawn);
+  private final TypedLine figure = new TypedLine("row-figure", "x--.x-..", this::takeFigure);
   private final Chips<Integer> octave = new Chips<>("register-", RowPage::register, o -> apply(o));
   private final TypedLine name = new TypedLine("row-name", "name", this::takeName);
   private final FlowPane uses = Controls.flow();
@@ -47,14 +50,18 @@ final class RowPage implements ChordPage {
     Arrays.stream(RhythmFamily.values()).forEach(f -> rhythm.getItems().add(f.toString()));
     rhythm.getItems().add(OWN);
     rhythm.setOnAction(event -> takeRhythm());
-    rhythm.setMinWidth(210);
-    HBox.setHgrow(figure, Priority.ALWAYS);
+    rhythm.setPrefWidth(196);
+    rhythm.setMinWidth(150);
+    HBox.setHgrow(hand, Priority.ALWAYS);
+    figure.setPrefWidth(190);
+    figure.setMinWidth(120);
     name.setPrefWidth(110);
     name.setMinWidth(80);
     uses.setHgap(16);
     box.getChildren()
         .addAll(
-            Controls.row(8, Controls.whole(Controls.label("rhythm", "small")), rhythm, figure),
+            Controls.row(
+                8, Controls.whole(Controls.label("rhythm", "small")), rhythm, figure, hand),
             Controls.row(
                 8,
                 Controls.whole(Controls.label("register", "small")),
@@ -83,7 +90,13 @@ final class RowPage implements ChordPage {
     Optional<ChordRhythm> own = scene.row().rhythm();
     Optional<RhythmFamily> family = own.flatMap(RhythmFamily::of);
     rhythm.setValue(own.isEmpty() ? AS_PART : family.map(RhythmFamily::toString).orElse(OWN));
-    figure.show(own.map(RhythmText::format).orElse(""));
+    String text =
+        own.flatMap(ChordRhythm::figure)
+            .or(() -> own.isEmpty() ? ChordVoicings.rule(scene.song()).figure() : Optional.empty())
+            .map(Figure::text)
+            .orElse("");
+    figure.show(text);
+    hand.show(text);
     Controls.explained(
         rhythm,
         family
@@ -149,6 +162,14 @@ final class RowPage implements ChordPage {
         choice
             .edits()
             .rhythm(asPart ? Optional.empty() : Optional.of(RhythmText.parse(rhythm.getValue()))));
+  }
+
+  private void drawn(String text) {
+    boolean empty = text.matches("[.]*");
+    choice.apply(
+        choice
+            .edits()
+            .rhythm(empty ? Optional.empty() : Optional.of(ChordRhythm.of(new Figure(text)))));
   }
 
   private Optional<TypedLine.Trouble> takeFigure(String text) {
