@@ -10,6 +10,7 @@ import westtide.theory.Chord;
 import westtide.theory.ChordQuality;
 import westtide.theory.Interval;
 import westtide.theory.Key;
+import westtide.theory.NoteName;
 import westtide.theory.RomanNumeral;
 import westtide.theory.Scale;
 import westtide.theory.VoiceLeading;
@@ -115,7 +116,7 @@ public final class NextChord {
     return Math.floorMod(from - 1 + (up ? 1 : -1), 7) + 1;
   }
 
-  private static westtide.theory.NoteName up(Chord chord, String degree) {
+  private static NoteName up(Chord chord, String degree) {
     return chord.root().plus(Interval.ofDegree(degree)).simplest();
   }
 

@@ -10,7 +10,6 @@ import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.FormLine;
 import westtide.song.KickLink;
-import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
@@ -92,14 +91,14 @@ public enum School {
   /** The answer a song gives now; empty where it has nothing that could answer. */
   public Optional<String> answer(Song song) {
     return switch (this) {
-      case LOW_END -> sub(song).map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
+      case LOW_END ->
+          song.rule(FollowRule.Sub.class).map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));
       case COLOUR -> Optional.of(answer(sevenths(song) >= 0.5));
       case VERSE_BASS -> verse(song).map(section -> answer(section.pedal().isPresent()));
       case KICK_VELOCITY -> kicks(song).findAny().map(hit -> answer(!allFull(song)));
-      case COPIES ->
-          song.part(Role.CHORDS).flatMap(School::rule).map(r -> answer(r.vary().amount() > 0));
+      case COPIES -> song.rule(FollowRule.Chords.class).map(r -> answer(r.vary().amount() > 0));
     };
   }
 
@@ -204,23 +203,6 @@ public enum School {
     return song.form().sections().stream()
         .filter(section -> section.word().kind() == SectionKind.VERSE)
         .findFirst();
-  }
-
-  private static Optional<FollowRule.Sub> sub(Song song) {
-    return song.part(Role.SUB)
-        .map(part -> part.variants().get(0).pattern())
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule())
-        .filter(FollowRule.Sub.class::isInstance)
-        .map(FollowRule.Sub.class::cast);
-  }
-
-  private static Optional<FollowRule.Chords> rule(Part part) {
-    return Optional.of(part.variants().get(0).pattern())
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule())
-        .filter(FollowRule.Chords.class::isInstance)
-        .map(FollowRule.Chords.class::cast);
   }
 
   private static Stream<Hit> kicks(Song song) {

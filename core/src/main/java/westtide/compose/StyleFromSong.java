@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
 import westtide.song.Brief;
@@ -97,8 +96,7 @@ public final class StyleFromSong {
     Set<ChordQuality> colours = new LinkedHashSet<>();
     spans.forEach(span -> colours.add(span.chord().quality()));
     FollowRule.Chords rule =
-        rules(FollowRule.Chords.class)
-            .findFirst()
+        song.rule(FollowRule.Chords.class)
             .orElseGet(() -> FollowRule.Chords.of(base.keysPart().range(), Optional.empty()));
     return new ChordHabit(
         song.progressions().stream().map(this::line).distinct().toList(),
@@ -181,8 +179,7 @@ public final class StyleFromSong {
                 new PartHabit.Keys(
                     part.name(),
                     part.program(),
-                    rules(FollowRule.Chords.class)
-                        .findFirst()
+                    song.rule(FollowRule.Chords.class)
                         .map(FollowRule.Chords::range)
                         .orElse(base.keysPart().range())))
         .orElse(base.keysPart());
@@ -203,7 +200,7 @@ public final class StyleFromSong {
 
   private PartHabit.Sub sub() {
     Optional<Part> part = song.part(Role.SUB);
-    Optional<FollowRule.Sub> rule = rules(FollowRule.Sub.class).findFirst();
+    Optional<FollowRule.Sub> rule = song.rule(FollowRule.Sub.class);
     if (part.isEmpty() || rule.isEmpty()) {
       return base.sub();
     }
@@ -217,7 +214,7 @@ public final class StyleFromSong {
 
   private PartHabit.Bass bass() {
     Optional<Part> part = song.part(Role.BASS);
-    Optional<FollowRule.Bass> rule = rules(FollowRule.Bass.class).findFirst();
+    Optional<FollowRule.Bass> rule = song.rule(FollowRule.Bass.class);
     if (part.isEmpty() || rule.isEmpty()) {
       return base.bass();
     }
@@ -229,16 +226,6 @@ public final class StyleFromSong {
         rule.get().lowest(),
         rule.get().pickUp(),
         rule.get().fifths());
-  }
-
-  private <R extends FollowRule> Stream<R> rules(Class<R> kind) {
-    return song.parts().stream()
-        .flatMap(part -> part.variants().stream())
-        .map(Variant::pattern)
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule())
-        .filter(kind::isInstance)
-        .map(kind::cast);
   }
 
   private SoundHabit sound() {

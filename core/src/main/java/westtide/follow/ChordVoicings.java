@@ -5,9 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import westtide.song.FollowRule;
-import westtide.song.Pattern;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.theory.Voicing;
@@ -31,15 +29,7 @@ public final class ChordVoicings {
 
   /** The rule of the song's first part that follows the chords; a usual one where there is none. */
   public static FollowRule.Chords rule(Song song) {
-    return song.parts().stream()
-        .flatMap(part -> part.variants().stream())
-        .map(Variant::pattern)
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule())
-        .filter(FollowRule.Chords.class::isInstance)
-        .map(FollowRule.Chords.class::cast)
-        .findFirst()
-        .orElse(FollowRule.Chords.of(USUAL, Optional.empty()));
+    return song.rule(FollowRule.Chords.class).orElse(FollowRule.Chords.of(USUAL, Optional.empty()));
   }
 
   /** One voicing a chord, in order, octaves higher or lower than the rule's range. */

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.BiPredicate;
 import westtide.score.Score;
+import westtide.song.Role;
 import westtide.style.Style;
 
 /**
@@ -71,7 +72,7 @@ public record Checklist(List<Point> points) {
   private static boolean inKey(Score score) {
     var key = score.song().brief().key();
     return score.parts().stream()
-        .filter(part -> part.part().role() == westtide.song.Role.LEAD)
+        .filter(part -> part.part().role() == Role.LEAD)
         .flatMap(part -> part.notes().stream())
         .allMatch(note -> key.contains(note.key() % 12));
   }

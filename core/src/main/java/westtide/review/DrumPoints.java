@@ -7,6 +7,7 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
+import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
@@ -86,8 +87,7 @@ final class DrumPoints {
     return grooves(song)
         .flatMap(groove -> groove.lanes().stream())
         .flatMap(lane -> lane.lane().hits().stream())
-        .anyMatch(
-            hit -> Math.floorMod(westtide.rhythm.Ticks.ofSteps(hit.step()), 2 * unit) >= unit);
+        .anyMatch(hit -> Math.floorMod(Ticks.ofSteps(hit.step()), 2 * unit) >= unit);
   }
 
   private static boolean ownLength(Pattern.Drums groove) {

@@ -2,10 +2,8 @@ package westtide.review;
 
 import java.util.Map;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
-import westtide.song.Pattern;
 import westtide.song.Song;
 
 /** Points of the checklist that are read from the rules of 808 and bass. */
@@ -18,19 +16,11 @@ final class LowEndPoints {
 
   private LowEndPoints() {}
 
-  private static Stream<FollowRule> rules(Song song) {
-    return song.parts().stream()
-        .flatMap(part -> part.variants().stream())
-        .map(variant -> variant.pattern())
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule());
-  }
-
   private static boolean linked(Song song, KickLink link) {
-    return rules(song).anyMatch(rule -> rule instanceof FollowRule.Sub sub && sub.link() == link);
+    return song.rule(FollowRule.Sub.class).filter(sub -> sub.link() == link).isPresent();
   }
 
   private static boolean picksUp(Song song) {
-    return rules(song).anyMatch(rule -> rule instanceof FollowRule.Bass bass && bass.pickUp());
+    return song.rule(FollowRule.Bass.class).filter(FollowRule.Bass::pickUp).isPresent();
   }
 }

@@ -3,6 +3,7 @@ package westtide.song;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 
@@ -74,5 +75,15 @@ public record Part(
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
     return new Part(id, name, role, program, patch, other, variants);
+  }
+
+  /** The rule of the first pattern that follows a rule of that kind. */
+  public <R extends FollowRule> Optional<R> rule(Class<R> kind) {
+    return variants.stream().flatMap(variant -> variant.rule(kind).stream()).findFirst();
+  }
+
+  /** The part with its rules of a kind changed; other patterns stay. */
+  public <R extends FollowRule> Part withRule(Class<R> kind, UnaryOperator<R> change) {
+    return withVariants(variants.stream().map(variant -> variant.withRule(kind, change)).toList());
   }
 }

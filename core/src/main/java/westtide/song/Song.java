@@ -77,6 +77,11 @@ public record Song(
     return parts.stream().filter(part -> part.role() == role).findFirst();
   }
 
+  /** The rule of the first part that follows one of that kind. */
+  public <R extends FollowRule> Optional<R> rule(Class<R> kind) {
+    return parts.stream().flatMap(part -> part.rule(kind).stream()).findFirst();
+  }
+
   /** Length in ticks. */
   public int ticks() {
     return form.bars() * brief.meter().ticksPerBar();

@@ -1,5 +1,8 @@
 package westtide.song;
 
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+
 /**
  * One way a part plays, such as groove A or the fill.
  *
@@ -10,5 +13,19 @@ public record Variant(String name, Pattern pattern) {
   /** The same name for another pattern. */
   public Variant withPattern(Pattern other) {
     return new Variant(name, other);
+  }
+
+  /** The rule it follows, if it follows one of that kind. */
+  public <R extends FollowRule> Optional<R> rule(Class<R> kind) {
+    return pattern instanceof Pattern.Following following && kind.isInstance(following.rule())
+        ? Optional.of(kind.cast(following.rule()))
+        : Optional.empty();
+  }
+
+  /** The same with its rule changed, if it follows one of that kind. */
+  public <R extends FollowRule> Variant withRule(Class<R> kind, UnaryOperator<R> change) {
+    return rule(kind)
+        .map(rule -> withPattern(new Pattern.Following(change.apply(rule))))
+        .orElse(this);
   }
 }

@@ -12,6 +12,7 @@ import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.file.SongFile;
+import westtide.follow.ChordVoicings;
 import westtide.review.Stage;
 import westtide.song.FollowRule;
 import westtide.song.Pattern;
@@ -157,7 +158,7 @@ class ChordsRoomTest extends WindowTest {
   }
 
   private Voicing voicing(int chord) {
-    return westtide.follow.ChordVoicings.of(song(), row()).get(chord);
+    return ChordVoicings.of(song(), row()).get(chord);
   }
 
   @Test

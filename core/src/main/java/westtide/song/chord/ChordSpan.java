@@ -1,5 +1,6 @@
 package westtide.song.chord;
 
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.theory.Chord;
 import westtide.theory.VoicingWish;
@@ -26,7 +27,7 @@ public record ChordSpan(Chord chord, int ticks, Manner manner) {
 
   /** The same length with another chord; notes chosen for the old one are let go. */
   public ChordSpan withChord(Chord other) {
-    return new ChordSpan(other, ticks, manner.withRest(false).withOwn(java.util.Optional.empty()));
+    return new ChordSpan(other, ticks, manner.withRest(false).withOwn(Optional.empty()));
   }
 
   /** The same chord at another length. */

@@ -10,11 +10,9 @@ import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.mix.Mix;
 import westtide.theory.ChordMember;
 import westtide.theory.VoicingKind;
@@ -81,7 +79,9 @@ public record ChordPartEdits(String part) {
             model.variants());
     FollowRule.Layer share = new FollowRule.Layer(octaves, without);
     List<Part> parts = new ArrayList<>(song.parts());
-    parts.add(parts.indexOf(model) + 1, changed(layer, rule -> rule.withLayer(share)));
+    parts.add(
+        parts.indexOf(model) + 1,
+        layer.withRule(FollowRule.Chords.class, rule -> rule.withLayer(share)));
     return song.withParts(parts).withForm(beside(song.form(), layer.id()));
   }
 
@@ -95,19 +95,7 @@ public record ChordPartEdits(String part) {
   }
 
   private Edit rule(String name, UnaryOperator<FollowRule.Chords> change) {
-    return Edit.of(name, song -> song.withPart(part, p -> changed(p, change)));
-  }
-
-  private static Part changed(Part part, UnaryOperator<FollowRule.Chords> change) {
-    return part.withVariants(
-        part.variants().stream().map(variant -> changed(variant, change)).toList());
-  }
-
-  private static Variant changed(Variant variant, UnaryOperator<FollowRule.Chords> change) {
-    if (variant.pattern() instanceof Pattern.Following following
-        && following.rule() instanceof FollowRule.Chords rule) {
-      return variant.withPattern(new Pattern.Following(change.apply(rule)));
-    }
-    return variant;
+    return Edit.of(
+        name, song -> song.withPart(part, p -> p.withRule(FollowRule.Chords.class, change)));
   }
 }

@@ -3,9 +3,6 @@ package westtide.song.edit;
 import java.util.function.UnaryOperator;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
-import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Variant;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */
@@ -23,19 +20,7 @@ public final class LowEndEdits {
   }
 
   private static Edit sub(String name, String part, UnaryOperator<FollowRule.Sub> change) {
-    return Edit.of(name, song -> song.withPart(part, p -> changed(p, change)));
-  }
-
-  private static Part changed(Part part, UnaryOperator<FollowRule.Sub> change) {
-    return part.withVariants(
-        part.variants().stream().map(variant -> changed(variant, change)).toList());
-  }
-
-  private static Variant changed(Variant variant, UnaryOperator<FollowRule.Sub> change) {
-    if (variant.pattern() instanceof Pattern.Following following
-        && following.rule() instanceof FollowRule.Sub rule) {
-      return variant.withPattern(new Pattern.Following(change.apply(rule)));
-    }
-    return variant;
+    return Edit.of(
+        name, song -> song.withPart(part, p -> p.withRule(FollowRule.Sub.class, change)));
   }
 }

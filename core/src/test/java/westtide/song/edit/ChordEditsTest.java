@@ -20,6 +20,7 @@ import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
 import westtide.theory.ChordMember;
+import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.Voicing;
 import westtide.theory.VoicingKind;
@@ -95,7 +96,7 @@ class ChordEditsTest {
   @Test
   void aPedalIsKeptInAKeyChangeAndLetGo() {
     Song held = RowEdits.pedal(SectionKind.HOOK, Optional.of(NoteName.parse("A"))).apply(song);
-    Song moved = BriefEdits.key(westtide.theory.Key.parse("C minor")).apply(held);
+    Song moved = BriefEdits.key(Key.parse("C minor")).apply(held);
     assertThat(moved.form().sections().get(0).pedal()).contains(NoteName.parse("C"));
     assertThat(RowEdits.pedal(SectionKind.HOOK, Optional.empty()).apply(held)).isEqualTo(song);
   }

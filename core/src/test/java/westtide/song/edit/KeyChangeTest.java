@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -19,7 +20,7 @@ import westtide.theory.Key;
 class KeyChangeTest {
   private static Song song(String key, int... notes) {
     List<Note> line =
-        java.util.stream.IntStream.range(0, notes.length)
+        IntStream.range(0, notes.length)
             .mapToObj(i -> new Note(i * 240, 240, notes[i], 90))
             .toList();
     Part lead = Songs.part("lead", Role.LEAD, new Pattern.Written(1, line));

@@ -1,6 +1,7 @@
 package westtide.desktop.brief;
 
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -238,7 +239,7 @@ public final class BriefRoom implements Room {
     }
   }
 
-  private static void commitOnLeave(TextField field, java.util.function.Consumer<String> take) {
+  private static void commitOnLeave(TextField field, Consumer<String> take) {
     field.setOnAction(event -> take.accept(field.getText().strip()));
     field
         .focusedProperty()

@@ -1,5 +1,6 @@
 package westtide.desktop.chords;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
@@ -121,7 +122,7 @@ final class ChordChoice {
   /** Lets the chosen chord sound and then others, led from it. */
   void hearThen(List<Chord> chords) {
     ChordScene scene = scene();
-    List<VoicingWish> wishes = new java.util.ArrayList<>();
+    List<VoicingWish> wishes = new ArrayList<>();
     wishes.add(
         new VoicingWish(
             scene.span().chord(),

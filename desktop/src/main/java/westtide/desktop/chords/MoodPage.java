@@ -2,6 +2,7 @@ package westtide.desktop.chords;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -70,7 +71,7 @@ final class MoodPage implements ChordPage {
     }
     MoodDraft draft = new MoodDraft(key, scene.brief().meter(), style, mood);
     List<List<ChordSpan>> takes =
-        java.util.stream.LongStream.range(seed, seed + TAKES)
+        LongStream.range(seed, seed + TAKES)
             .mapToObj(value -> draft.draw(bars, new Seed(value)))
             .toList();
     drawn = new Drawn(wish, takes);

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -263,13 +264,13 @@ final class OneChordPage implements ChordPage {
     manner("Strum a chord", m -> m.withStrum(after));
   }
 
-  private void strummed(java.util.function.UnaryOperator<Strum> change) {
+  private void strummed(UnaryOperator<Strum> change) {
     Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
     Strum after = change.apply(before);
     manner("Strum a chord", m -> m.withStrum(Optional.of(after)));
   }
 
-  private void manner(String edit, java.util.function.UnaryOperator<Manner> change) {
+  private void manner(String edit, UnaryOperator<Manner> change) {
     if (!showing) {
       choice.apply(choice.edits().manner(edit, choice.chord(), change));
     }

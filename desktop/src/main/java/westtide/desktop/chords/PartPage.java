@@ -3,7 +3,6 @@ package westtide.desktop.chords;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -16,7 +15,6 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.song.FollowRule;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.edit.ChordPartEdits;
 import westtide.theory.ChordMember;
 import westtide.theory.VoicingKind;
@@ -122,15 +120,9 @@ final class PartPage implements ChordPage {
   }
 
   private static List<Part> following(ChordScene scene) {
-    return scene.song().parts().stream().filter(p -> rule(p).isPresent()).toList();
-  }
-
-  private static Optional<FollowRule.Chords> rule(Part part) {
-    if (part.variants().get(0).pattern() instanceof Pattern.Following following
-        && following.rule() instanceof FollowRule.Chords rule) {
-      return Optional.of(rule);
-    }
-    return Optional.empty();
+    return scene.song().parts().stream()
+        .filter(p -> p.rule(FollowRule.Chords.class).isPresent())
+        .toList();
   }
 
   private Part chosen() {
@@ -141,7 +133,7 @@ final class PartPage implements ChordPage {
   }
 
   private FollowRule.Chords rule() {
-    return rule(chosen()).orElseThrow();
+    return chosen().rule(FollowRule.Chords.class).orElseThrow();
   }
 
   private ChordPartEdits edits() {

@@ -19,7 +19,6 @@ import westtide.score.ScoredPart;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
@@ -177,11 +176,6 @@ public final class LowEndRoom implements Room {
   }
 
   private static Optional<FollowRule.Sub> rule(Song song) {
-    return song.part(Role.SUB)
-        .map(part -> part.variants().get(0).pattern())
-        .filter(Pattern.Following.class::isInstance)
-        .map(pattern -> ((Pattern.Following) pattern).rule())
-        .filter(FollowRule.Sub.class::isInstance)
-        .map(FollowRule.Sub.class::cast);
+    return song.part(Role.SUB).flatMap(part -> part.rule(FollowRule.Sub.class));
   }
 }
