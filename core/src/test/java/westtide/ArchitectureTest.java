@@ -29,7 +29,7 @@ class ArchitectureTest {
       new TreeMap<>(
           Map.ofEntries(
               Map.entry("theory", List.of()),
-              Map.entry("rhythm", List.of()),
+              Map.entry("rhythm", List.of("text")),
               Map.entry("text", List.of()),
               Map.entry("song", List.of("text", "theory", "rhythm")),
               Map.entry("style", List.of("text", "song", "theory", "rhythm")),

@@ -1,6 +1,7 @@
 package westtide.cli;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -10,8 +11,10 @@ import westtide.compose.SongDraft;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.file.UnusableFileException;
+import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
+import westtide.song.edit.BriefEdits;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
@@ -40,6 +43,16 @@ final class NewCommand implements Callable<Integer> {
               + " . hold, - rest, < early, @ turned over, %% again, ( )x2 repeat")
   private String chords;
 
+  @Option(
+      names = "--lane",
+      paramLabel = "\"VOICE: TEXT\"",
+      description =
+          "a lane of the hook's groove, such as \"hat: x.o.x.x3.\"; may be given again for others")
+  private List<String> lanes = List.of();
+
+  @Option(names = "--swing", paramLabel = "PERCENT", description = "50 to 75")
+  private String swing;
+
   @Option(names = "--form", paramLabel = "LINE", description = "such as \"intro 8, hook 16\"")
   private String form;
 
@@ -63,7 +76,7 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted()).withSeed(seed).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = song(draft);
+    Song song = grooved(song(draft));
     SongFile.write(song, file);
     spec.commandLine()
         .getOut()
@@ -90,6 +103,15 @@ final class NewCommand implements Callable<Integer> {
     SongDraft wished = chords == null ? draft : draft.withChords(chords);
     wished = form == null ? wished : wished.withForm(form);
     return wished.song();
+  }
+
+  /** The song with the lanes and the swing that were wished for. */
+  private Song grooved(Song drafted) {
+    Song song = drafted;
+    for (String lane : lanes) {
+      song = new TypedLane(lane).into(song);
+    }
+    return swing == null ? song : BriefEdits.swing(Swing.parse(swing)).apply(song);
   }
 
   private String title() {

@@ -20,6 +20,9 @@ import westtide.file.MidiFile;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.score.Score;
+import westtide.song.DrumVoice;
+import westtide.song.Pattern;
+import westtide.song.Role;
 import westtide.song.Song;
 import westtide.style.StyleBook;
 
@@ -92,6 +95,19 @@ class MainTest {
   }
 
   @Test
+  void typedLanesAndSwingGoIntoTheGroove() throws IOException {
+    Path song = folder.resolve("lanes.tide");
+    Result made =
+        draft(song, "--lane", "hat: x.o.x.x3.", "--lane", "Cowbell: x....", "--swing", "58");
+    assertThat(made.status()).as(made.err()).isZero();
+    Song read = SongFile.read(song);
+    var groove = (Pattern.Drums) read.part(Role.DRUMS).orElseThrow().variants().get(0).pattern();
+    assertThat(groove.lane(DrumVoice.CLOSED_HAT).orElseThrow()).hasToString("x.o.x.x3.");
+    assertThat(groove.lane(DrumVoice.COWBELL).orElseThrow().length()).isEqualTo(5);
+    assertThat(read.brief().swing()).hasToString("58");
+  }
+
+  @Test
   void aStyleOfOnesOwnDraftsASongFromItsFile() throws IOException {
     Path style = folder.resolve("mine.style.json");
     StyleFile.write(StyleBook.shipped().get("drill").named("mine", "Mine", "My own."), style);
@@ -141,6 +157,10 @@ class MainTest {
         "--chords;i9 | Hx;column 6",
         "--form;intro 8, solo 4;no section",
         "--seed;many;--seed",
+        "--lane;hat x.x.;a voice, a colon",
+        "--lane;gong: x...;no drum is called \"gong\"",
+        "--lane;hat: x.q.;column 3",
+        "--swing;90;50 to 75",
         "--colour;red;--colour"
       })
   void wrongWordsGiveOneSentenceAndNoFile(String option, String value, String message)

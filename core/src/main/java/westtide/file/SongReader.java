@@ -22,6 +22,7 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.rhythm.When;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.DrumLane;
@@ -129,7 +130,21 @@ final class SongReader {
   }
 
   private static Hit hit(JsonNode node) {
-    return new Hit(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
+    Hit plain = new Hit(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
+    JsonNode more = node.path(4);
+    if (more.isMissingNode()) {
+      return plain;
+    }
+    When when =
+        new When(
+            more.path("every").asInt(1),
+            more.path("on").asInt(1),
+            more.path("percent").asInt(100),
+            more.path("seed").asLong(1));
+    return plain
+        .withRamp(more.path("ramp").asInt(Hit.USUAL_RAMP))
+        .withFlam(more.path("flam").asInt(0))
+        .withWhen(when);
   }
 
   private static Note note(JsonNode node) {

@@ -91,13 +91,22 @@ final class SongWriter {
         nodes.objectNode().put("voice", lane.voice().name()).put("steps", lane.lane().length());
     ArrayNode hits = out.putArray("hits");
     for (Hit hit : lane.lane().hits()) {
-      hits.add(
-          nodes
-              .arrayNode()
-              .add(hit.step())
-              .add(hit.velocity())
-              .add(hit.nudge())
-              .add(hit.strokes()));
+      hits.add(hit(hit));
+    }
+    return out;
+  }
+
+  private ArrayNode hit(Hit hit) {
+    ArrayNode out =
+        nodes.arrayNode().add(hit.step()).add(hit.velocity()).add(hit.nudge()).add(hit.strokes());
+    if (!hit.equals(new Hit(hit.step(), hit.velocity(), hit.nudge(), hit.strokes()))) {
+      out.addObject()
+          .put("ramp", hit.ramp())
+          .put("flam", hit.flam())
+          .put("every", hit.when().every())
+          .put("on", hit.when().on())
+          .put("percent", hit.when().percent())
+          .put("seed", hit.when().seed());
     }
     return out;
   }

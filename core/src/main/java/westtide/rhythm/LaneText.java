@@ -2,40 +2,63 @@ package westtide.rhythm;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import westtide.text.Reading;
 
 /**
- * The typed form of a lane: {@code x} hit, {@code X} accent, {@code o} soft hit, {@code .} rest, a
- * digit 2 to 8 after a hit splits it into a roll; spaces and {@code |} are ignored. {@code
- * "x.o.x3.."} has seven steps.
+ * The typed form of a lane: {@code x} hit, {@code X} accent, {@code o} soft hit, {@code .} rest; a
+ * digit 2 to 8 after a hit splits it into a roll, and {@code /4} lets it play on every fourth pass
+ * of the lane only. Spaces and {@code |} are ignored. {@code "x.o.x3.X/4"} has seven steps.
  */
-final class LaneText {
+public final class LaneText {
+  private static final Pattern SIGN = Pattern.compile("[xXo]([2-8])?(?:/(\\d{1,2}))?|[.]|[ |]+");
+
   private LaneText() {}
 
-  static StepLane parse(String text) {
+  /** Reads a lane. */
+  public static Reading<StepLane> read(String text) {
     List<Hit> hits = new ArrayList<>();
+    Matcher matcher = SIGN.matcher(text);
+    int at = 0;
     int step = 0;
-    for (int column = 0; column < text.length(); column++) {
-      char sign = text.charAt(column);
-      if (sign == ' ' || sign == '|') {
-        continue;
+    while (at < text.length()) {
+      if (!matcher.find(at) || matcher.start() != at) {
+        return wrong(text, at);
       }
-      if (sign >= '2'
-          && sign <= '8'
-          && !hits.isEmpty()
-          && last(hits).step() == step - 1
-          && last(hits).strokes() == 1) {
-        hits.set(hits.size() - 1, last(hits).withStrokes(sign - '0'));
-        continue;
+      char sign = text.charAt(at);
+      if (sign == 'x' || sign == 'X' || sign == 'o') {
+        int passes = matcher.group(2) == null ? 1 : Integer.parseInt(matcher.group(2));
+        if (passes < 1 || passes > 64) {
+          return Reading.problem(at + 1, "a hit plays on every 1st to 64th pass, such as x/4");
+        }
+        hits.add(hit(step, sign, matcher.group(1), passes));
       }
-      if (sign != '.') {
-        hits.add(Hit.of(step, velocity(sign, text, column)));
-      }
-      step++;
+      step += sign == ' ' || sign == '|' ? 0 : 1;
+      at = matcher.end();
     }
     if (step == 0) {
-      throw new IllegalArgumentException("a lane needs at least one step, such as x...");
+      return Reading.problem(1, "a lane needs at least one step, such as x...");
     }
-    return new StepLane(step, hits);
+    if (step > StepLane.LONGEST) {
+      return Reading.problem(1, "a lane has 1 to 256 steps, but this has " + step);
+    }
+    return new Reading.Understood<>(new StepLane(step, hits));
+  }
+
+  private static Hit hit(int step, char sign, String strokes, int passes) {
+    Hit plain = Hit.of(step, velocity(sign));
+    Hit rolled = strokes == null ? plain : plain.withStrokes(Integer.parseInt(strokes));
+    return passes == 1 ? rolled : rolled.withWhen(When.every(passes));
+  }
+
+  private static Reading<StepLane> wrong(String text, int at) {
+    return Reading.problem(
+        at + 1,
+        "\""
+            + text.charAt(at)
+            + "\" is no sign of a lane; write x X o for hits and . for rests, after a hit 2 to 8"
+            + " for a roll and /4 for every fourth pass");
   }
 
   static String format(StepLane lane) {
@@ -46,28 +69,19 @@ final class LaneText {
     return out.toString();
   }
 
-  private static Hit last(List<Hit> hits) {
-    return hits.get(hits.size() - 1);
-  }
-
-  private static int velocity(char sign, String text, int column) {
+  private static int velocity(char sign) {
     return switch (sign) {
-      case 'x' -> Velocity.HIT;
       case 'X' -> Velocity.ACCENT;
       case 'o' -> Velocity.SOFT;
-      default ->
-          throw new IllegalArgumentException(
-              "a lane is written with x X o . and a digit 2 to 8 after a hit, but column "
-                  + (column + 1)
-                  + " of \""
-                  + text
-                  + "\" is "
-                  + sign);
+      default -> Velocity.HIT;
     };
   }
 
-  private static String sign(Hit hit) {
+  /** How a hit is written; what its sign does not say is not in the text. */
+  static String sign(Hit hit) {
     String mark = hit.velocity() >= 106 ? "X" : hit.velocity() >= 74 ? "x" : "o";
-    return hit.strokes() > 1 ? mark + hit.strokes() : mark;
+    String roll = hit.strokes() > 1 ? String.valueOf(hit.strokes()) : "";
+    boolean every = hit.when().every() > 1 && hit.when().on() == hit.when().every();
+    return mark + roll + (every ? "/" + hit.when().every() : "");
   }
 }

@@ -13,7 +13,8 @@ import java.util.Optional;
  * @param hits the hits, one a step at most, in order
  */
 public record StepLane(int length, List<Hit> hits) {
-  private static final int LONGEST = 256;
+  /** Most steps a lane has. */
+  public static final int LONGEST = 256;
 
   /** Sorts the hits and checks that each has a step of its own inside the lane. */
   public StepLane {
@@ -38,9 +39,26 @@ public record StepLane(int length, List<Hit> hits) {
     return new StepLane(length, List.of());
   }
 
-  /** Reads lane text; see {@link LaneText}. */
+  /**
+   * Reads lane text; see {@link LaneText}.
+   *
+   * @throws IllegalArgumentException with the column when it is not understood
+   */
   public static StepLane parse(String text) {
-    return LaneText.parse(text);
+    return LaneText.read(text).orElseThrow();
+  }
+
+  /**
+   * This lane where another one lacks what text cannot say: a hit written the same on the same step
+   * keeps its velocity, nudge, swell, flam and chance.
+   */
+  public StepLane refining(StepLane typed) {
+    List<Hit> out = new ArrayList<>();
+    for (Hit hit : typed.hits) {
+      Optional<Hit> old = at(hit.step()).filter(h -> LaneText.sign(h).equals(LaneText.sign(hit)));
+      out.add(old.orElse(hit));
+    }
+    return new StepLane(typed.length, out);
   }
 
   /** The hit on a step, if there is one. */
@@ -68,16 +86,33 @@ public record StepLane(int length, List<Hit> hits) {
     return over(steps, steps);
   }
 
+  /** As {@link #over(int)}, hits that play on some passes only included on all. */
+  public List<Hit> written(int steps) {
+    List<Hit> out = new ArrayList<>();
+    for (int pass = 0; pass < steps; pass += length) {
+      for (Hit hit : hits) {
+        if (pass + hit.step() < steps) {
+          out.add(hit.withStep(pass + hit.step()));
+        }
+      }
+    }
+    return out;
+  }
+
   /**
    * As {@link #over(int)}, the lane starting afresh every {@code restart} steps, as a pattern does.
+   * A hit that plays on some passes only is left out on the others; passes are counted from the
+   * first on.
    */
   public List<Hit> over(int steps, int restart) {
     List<Hit> out = new ArrayList<>();
+    int passes = 0;
     for (int start = 0; start < steps; start += restart) {
-      for (int pass = 0; pass < restart; pass += length) {
+      for (int pass = 0; pass < restart; pass += length, passes++) {
         for (Hit hit : hits) {
           int within = pass + hit.step();
-          if (within < restart && start + within < steps) {
+          boolean inside = within < restart && start + within < steps;
+          if (inside && hit.when().plays(passes, hit.step())) {
             out.add(hit.withStep(start + within));
           }
         }

@@ -55,6 +55,10 @@ final class Groove {
 
   private static void addStrokes(List<Note> out, DrumVoice voice, Hit hit) {
     int length = Math.max(1, STROKE / hit.strokes());
+    int first = Ticks.ofSteps(hit.step()) + hit.offset(0) - hit.flam();
+    if (hit.flam() > 0 && first >= 0) {
+      out.add(new Note(first, Math.min(length, hit.flam()), voice.note(), hit.flamVelocity()));
+    }
     for (int stroke = 0; stroke < hit.strokes(); stroke++) {
       int start = Math.max(0, Ticks.ofSteps(hit.step()) + hit.offset(stroke));
       out.add(new Note(start, length, voice.note(), hit.velocity(stroke)));

@@ -19,6 +19,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.rhythm.Swing;
+import westtide.rhythm.When;
+import westtide.song.DrumVoice;
 import westtide.song.Plan;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -27,6 +29,7 @@ import westtide.song.chord.Strum;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.ChordPartEdits;
+import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.RowEdits;
@@ -199,6 +202,12 @@ class SongFileTest {
             new ChordPartEdits("keys").vary(9, 77),
             new ChordPartEdits("keys").addLayer(1, Set.of(ChordMember.BASS, ChordMember.TOP)),
             RowEdits.pedal(SectionKind.HOOK, Optional.of(NoteName.parse("F#"))),
+            new DrumEdits("drums", "A")
+                .change(
+                    "d",
+                    DrumVoice.KICK,
+                    0,
+                    h -> h.withRamp(-30).withFlam(25).withWhen(new When(8, 3, 40, 11))),
             BriefEdits.cents(-35),
             BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
             BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));

@@ -3,14 +3,19 @@ package westtide.rhythm;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import westtide.text.Reading;
 
 class StepLaneTest {
   @ParameterizedTest
-  @ValueSource(strings = {"x.o.X3..", "....", "x8", "X.oxo", "x.x.x.x3.x.x.x.x4."})
+  @ValueSource(strings = {"x.o.X3..", "....", "x8", "X.oxo", "x.x.x.x3.x.x.x.x4.", "x/4..o3/2."})
   void textReadsBack(String text) {
     assertThat(StepLane.parse(text)).hasToString(text);
   }
@@ -23,7 +28,7 @@ class StepLaneTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", " | ", "x.y", "3x", ".3", "x9", "x33"})
+  @ValueSource(strings = {"", " | ", "x.y", "3x", ".3", "x9", "x33", "x/0", "x/65", "x/"})
   void otherTextIsRefused(String text) {
     assertThatThrownBy(() -> StepLane.parse(text)).isInstanceOf(IllegalArgumentException.class);
   }
@@ -66,5 +71,92 @@ class StepLaneTest {
   @ValueSource(ints = {0, 128, -3})
   void velocitiesOutsideMidiAreRefused(int velocity) {
     assertThatThrownBy(() -> Hit.of(0, velocity)).hasMessageContaining("1 to 127");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"x.y., 3", "x...|x.z, 8", "x3.9, 4", "'', 1", "..x/99, 3"})
+  void aWrongSignIsPointedAt(String text, int column) {
+    assertThat(((Reading.Problem<StepLane>) LaneText.read(text)).column()).isEqualTo(column);
+  }
+
+  /** On every fourth pass of its lane: the fourth, the eighth and so on, counted over restarts. */
+  @Test
+  void aHitPlaysOnSomePassesOnly() {
+    StepLane lane = StepLane.parse("x...x/4...");
+    assertThat(steps(lane.over(64))).containsExactly(0, 8, 16, 24, 28, 32, 40, 48, 56, 60);
+    assertThat(steps(lane.written(16))).containsExactly(0, 4, 8, 12);
+    assertThat(steps(StepLane.parse("x.......x/2.......").over(64, 16)))
+        .containsExactly(0, 16, 24, 32, 48, 56);
+  }
+
+  @Test
+  void aChanceIsSeededAndAboutAsLikelyAsItSays() {
+    When half = new When(1, 1, 50, 7);
+    long played = IntStream.range(0, 2000).filter(pass -> half.plays(pass, 3)).count();
+    assertThat(played).isBetween(900L, 1100L);
+    assertThat(IntStream.range(0, 99).filter(p -> half.plays(p, 3)).boxed().toList())
+        .isEqualTo(IntStream.range(0, 99).filter(p -> half.plays(p, 3)).boxed().toList());
+    assertThat(IntStream.range(0, 99).allMatch(p -> When.ALWAYS.plays(p, 0))).isTrue();
+  }
+
+  @Test
+  void aRollSwellsFadesOrStaysLevel() {
+    Hit roll = Hit.of(0, 100).withStrokes(3);
+    assertThat(roll.withRamp(-40).velocity(0)).isEqualTo(100);
+    assertThat(roll.withRamp(-40).velocity(2)).isEqualTo(60);
+    assertThat(roll.withRamp(0).velocity(1)).isEqualTo(100);
+  }
+
+  @Test
+  void typingALaneKeepsWhatTextCannotSay() {
+    StepLane fine =
+        StepLane.parse("x...x...")
+            .with(new Hit(0, 88, 12, 1, 40, 30, When.ALWAYS))
+            .with(new Hit(4, 90, -5, 1));
+    StepLane typed = fine.refining(StepLane.parse("x.o.X..."));
+    assertThat(typed.at(0)).isEqualTo(fine.at(0));
+    assertThat(typed.at(4)).contains(Hit.of(4, Velocity.ACCENT));
+  }
+
+  /** Property: turning by the length is identity, and so is turning there and back. */
+  @Test
+  void shapesUndoEachOther() {
+    Random random = new Random(5);
+    for (int take = 0; take < 200; take++) {
+      int length = 1 + random.nextInt(64);
+      StepLane lane = LaneShapes.spread(random.nextInt(length + 1), length);
+      int by = random.nextInt(40) - 20;
+      assertThat(LaneShapes.turned(lane, length)).isEqualTo(lane);
+      assertThat(LaneShapes.turned(LaneShapes.turned(lane, by), -by)).isEqualTo(lane);
+      assertThat(LaneShapes.reversed(LaneShapes.reversed(lane))).isEqualTo(lane);
+      assertThat(LaneShapes.halved(LaneShapes.doubled(lane))).isEqualTo(lane);
+      assertThat(LaneShapes.doubled(lane).over(2 * length)).isEqualTo(lane.over(2 * length));
+    }
+  }
+
+  /**
+   * Toussaint, "The Euclidean algorithm generates traditional musical rhythms", 2005 (from memory;
+   * rotations count as equal).
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "3, 8, x..x..x.",
+    "5, 8, x.xx.xx.",
+    "4, 9, x.x.x.x..",
+    "5, 12, x..x.x..x.x.",
+    "7, 16, x..x.x.x..x.x.x.",
+    "2, 5, x.x.."
+  })
+  void hitsAreSpreadEvenly(int hits, int length, String rhythm) {
+    String spread = LaneShapes.spread(hits, length).toString();
+    assertThat(rhythm + rhythm).contains(spread);
+  }
+
+  /** Arithmetic: least common multiples. */
+  @ParameterizedTest
+  @CsvSource({"'16,5', 80", "'16,7,5', 560", "'16,12', 48", "'16,32', 32", "'16', 16"})
+  void lanesMeetAgainAfterTheirLeastCommonMultiple(String lengths, long steps) {
+    assertThat(LaneShapes.meeting(Arrays.stream(lengths.split(",")).map(Integer::valueOf).toList()))
+        .isEqualTo(steps);
   }
 }

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Figure;
+import westtide.rhythm.Hit;
 import westtide.song.Brief;
 import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
@@ -187,5 +188,28 @@ class ScoreTest {
             .allMatch(note -> note.key() % 12 == chord.chord().bass().pitchClass());
       }
     }
+  }
+
+  /** A soft stroke 30 ticks before the hit; 0.55 of velocity 92 is 51. */
+  @Test
+  void aFlamIsASoftStrokeBeforeTheHit() {
+    Pattern.Drums groove =
+        Songs.groove(1, DrumVoice.SNARE, "....x...........")
+            .withLane(DrumVoice.SNARE, lane -> lane.with(Hit.of(4, 92).withFlam(30)));
+    Song song =
+        Songs.oneHook(Songs.brief("A minor", 50), "Am", 1, Songs.part("drums", Role.DRUMS, groove));
+    assertThat(Score.of(song).parts().get(0).notes())
+        .extracting(note -> note.start() + ":" + note.velocity())
+        .containsExactly("930:51", "960:92");
+  }
+
+  @Test
+  void aHitOnEveryFourthPassIsHeardOnTheFourthBar() {
+    Pattern.Drums groove = Songs.groove(1, DrumVoice.TOM, "x/4...............");
+    Song song =
+        Songs.oneHook(Songs.brief("A minor", 50), "Am", 8, Songs.part("drums", Role.DRUMS, groove));
+    assertThat(Score.of(song).parts().get(0).notes())
+        .extracting(ScoredNote::start)
+        .containsExactly(3 * 3840, 7 * 3840);
   }
 }

@@ -48,6 +48,16 @@ public record DrumEdits(String part, String variant) {
     return lane("Write the " + voice + " lane", voice, old -> lane);
   }
 
+  /** Replaces a lane by a typed one; hits written the same keep what text cannot say. */
+  public Edit typed(DrumVoice voice, StepLane lane) {
+    return lane("Write the " + voice + " lane", voice, old -> old.refining(lane));
+  }
+
+  /** Changes the shape of a lane. */
+  public Edit shape(String name, DrumVoice voice, UnaryOperator<StepLane> change) {
+    return lane(name, voice, change);
+  }
+
   /** Adds an empty lane for a voice the groove lacks. */
   public Edit addVoice(DrumVoice voice) {
     return pattern("Add " + voice, drums -> withVoice(drums, voice));

@@ -2,6 +2,7 @@ package westtide.desktop.drums;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
@@ -15,6 +16,7 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
+import westtide.rhythm.When;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
 import westtide.song.Pattern;
@@ -39,6 +41,8 @@ final class BeadSheet extends Drawing {
 
     void moved(DrumVoice voice, int step);
 
+    void change(String name, DrumVoice voice, int step, UnaryOperator<Hit> change);
+
     void mute(DrumVoice voice);
 
     void alone(DrumVoice voice);
@@ -51,6 +55,7 @@ final class BeadSheet extends Drawing {
   private static final double TOP = 26;
   private static final double DRAG_STARTS = 4;
   private static final int NUDGE = 5;
+  private static final int FLAM = 30;
 
   private final Hands hands;
   private Pattern.Drums groove;
@@ -225,6 +230,9 @@ final class BeadSheet extends Drawing {
       case PLUS, EQUALS, ADD -> hands.velocity(voice(), at, Velocity.held(hit.velocity() + 6));
       case MINUS, SUBTRACT -> hands.velocity(voice(), at, Velocity.held(hit.velocity() - 6));
       case R -> hands.strokes(voice(), at, hit.strokes() % 8 + 1);
+      case C -> passes(hit, at);
+      case F -> flam(hit, at);
+      case V -> swell(hit, at);
       case COMMA -> hands.nudge(voice(), at, Math.max(-120, hit.nudge() - NUDGE));
       case PERIOD -> hands.nudge(voice(), at, Math.min(120, hit.nudge() + NUDGE));
       default -> {
@@ -232,6 +240,27 @@ final class BeadSheet extends Drawing {
       }
     }
     return true;
+  }
+
+  /** On every pass, every second, fourth, eighth, and again on every one. */
+  private void passes(Hit hit, int at) {
+    int every = hit.when().every() >= 8 ? 1 : hit.when().every() * 2;
+    hands.change(
+        every == 1 ? "Play on every pass" : "Play on every pass of " + every,
+        voice(),
+        at,
+        h -> h.withWhen(When.every(every).withPercent(h.when().percent())));
+  }
+
+  private void flam(Hit hit, int at) {
+    int ticks = hit.flam() >= 2 * FLAM ? 0 : hit.flam() + FLAM;
+    hands.change("Flam by " + ticks + " ticks", voice(), at, h -> h.withFlam(ticks));
+  }
+
+  /** A roll swells, fades, or stays level. */
+  private void swell(Hit hit, int at) {
+    int ramp = hit.ramp() > 0 ? -Hit.USUAL_RAMP : hit.ramp() < 0 ? 0 : Hit.USUAL_RAMP;
+    hands.change("Change the swell of a roll", voice(), at, h -> h.withRamp(ramp));
   }
 
   private void moved() {
@@ -277,7 +306,7 @@ final class BeadSheet extends Drawing {
     String hits = count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits";
     text(8, y + 16, hits + hands.heard(shown.voice()), "soft");
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
-    for (Hit hit : shown.lane().over(steps())) {
+    for (Hit hit : shown.lane().written(steps())) {
       drawHit(shown.voice(), hit, x, y);
     }
     drawKnots(shown.lane(), x, y);
@@ -294,10 +323,16 @@ final class BeadSheet extends Drawing {
 
   private void drawHit(DrumVoice voice, Hit hit, Axis x, double y) {
     boolean choked = voice == DrumVoice.CLOSED_HAT && openHatAt(hit.step());
+    boolean some = !hit.when().equals(When.ALWAYS);
+    String look = choked ? "choked" : some ? "some" : "sounding";
+    if (hit.flam() > 0) {
+      double early = x.at(swing.at((long) Ticks.ofSteps(hit.step()) + hit.offset(0) - hit.flam()));
+      dot(early, y, radius(hit.flamVelocity()) * 0.7, "bead", look);
+    }
     for (int stroke = hit.strokes() - 1; stroke >= 0; stroke--) {
       long tick = swing.at((long) Ticks.ofSteps(hit.step()) + hit.offset(stroke));
       double radius = radius(hit.velocity(stroke)) * (hit.strokes() > 1 ? 0.55 : 1);
-      Circle bead = dot(x.at(tick), y, radius, "bead", choked ? "choked" : "sounding");
+      Circle bead = dot(x.at(tick), y, radius, "bead", look);
       if (!choked) {
         sounds(bead, tick, tick + Ticks.PER_STEP / 2.0);
       }
@@ -307,10 +342,21 @@ final class BeadSheet extends Drawing {
                 + " at "
                 + Position.of(Ticks.ofSteps(hit.step()), meter)
                 + ", velocity "
-                + hit.velocity();
+                + hit.velocity()
+                + (some ? ", " + words(hit.when()) : "");
+        if (hit.when().every() > 1) {
+          text(x.at(tick) + radius + 1, y - 6, "/" + hit.when().every(), "soft");
+        }
         named(bead, "bead-" + voice.name().toLowerCase() + "-" + (hit.step() + 1), words);
       }
     }
+  }
+
+  /** On which passes a hit plays, in words. */
+  static String words(When when) {
+    String passes = when.every() == 1 ? "" : "on pass " + when.on() + " of " + when.every();
+    String chance = when.percent() == 100 ? "" : "by " + when.percent() + " %";
+    return (passes + " " + chance).strip();
   }
 
   private boolean openHatAt(int hitStep) {

@@ -3,6 +3,7 @@ package westtide.desktop.drums;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.collections.FXCollections;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -17,16 +18,21 @@ import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneShapes;
+import westtide.rhythm.LaneText;
 import westtide.rhythm.Position;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
+import westtide.rhythm.When;
 import westtide.song.Brief;
+import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -35,6 +41,7 @@ import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.edit.DrumEdits;
 import westtide.sound.Audible;
+import westtide.text.Reading;
 
 /** Grooves: bead lines, the typed line of a lane and the hit under the cursor. */
 public final class DrumsRoom implements Room {
@@ -45,6 +52,9 @@ public final class DrumsRoom implements Room {
   private final BeadSheet beads;
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
+  private final Label meeting = Controls.wrapped("", "small");
+  private final NumberField every;
+  private final NumberField spread;
   private final Label told = Controls.wrapped("");
   private final ComboBox<DrumVoice> more = new ComboBox<>();
   private String groove = GrooveDraft.MAIN;
@@ -56,7 +66,14 @@ public final class DrumsRoom implements Room {
     this.grooves = new Chips<>("groove-", name -> name, this::choose);
     this.beads = new BeadSheet(new Fingers());
     this.laneLine =
-        new TypedLine("lane-line", "x hit, X accent, o soft, . rest, x3 roll", this::takeLane);
+        new TypedLine(
+            "lane-line",
+            "x hit, X accent, o soft, . rest, x3 roll, x/4 every fourth pass",
+            this::takeLane);
+    this.every =
+        new NumberField("lane-every", "every", text -> fill(number(text)), by -> {}).inline();
+    this.spread =
+        new NumberField("lane-spread", "spread", text -> spread(number(text)), by -> {}).inline();
     build();
     desk.play().watch(beads::redraw);
   }
@@ -96,6 +113,7 @@ public final class DrumsRoom implements Room {
             + brief.swing()
             + " %");
     beads.show(shown, brief.meter(), brief.swing());
+    showMeeting(shown, brief.meter().stepsPerBar());
     more.setItems(
         FXCollections.observableList(
             Arrays.stream(DrumVoice.values()).filter(v -> !beads.voices().contains(v)).toList()));
@@ -138,15 +156,90 @@ public final class DrumsRoom implements Room {
             Controls.row(14, Controls.title("Groove"), grooves, Controls.spring(), size),
             beads,
             Controls.row(10, laneName, laneLine, more),
+            shapes(),
             told,
             Controls.row(
                 4,
                 Controls.wrapped(
-                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, , and . early and late, M mute, A alone",
+                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, V its swell, F flam, C passes, , and . early and late, M mute, A alone",
                     "small"),
                 Controls.spring(),
                 Controls.action("groove-copy", "copy this groove", this::copy),
                 Controls.action("groove-take", "new take", this::newTake)));
+  }
+
+  /** What makes a lane from the lane that is chosen, or from numbers. */
+  private HBox shapes() {
+    meeting.setId("lanes-meet");
+    HBox.setHgrow(meeting, Priority.ALWAYS);
+    return Controls.row(
+        2,
+        Controls.action(
+            "lane-earlier", "◂ turn", () -> shape("Turn", l -> LaneShapes.turned(l, -1))),
+        Controls.action("lane-later", "turn ▸", () -> shape("Turn", l -> LaneShapes.turned(l, 1))),
+        Controls.action("lane-reverse", "reverse", () -> shape("Reverse", LaneShapes::reversed)),
+        Controls.action("lane-double", "double", this::doubleLane),
+        Controls.action("lane-halve", "halve", () -> shape("Halve", LaneShapes::halved)),
+        every,
+        spread,
+        Controls.spring(),
+        meeting);
+  }
+
+  private void shape(String name, UnaryOperator<StepLane> change) {
+    desk.apply(edits().shape(name + " the " + beads.voice() + " lane", beads.voice(), change));
+  }
+
+  private void doubleLane() {
+    shape("Double", l -> 2 * l.length() <= StepLane.LONGEST ? LaneShapes.doubled(l) : l);
+  }
+
+  private void fill(int steps) {
+    if (steps < 1 || steps > 64) {
+      throw new IllegalArgumentException("every 1 to 64 steps");
+    }
+    shape("Fill", l -> LaneShapes.every(steps, l.length()));
+    every.show(String.valueOf(steps));
+  }
+
+  private void spread(int hits) {
+    current()
+        .flatMap(g -> g.lane(beads.voice()))
+        .ifPresent(lane -> shape("Spread hits over", l -> LaneShapes.spread(hits, l.length())));
+    spread.show(String.valueOf(hits));
+  }
+
+  private void showMeeting(Pattern.Drums shown, int stepsPerBar) {
+    List<Integer> lengths =
+        shown.lanes().stream()
+            .map(DrumLane::lane)
+            .filter(lane -> !lane.hits().isEmpty())
+            .map(StepLane::length)
+            .distinct()
+            .toList();
+    long own = LaneShapes.meeting(lengths);
+    int restart = shown.bars() * stepsPerBar;
+    meeting.setText(
+        restart % own == 0
+            ? ""
+            : "alone the lanes would meet after "
+                + bars(own, stepsPerBar)
+                + "; the groove restarts them every "
+                + bars(restart, stepsPerBar));
+  }
+
+  private static String bars(long steps, int stepsPerBar) {
+    double bars = steps / (double) stepsPerBar;
+    String number = bars == Math.rint(bars) ? String.valueOf((long) bars) : String.valueOf(bars);
+    return number + (bars == 1 ? " bar" : " bars");
+  }
+
+  private static int number(String text) {
+    try {
+      return Integer.parseInt(text.strip());
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException("type a whole number", e);
+    }
   }
 
   private void showCursor() {
@@ -168,8 +261,11 @@ public final class DrumsRoom implements Room {
         off == 0
             ? "on the grid"
             : (off > 0 ? "+" : "") + off + " ticks off the grid (" + ms + " ms)";
-    String roll = hit.strokes() == 1 ? "one stroke" : hit.strokes() + " strokes, rising";
-    return "velocity " + hit.velocity() + " · " + timing + " · " + roll;
+    String swell = hit.ramp() > 0 ? ", rising" : hit.ramp() < 0 ? ", falling" : ", level";
+    String roll = hit.strokes() == 1 ? "one stroke" : hit.strokes() + " strokes" + swell;
+    String flam = hit.flam() == 0 ? "" : " · flam " + hit.flam() + " ticks before";
+    String some = hit.when().equals(When.ALWAYS) ? "" : " · " + BeadSheet.words(hit.when());
+    return "velocity " + hit.velocity() + " · " + timing + " · " + roll + flam + some;
   }
 
   private void choose(String name) {
@@ -178,13 +274,13 @@ public final class DrumsRoom implements Room {
   }
 
   private Optional<TypedLine.Trouble> takeLane(String text) {
-    try {
-      desk.apply(edits().lane(beads.voice(), StepLane.parse(text)));
-      touch(beads.voice(), Velocity.HIT);
-      return Optional.empty();
-    } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+    Reading<StepLane> reading = LaneText.read(text);
+    if (reading instanceof Reading.Problem<StepLane> problem) {
+      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
+    desk.apply(edits().typed(beads.voice(), reading.orElseThrow()));
+    touch(beads.voice(), Velocity.HIT);
+    return Optional.empty();
   }
 
   private void touch(DrumVoice voice, int velocity) {
@@ -275,6 +371,11 @@ public final class DrumsRoom implements Room {
     @Override
     public void moved(DrumVoice voice, int step) {
       showCursor();
+    }
+
+    @Override
+    public void change(String name, DrumVoice voice, int step, UnaryOperator<Hit> change) {
+      desk.apply(edits().change(name, voice, step, change));
     }
 
     @Override

@@ -1,0 +1,74 @@
+package westtide.cli;
+
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import westtide.compose.GrooveDraft;
+import westtide.rhythm.LaneText;
+import westtide.rhythm.StepLane;
+import westtide.song.DrumVoice;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.edit.DrumEdits;
+import westtide.text.Reading;
+
+/**
+ * A lane as it is typed on the command line, {@code "hat: x.o.x.x3."}. A voice is called by its
+ * name or by a word of it; {@code hat} is the closed one.
+ */
+final class TypedLane {
+  private final DrumVoice voice;
+  private final StepLane lane;
+
+  /**
+   * Reads voice and lane.
+   *
+   * @throws IllegalArgumentException when either is not understood; the message points
+   */
+  TypedLane(String text) {
+    int colon = text.indexOf(':');
+    if (colon < 0) {
+      throw new IllegalArgumentException(
+          "a lane is a voice, a colon and its steps, such as \"hat: x.x.\", but was \""
+              + text
+              + "\"");
+    }
+    this.voice = voice(text.substring(0, colon).strip().toLowerCase(Locale.ROOT));
+    Reading<StepLane> reading = LaneText.read(text.substring(colon + 1).strip());
+    if (reading instanceof Reading.Problem<StepLane> problem) {
+      throw new IllegalArgumentException(
+          "in the lane of " + voice + ", column " + problem.column() + ": " + problem.message());
+    }
+    this.lane = reading.orElseThrow();
+  }
+
+  private static DrumVoice voice(String word) {
+    return Arrays.stream(DrumVoice.values())
+        .filter(voice -> called(voice, word))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "no drum is called \""
+                        + word
+                        + "\"; there are "
+                        + Arrays.stream(DrumVoice.values())
+                            .map(voice -> voice.toString().toLowerCase(Locale.ROOT))
+                            .collect(Collectors.joining(", "))));
+  }
+
+  private static boolean called(DrumVoice voice, String word) {
+    String name = voice.toString().toLowerCase(Locale.ROOT);
+    return name.equals(word) || Arrays.asList(name.split(" ")).contains(word);
+  }
+
+  /** The song with the lane in its main groove, added where the groove lacks the voice. */
+  Song into(Song song) {
+    Part drums =
+        song.part(Role.DRUMS)
+            .orElseThrow(() -> new IllegalArgumentException("the song has no drums"));
+    DrumEdits edits = new DrumEdits(drums.id(), GrooveDraft.MAIN);
+    return edits.lane(voice, lane).apply(edits.addVoice(voice).apply(song));
+  }
+}
