@@ -85,7 +85,7 @@ public final class Songs {
   public static Pattern.Drums groove(int bars, Object... lanes) {
     List<DrumLane> out = new java.util.ArrayList<>();
     for (int i = 0; i < lanes.length; i += 2) {
-      out.add(new DrumLane((DrumVoice) lanes[i], StepLane.parse((String) lanes[i + 1])));
+      out.add(DrumLane.of((DrumVoice) lanes[i], StepLane.parse((String) lanes[i + 1])));
     }
     return new Pattern.Drums(bars, out);
   }

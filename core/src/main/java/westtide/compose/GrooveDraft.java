@@ -3,7 +3,9 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
@@ -39,16 +41,20 @@ public final class GrooveDraft {
         new Variant(MAIN, main), new Variant(THIN, thin(main)), new Variant(FILL, fill()));
   }
 
+  /** A new take of one voice alone; empty where the style does not use it. */
+  public Optional<DrumLane> draw(DrumVoice voice) {
+    return Optional.ofNullable(habit.lanes().get(voice)).map(lane -> drawn(voice, lane));
+  }
+
   private Pattern.Drums main() {
     List<DrumLane> lanes = new ArrayList<>();
-    habit.lanes().forEach((voice, lane) -> lanes.add(new DrumLane(voice, drawn(lane))));
+    habit.lanes().forEach((voice, lane) -> lanes.add(drawn(voice, lane)));
     return new Pattern.Drums(habit.bars(), lanes);
   }
 
-  private StepLane drawn(LaneHabit lane) {
-    StepLane drawn = StepLane.parse(Seed.pick(lane.texts(), random));
-    return new StepLane(
-        drawn.length(), drawn.hits().stream().map(hit -> hit.withNudge(lane.nudge())).toList());
+  private DrumLane drawn(DrumVoice voice, LaneHabit lane) {
+    StepLane steps = StepLane.parse(Seed.pick(lane.texts(), random));
+    return DrumLane.of(voice, steps).withFeel(LaneFeel.PLAIN.withNudge(lane.nudge()));
   }
 
   private Pattern.Drums thin(Pattern.Drums main) {
@@ -69,7 +75,7 @@ public final class GrooveDraft {
     for (DrumVoice voice : habit.lanes().keySet()) {
       StepLane lane =
           chosen.containsKey(voice) ? StepLane.parse(chosen.get(voice)) : StepLane.empty(16);
-      lanes.add(new DrumLane(voice, lane));
+      lanes.add(DrumLane.of(voice, lane));
     }
     return new Pattern.Drums(1, lanes);
   }

@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Figure;
-import westtide.rhythm.Hit;
 import westtide.song.Brief;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
@@ -142,8 +141,7 @@ public final class StyleFromSong {
   }
 
   private static LaneHabit habit(DrumLane lane) {
-    int nudge = lane.lane().hits().stream().mapToInt(Hit::nudge).findFirst().orElse(0);
-    return new LaneHabit(List.of(lane.lane().toString()), nudge);
+    return new LaneHabit(List.of(lane.lane().toString()), lane.feel().nudge());
   }
 
   private List<DrumVoice> thin(Pattern.Drums main) {

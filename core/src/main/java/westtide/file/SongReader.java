@@ -18,6 +18,7 @@ import java.util.Set;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
@@ -124,9 +125,16 @@ final class SongReader {
   }
 
   private static DrumLane lane(JsonNode node) {
+    LaneFeel feel =
+        new LaneFeel(
+            node.path("nudge").asInt(0),
+            node.path("varyVelocity").asInt(0),
+            node.path("varyTicks").asInt(0),
+            node.path("seed").asLong(1));
     return new DrumLane(
         named(DrumVoice.class, node, "voice"),
-        new StepLane(number(node, "steps"), list(field(node, "hits"), SongReader::hit)));
+        new StepLane(number(node, "steps"), list(field(node, "hits"), SongReader::hit)),
+        feel);
   }
 
   private static Hit hit(JsonNode node) {

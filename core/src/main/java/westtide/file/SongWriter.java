@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneFeel;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.DrumLane;
@@ -89,6 +90,12 @@ final class SongWriter {
   private ObjectNode lane(DrumLane lane) {
     ObjectNode out =
         nodes.objectNode().put("voice", lane.voice().name()).put("steps", lane.lane().length());
+    if (!lane.feel().equals(LaneFeel.PLAIN)) {
+      out.put("nudge", lane.feel().nudge())
+          .put("varyVelocity", lane.feel().velocity())
+          .put("varyTicks", lane.feel().ticks())
+          .put("seed", lane.feel().seed());
+    }
     ArrayNode hits = out.putArray("hits");
     for (Hit hit : lane.lane().hits()) {
       hits.add(hit(hit));

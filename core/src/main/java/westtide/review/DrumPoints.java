@@ -31,12 +31,8 @@ final class DrumPoints {
           Map.entry("backbeat", song -> everyBar(song, DrumVoice.SNARE, 4, 12)),
           Map.entry("open hat under the snare", song -> everyBar(song, DrumVoice.OPEN_HAT, 4, 12)),
           Map.entry("something for the swing to move", DrumPoints::swung),
-          Map.entry(
-              "late hats",
-              song -> hits(song, DrumVoice.CLOSED_HAT).anyMatch(hit -> hit.nudge() > 0)),
-          Map.entry(
-              "clap before the snare",
-              song -> hits(song, DrumVoice.CLAP).anyMatch(hit -> hit.nudge() < 0)),
+          Map.entry("late hats", song -> nudge(song, DrumVoice.CLOSED_HAT) > 0),
+          Map.entry("clap before the snare", song -> nudge(song, DrumVoice.CLAP) < 0),
           Map.entry(
               "snare before the clap",
               song -> hits(song, DrumVoice.SNARE).anyMatch(hit -> hit.step() % STEPS == 7)),
@@ -65,6 +61,10 @@ final class DrumPoints {
     return grooves(song)
         .flatMap(groove -> groove.lane(voice).stream())
         .flatMap(lane -> lane.hits().stream());
+  }
+
+  private static int nudge(Song song, DrumVoice voice) {
+    return grooves(song).findFirst().map(groove -> groove.feel(voice).nudge()).orElse(0);
   }
 
   /** Whether the main groove has the voice on these steps of every bar. */

@@ -37,7 +37,7 @@ final class Groove {
           lane.voice() == DrumVoice.CLOSED_HAT ? openHats(patternSteps, steps) : Set.of();
       for (Hit hit : lane.lane().over(steps, patternSteps)) {
         if (!choked.contains(hit.step())) {
-          addStrokes(out, lane.voice(), hit);
+          addStrokes(out, lane, hit);
         }
       }
     }
@@ -53,15 +53,17 @@ final class Groove {
     return out;
   }
 
-  private static void addStrokes(List<Note> out, DrumVoice voice, Hit hit) {
+  private static void addStrokes(List<Note> out, DrumLane lane, Hit hit) {
+    int note = lane.voice().note();
+    int late = Ticks.ofSteps(hit.step()) + lane.feel().late(hit.step());
     int length = Math.max(1, STROKE / hit.strokes());
-    int first = Ticks.ofSteps(hit.step()) + hit.offset(0) - hit.flam();
+    int first = late + hit.offset(0) - hit.flam();
     if (hit.flam() > 0 && first >= 0) {
-      out.add(new Note(first, Math.min(length, hit.flam()), voice.note(), hit.flamVelocity()));
+      out.add(new Note(first, Math.min(length, hit.flam()), note, hit.flamVelocity()));
     }
     for (int stroke = 0; stroke < hit.strokes(); stroke++) {
-      int start = Math.max(0, Ticks.ofSteps(hit.step()) + hit.offset(stroke));
-      out.add(new Note(start, length, voice.note(), hit.velocity(stroke)));
+      int start = Math.max(0, late + hit.offset(stroke));
+      out.add(new Note(start, length, note, lane.feel().played(hit.velocity(stroke), hit.step())));
     }
   }
 }

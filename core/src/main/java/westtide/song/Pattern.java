@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 
 /**
@@ -30,6 +31,15 @@ public sealed interface Pattern {
     /** The lane of a voice, if there is one. */
     public Optional<StepLane> lane(DrumVoice voice) {
       return lanes.stream().filter(l -> l.voice() == voice).map(DrumLane::lane).findFirst();
+    }
+
+    /** How the lane of a voice is played; plainly when the groove lacks it. */
+    public LaneFeel feel(DrumVoice voice) {
+      return lanes.stream()
+          .filter(lane -> lane.voice() == voice)
+          .map(DrumLane::feel)
+          .findFirst()
+          .orElse(LaneFeel.PLAIN);
     }
 
     /** The groove with a lane changed; a voice it lacks stays lacking. */

@@ -61,9 +61,16 @@ public enum VoicingKind {
     };
   }
 
-  /** How many inversions the kind allows for a hand. */
+  /**
+   * How many inversions the kind allows for a hand. A shell stands on its third or its seventh,
+   * never on the ninth, which would rub against the root.
+   */
   int inversions(List<Integer> hand) {
-    return this == ROOT_DOUBLED ? 1 : hand.size();
+    return switch (this) {
+      case ROOT_DOUBLED -> 1;
+      case SHELL -> Math.min(2, hand.size());
+      default -> hand.size();
+    };
   }
 
   /** Semitones by which a wide kind may pass the top of its range. */

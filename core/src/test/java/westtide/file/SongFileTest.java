@@ -18,6 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
 import westtide.song.DrumVoice;
@@ -208,6 +209,7 @@ class SongFileTest {
                     DrumVoice.KICK,
                     0,
                     h -> h.withRamp(-30).withFlam(25).withWhen(new When(8, 3, 40, 11))),
+            new DrumEdits("drums", "A").feel("f", DrumVoice.CLAP, f -> new LaneFeel(-14, 9, 6, 42)),
             BriefEdits.cents(-35),
             BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
             BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));

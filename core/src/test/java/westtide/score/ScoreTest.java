@@ -24,6 +24,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
+import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.theory.VoicingRange;
 
@@ -211,5 +212,29 @@ class ScoreTest {
     assertThat(Score.of(song).parts().get(0).notes())
         .extracting(ScoredNote::start)
         .containsExactly(3 * 3840, 7 * 3840);
+  }
+
+  /**
+   * Arithmetic: the lane's nudge and the hit's own add up; varied places stay within the amount.
+   */
+  @Test
+  void aLaneIsLateAsAWholeAndItsHitsDiffer() {
+    DrumEdits edits = new DrumEdits("drums", "A");
+    Pattern.Drums plain = Songs.groove(1, DrumVoice.CLOSED_HAT, "x...x...x...x...");
+    Song song =
+        Songs.oneHook(Songs.brief("A minor", 50), "Am", 4, Songs.part("drums", Role.DRUMS, plain));
+    Song late = edits.feel("Move", DrumVoice.CLOSED_HAT, f -> f.withNudge(14)).apply(song);
+    assertThat(Score.of(late).parts().get(0).notes())
+        .extracting(note -> note.start() % 960)
+        .containsOnly(14);
+    Song loose =
+        edits.feel("Vary", DrumVoice.CLOSED_HAT, f -> f.withTicks(9).withVelocity(10)).apply(late);
+    List<ScoredNote> notes = Score.of(loose).parts().get(0).notes();
+    assertThat(notes).isEqualTo(Score.of(loose).parts().get(0).notes());
+    assertThat(notes).allMatch(n -> n.start() % 960 >= 5 && n.start() % 960 <= 23);
+    assertThat(notes).allMatch(n -> Math.abs(n.velocity() - 92) <= 10);
+    assertThat(notes.stream().map(ScoredNote::velocity).distinct().count()).isGreaterThan(5);
+    Song anew = edits.feel("Anew", DrumVoice.CLOSED_HAT, f -> f.withSeed(2)).apply(loose);
+    assertThat(Score.of(anew).parts().get(0).notes()).isNotEqualTo(notes);
   }
 }

@@ -7,6 +7,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 import westtide.song.DrumVoice;
 import westtide.song.Pattern;
@@ -22,7 +23,8 @@ class DrumsRoomTest extends WindowTest {
   void openDrums() {
     go(Stage.DRUMS);
     focus("#bead-sheet");
-    push(KeyCode.HOME);
+    keys(KeyCode.HOME);
+    waitFor(() -> lookup("#bead-sheet").query().isFocused());
   }
 
   private StepLane kick() {
@@ -38,8 +40,8 @@ class DrumsRoomTest extends WindowTest {
   private void keys(KeyCode... codes) {
     for (KeyCode code : codes) {
       push(code);
+      settle();
     }
-    settle();
   }
 
   @Test
@@ -86,11 +88,41 @@ class DrumsRoomTest extends WindowTest {
     assertHas(words("#lane-every-problem"), "whole number");
   }
 
+  @Test
+  void oneLaneIsDraftedAnewAndTheOthersStay() {
+    var before = song().part("drums").orElseThrow();
+    String kick = kick().toString();
+    press("#lane-take");
+    assertThat(kick()).isNotEqualTo(StepLane.parse(kick));
+    Pattern.Drums now =
+        (Pattern.Drums) song().part("drums").orElseThrow().variants().get(0).pattern();
+    Pattern.Drums old = (Pattern.Drums) before.variants().get(0).pattern();
+    assertThat(now.lanes().subList(1, now.lanes().size()))
+        .isEqualTo(old.lanes().subList(1, old.lanes().size()));
+  }
+
   /** Arithmetic: lanes of 5 and 32 steps meet after 160 steps, ten bars. */
   @Test
   void aLaneOfItsOwnLengthSaysWhenTheLanesMeet() {
     assertThat(words("#lanes-meet")).isEmpty();
     type("#lane-line", "x.o..");
     assertHas(words("#lanes-meet"), "after 10 bars", "every 2 bars");
+  }
+
+  @Test
+  void aWholeLaneIsLateAndItsHitsDiffer() {
+    double before = middle("#bead-kick-1").getX();
+    type("#lane-late", "60");
+    assertThat(middle("#bead-kick-1").getX()).isGreaterThan(before + 3);
+    assertHas(words("#hit-told"), "+65 ticks off the grid");
+    type("#lane-vary", "20");
+    type("#lane-wander", "10");
+    press("#lane-anew");
+    var feel =
+        ((Pattern.Drums) song().part("drums").orElseThrow().variants().get(0).pattern())
+            .feel(DrumVoice.KICK);
+    assertThat(feel).isEqualTo(new LaneFeel(60, 20, 10, 2));
+    type("#lane-vary", "99");
+    assertHas(words("#lane-vary-problem"), "0 to 40");
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 import westtide.song.DrumLane;
 import westtide.song.DrumVoice;
@@ -58,6 +59,19 @@ public record DrumEdits(String part, String variant) {
     return lane(name, voice, change);
   }
 
+  /** Changes how a whole lane is played; turning it on in one go is one edit. */
+  public Edit feel(String name, DrumVoice voice, UnaryOperator<LaneFeel> change) {
+    return pattern(
+            name,
+            drums ->
+                new Pattern.Drums(
+                    drums.bars(),
+                    drums.lanes().stream()
+                        .map(l -> l.voice() == voice ? l.withFeel(change.apply(l.feel())) : l)
+                        .toList()))
+        .merging(name + part + variant + voice);
+  }
+
   /** Adds an empty lane for a voice the groove lacks. */
   public Edit addVoice(DrumVoice voice) {
     return pattern("Add " + voice, drums -> withVoice(drums, voice));
@@ -97,7 +111,7 @@ public record DrumEdits(String part, String variant) {
     }
     int steps = drums.lanes().stream().mapToInt(l -> l.lane().length()).max().orElse(16);
     List<DrumLane> lanes = new ArrayList<>(drums.lanes());
-    lanes.add(new DrumLane(voice, StepLane.empty(steps)));
+    lanes.add(DrumLane.of(voice, StepLane.empty(steps)));
     return new Pattern.Drums(drums.bars(), lanes);
   }
 }

@@ -57,6 +57,9 @@ final class BeadSheet extends Drawing {
   private static final int NUDGE = 5;
   private static final int FLAM = 30;
 
+  /** Pixels of a step from which beads have their full size. */
+  private static final double FULL_STEP = 19;
+
   private final Hands hands;
   private Pattern.Drums groove;
   private Meter meter = Meter.COMMON;
@@ -307,7 +310,7 @@ final class BeadSheet extends Drawing {
     text(8, y + 16, hits + hands.heard(shown.voice()), "soft");
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
     for (Hit hit : shown.lane().written(steps())) {
-      drawHit(shown.voice(), hit, x, y);
+      drawHit(shown, hit, x, y);
     }
     drawKnots(shown.lane(), x, y);
   }
@@ -321,17 +324,21 @@ final class BeadSheet extends Drawing {
     }
   }
 
-  private void drawHit(DrumVoice voice, Hit hit, Axis x, double y) {
+  private void drawHit(DrumLane shown, Hit hit, Axis x, double y) {
+    DrumVoice voice = shown.voice();
+    long late = (long) Ticks.ofSteps(hit.step()) + shown.feel().late(hit.step());
     boolean choked = voice == DrumVoice.CLOSED_HAT && openHatAt(hit.step());
     boolean some = !hit.when().equals(When.ALWAYS);
     String look = choked ? "choked" : some ? "some" : "sounding";
     if (hit.flam() > 0) {
-      double early = x.at(swing.at((long) Ticks.ofSteps(hit.step()) + hit.offset(0) - hit.flam()));
+      double early = x.at(swing.at(late + hit.offset(0) - hit.flam()));
       dot(early, y, radius(hit.flamVelocity()) * 0.7, "bead", look);
     }
     for (int stroke = hit.strokes() - 1; stroke >= 0; stroke--) {
-      long tick = swing.at((long) Ticks.ofSteps(hit.step()) + hit.offset(stroke));
-      double radius = radius(hit.velocity(stroke)) * (hit.strokes() > 1 ? 0.55 : 1);
+      long tick = swing.at(late + hit.offset(stroke));
+      double radius =
+          radius(shown.feel().played(hit.velocity(stroke), hit.step()))
+              * (hit.strokes() > 1 ? 0.55 : 1);
       Circle bead = dot(x.at(tick), y, radius, "bead", look);
       if (!choked) {
         sounds(bead, tick, tick + Ticks.PER_STEP / 2.0);
@@ -365,8 +372,10 @@ final class BeadSheet extends Drawing {
         .anyMatch(hit -> hit.step() == hitStep);
   }
 
-  private static double radius(int velocity) {
-    return 2.5 + 7.5 * velocity / Velocity.HIGHEST;
+  /** The size of a bead by its velocity, smaller where steps are near together. */
+  private double radius(int velocity) {
+    double room = Math.min(1, time().length(Ticks.PER_STEP) / FULL_STEP);
+    return (2.5 + 7.5 * velocity / Velocity.HIGHEST) * room;
   }
 
   List<DrumVoice> voices() {

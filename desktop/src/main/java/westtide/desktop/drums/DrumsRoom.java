@@ -23,6 +23,7 @@ import westtide.desktop.kit.TypedLine;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
+import westtide.rhythm.LaneFeel;
 import westtide.rhythm.LaneShapes;
 import westtide.rhythm.LaneText;
 import westtide.rhythm.Position;
@@ -45,6 +46,8 @@ import westtide.text.Reading;
 
 /** Grooves: bead lines, the typed line of a lane and the hit under the cursor. */
 public final class DrumsRoom implements Room {
+  private static final int LANE_TRIES = 12;
+
   private final Desk desk;
   private final VBox sheet = new VBox();
   private final Chips<String> grooves;
@@ -53,6 +56,9 @@ public final class DrumsRoom implements Room {
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
   private final Label meeting = Controls.wrapped("", "small");
+  private final NumberField late;
+  private final NumberField loose;
+  private final NumberField wander;
   private final NumberField every;
   private final NumberField spread;
   private final Label told = Controls.wrapped("");
@@ -70,10 +76,41 @@ public final class DrumsRoom implements Room {
             "lane-line",
             "x hit, X accent, o soft, . rest, x3 roll, x/4 every fourth pass",
             this::takeLane);
+    this.late =
+        new NumberField(
+                "lane-late",
+                "lane late, ticks",
+                text -> feel("Move the lane of", f -> f.withNudge(number(text))),
+                by ->
+                    feel(
+                        "Move the lane of",
+                        f -> f.withNudge(Math.max(-120, Math.min(120, f.nudge() + by)))))
+            .inline();
+    this.loose =
+        new NumberField(
+                "lane-vary",
+                "velocities vary by",
+                text -> feel("Vary velocities of", f -> f.withVelocity(number(text))),
+                by ->
+                    feel(
+                        "Vary velocities of",
+                        f -> f.withVelocity(Math.max(0, Math.min(40, f.velocity() + by)))))
+            .inline();
+    this.wander =
+        new NumberField(
+                "lane-wander",
+                "places by, ticks",
+                text -> feel("Vary places of", f -> f.withTicks(number(text))),
+                by ->
+                    feel(
+                        "Vary places of",
+                        f -> f.withTicks(Math.max(0, Math.min(60, f.ticks() + by)))))
+            .inline();
     this.every =
-        new NumberField("lane-every", "every", text -> fill(number(text)), by -> {}).inline();
+        new NumberField("lane-every", "hits every", text -> fill(number(text)), by -> {}).inline();
     this.spread =
-        new NumberField("lane-spread", "spread", text -> spread(number(text)), by -> {}).inline();
+        new NumberField("lane-spread", "spread hits", text -> spread(number(text)), by -> {})
+            .inline();
     build();
     desk.play().watch(beads::redraw);
   }
@@ -141,6 +178,8 @@ public final class DrumsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
+    every.show("–");
+    spread.show("–");
     VBox.setVgrow(beads, Priority.ALWAYS);
     HBox.setHgrow(laneLine, Priority.ALWAYS);
     laneLine.field().getStyleClass().add("small-typed");
@@ -157,6 +196,7 @@ public final class DrumsRoom implements Room {
             beads,
             Controls.row(10, laneName, laneLine, more),
             shapes(),
+            feels(),
             told,
             Controls.row(
                 4,
@@ -165,15 +205,16 @@ public final class DrumsRoom implements Room {
                     "small"),
                 Controls.spring(),
                 Controls.action("groove-copy", "copy this groove", this::copy),
-                Controls.action("groove-take", "new take", this::newTake)));
+                Controls.action("lane-take", "new take of this lane", this::newLane),
+                Controls.action("groove-take", "of all", this::newTake)));
   }
 
   /** What makes a lane from the lane that is chosen, or from numbers. */
   private HBox shapes() {
     meeting.setId("lanes-meet");
     HBox.setHgrow(meeting, Priority.ALWAYS);
-    return Controls.row(
-        2,
+    return page(
+        6,
         Controls.action(
             "lane-earlier", "◂ turn", () -> shape("Turn", l -> LaneShapes.turned(l, -1))),
         Controls.action("lane-later", "turn ▸", () -> shape("Turn", l -> LaneShapes.turned(l, 1))),
@@ -184,6 +225,38 @@ public final class DrumsRoom implements Room {
         spread,
         Controls.spring(),
         meeting);
+  }
+
+  /** How the chosen lane as a whole is played. */
+  private HBox feels() {
+    return page(
+        10,
+        late,
+        loose,
+        wander,
+        Controls.action(
+            "lane-anew", "vary anew", () -> feel("Vary anew", f -> f.withSeed(f.seed() + 1))),
+        Controls.spring());
+  }
+
+  private static HBox page(double gap, Node... nodes) {
+    HBox row = Controls.row(gap, nodes);
+    row.getStyleClass().add("page");
+    return row;
+  }
+
+  private void feel(String name, UnaryOperator<LaneFeel> change) {
+    desk.apply(edits().feel(name + " " + beads.voice(), beads.voice(), change));
+  }
+
+  private LaneFeel feel() {
+    return current().map(groove -> groove.feel(beads.voice())).orElse(LaneFeel.PLAIN);
+  }
+
+  private void showFeel(LaneFeel feel) {
+    late.show(String.valueOf(feel.nudge()));
+    loose.show(String.valueOf(feel.velocity()));
+    wander.show(String.valueOf(feel.ticks()));
   }
 
   private void shape(String name, UnaryOperator<StepLane> change) {
@@ -246,16 +319,22 @@ public final class DrumsRoom implements Room {
     DrumVoice voice = beads.voice();
     laneName.setText(voice.toString());
     current().flatMap(g -> g.lane(voice)).ifPresent(lane -> laneLine.show(lane.toString()));
+    showFeel(feel());
     Brief brief = desk.open().song().brief();
     int tick = Ticks.ofSteps(beads.laneStep());
     String at = voice + " · " + Position.of(tick, brief.meter()) + " · ";
     String choked = beads.choked() ? " · silent, the open hat plays here" : "";
-    told.setText(at + beads.hit().map(hit -> tell(hit, tick, brief) + choked).orElse("no hit"));
+    told.setText(
+        at
+            + beads
+                .hit()
+                .map(hit -> tell(hit, feel().late(beads.laneStep()), tick, brief) + choked)
+                .orElse("no hit"));
   }
 
-  private static String tell(Hit hit, int tick, Brief brief) {
+  private static String tell(Hit hit, int late, int tick, Brief brief) {
     Swing swing = brief.swing();
-    long off = swing.at((long) tick + hit.nudge()) - tick;
+    long off = swing.at((long) tick + late + hit.nudge()) - tick;
     long ms = Math.round(brief.tempo().millis(off));
     String timing =
         off == 0
@@ -318,6 +397,26 @@ public final class DrumsRoom implements Room {
     Variant same =
         drawn.stream().filter(v -> v.name().equals(groove)).findFirst().orElse(drawn.get(0));
     desk.apply(edits().replace("New take of groove " + groove, (Pattern.Drums) same.pattern()));
+  }
+
+  /**
+   * Drafts the chosen lane anew by the style and keeps the rest; seeds are tried until it differs.
+   */
+  public void newLane() {
+    SongView view = desk.open().view().orElseThrow();
+    DrumVoice voice = beads.voice();
+    Optional<StepLane> now = current().flatMap(g -> g.lane(voice));
+    for (int tries = 0; tries < LANE_TRIES; tries++) {
+      take++;
+      Seed seed = new Seed(view.song().seed() + take);
+      Optional<StepLane> drawn =
+          new GrooveDraft(view.style().groove(), seed).draw(voice).map(DrumLane::lane);
+      if (drawn.isPresent() && !drawn.equals(now)) {
+        desk.apply(edits().lane(voice, drawn.get()));
+        return;
+      }
+    }
+    desk.messages().done(view.style().name() + " has no other idea for the " + voice + " lane.");
   }
 
   private DrumEdits edits() {
