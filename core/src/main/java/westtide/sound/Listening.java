@@ -8,7 +8,9 @@ import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.sound.desk.Decibels;
+import westtide.sound.desk.Limiter;
 import westtide.sound.loudness.Loudness;
+import westtide.sound.voice.Filter;
 
 /**
  * What a rendering of the song measures.
@@ -38,10 +40,11 @@ public record Listening(
   /** Renders a score and measures it; empty when it was cancelled. */
   public static Optional<Listening> of(Score score, Mixdown.Watch watch) {
     Ear ear = new Ear(score);
+    Limiter limiter = new Limiter(RATE, Mixdown.CEILING_DB);
     Mixdown mixdown = Mixdown.of(score, RATE);
     try {
-      boolean whole = mixdown.tapped(ear::hearPart, ear::hearMix, watch);
-      return whole ? Optional.of(ear.listening()) : Optional.empty();
+      boolean whole = mixdown.tapped(limiter, ear::hearPart, ear::hearMix, watch);
+      return whole ? Optional.of(ear.listening(limiter.taken())) : Optional.empty();
     } catch (IOException e) {
       throw new IllegalStateException("nothing is written while listening", e);
     }
@@ -56,9 +59,6 @@ public record Listening(
     private final LowEnd kickLows = new LowEnd(RATE);
     private final LowEnd subLows = new LowEnd(RATE);
     private float peak;
-    private float unlimited;
-    private final float[] sumLeft = new float[Engine.BLOCK];
-    private final float[] sumRight = new float[Engine.BLOCK];
 
     Ear(Score score) {
       drums = score.song().part(Role.DRUMS).map(Part::id);
@@ -72,10 +72,6 @@ public record Listening(
       if (sub.isPresent() && sub.get().equals(part)) {
         subLows.hear(left, right, frames);
       }
-      for (int i = 0; i < frames; i++) {
-        sumLeft[i] += left[i];
-        sumRight[i] += right[i];
-      }
     }
 
     void hearMix(float[] left, float[] right, int frames) {
@@ -84,20 +80,15 @@ public record Listening(
       for (int i = 0; i < frames; i++) {
         peak = Math.max(peak, Math.max(Math.abs(left[i]), Math.abs(right[i])));
       }
-      for (int i = 0; i < Engine.BLOCK; i++) {
-        unlimited = Math.max(unlimited, Math.max(Math.abs(sumLeft[i]), Math.abs(sumRight[i])));
-        sumLeft[i] = 0;
-        sumRight[i] = 0;
-      }
     }
 
-    Listening listening() {
+    Listening listening(double pushed) {
       return new Listening(
           loudness.integrated(),
           loudness.loudestShort(),
           loudness.loudestMomentary(),
           Decibels.of(peak),
-          Math.max(0, Decibels.of(unlimited) - Mixdown.CEILING_DB),
+          pushed,
           mixLows.share(),
           LowEnd.overlap(kickLows, subLows));
     }
@@ -109,8 +100,8 @@ public record Listening(
     private static final double BODY = Decibels.gain(-15) * Decibels.gain(-15);
     private static final double NEARLY = Decibels.gain(-6) * Decibels.gain(-6);
 
-    private final westtide.sound.voice.Filter first;
-    private final westtide.sound.voice.Filter second;
+    private final Filter first;
+    private final Filter second;
     private final int window;
     private final List<Double> energies = new ArrayList<>();
     private double lowEnergy;
@@ -119,8 +110,8 @@ public record Listening(
     private int filled;
 
     LowEnd(int rate) {
-      first = new westtide.sound.voice.Filter(rate).set(LOWS_HERTZ, 0.541);
-      second = new westtide.sound.voice.Filter(rate).set(LOWS_HERTZ, 1.307);
+      first = new Filter(rate).set(LOWS_HERTZ, 0.541);
+      second = new Filter(rate).set(LOWS_HERTZ, 1.307);
       window = (int) (WINDOW_SECONDS * rate);
     }
 

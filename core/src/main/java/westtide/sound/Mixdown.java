@@ -83,9 +83,9 @@ public final class Mixdown {
     return render(alone, Optional.empty(), null, sink, watch);
   }
 
-  /** Renders the mix through its limiter, every channel being listened to on the way. */
-  boolean tapped(Engine.Tap tap, Sink sink, Watch watch) throws IOException {
-    return render(Audible.ALL, Optional.of(new Limiter(rate(), CEILING_DB)), tap, sink, watch);
+  /** Renders the mix through a limiter, every channel being listened to on the way. */
+  boolean tapped(Limiter limiter, Engine.Tap tap, Sink sink, Watch watch) throws IOException {
+    return render(Audible.ALL, Optional.of(limiter), tap, sink, watch);
   }
 
   private boolean render(

@@ -21,6 +21,7 @@ public final class Limiter {
   private int late;
   private int at;
   private float recovering = 1;
+  private float deepest = 1;
   private double sum;
   private int calmFor;
 
@@ -42,6 +43,11 @@ public final class Limiter {
   /** How late the sound comes out, in samples. */
   public int lateFrames() {
     return ahead - 1;
+  }
+
+  /** How far it has turned down at most so far, in dB, 0 or more. */
+  public double taken() {
+    return Math.max(0, -Decibels.of(deepest));
   }
 
   /** Limits a block in place. */
@@ -94,6 +100,7 @@ public final class Limiter {
     float needed = peak > ceiling ? ceiling / peak : 1;
     recovering = Math.min(needed, recovering + release * (1 - recovering));
     recovering = recovering > 0.9995f ? 1 : recovering;
+    deepest = Math.min(deepest, recovering);
     calmFor = recovering < 1 ? 0 : calmFor + 1;
     float now = window.least(recovering);
     sum += now - least[at];

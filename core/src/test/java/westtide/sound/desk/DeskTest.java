@@ -162,6 +162,21 @@ class DeskTest {
     }
   }
 
+  /** Arithmetic: a peak of 2 is 6.02 dB over full scale and 7.02 dB over a ceiling of −1 dB. */
+  @Test
+  void theLimiterTellsHowFarItTurnedDown() {
+    Limiter limiter = new Limiter(RATE, -1);
+    float[] quiet = new float[BLOCK];
+    quiet[9] = 0.5f;
+    limiter.limit(quiet, quiet.clone(), BLOCK);
+    assertThat(limiter.taken()).isZero();
+    float[] loud = new float[BLOCK];
+    loud[20] = 2;
+    limiter.limit(loud, new float[BLOCK], BLOCK);
+    limiter.limit(new float[BLOCK], new float[BLOCK], BLOCK);
+    assertThat(limiter.taken()).isCloseTo(7.02, within(0.02));
+  }
+
   @Test
   void movesAreStraightBetweenTheirTicks() {
     Moves moves =
