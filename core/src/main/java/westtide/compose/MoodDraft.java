@@ -10,7 +10,7 @@ import westtide.style.Style;
 import westtide.theory.Chord;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
-import westtide.theory.VoiceLeading;
+import westtide.theory.voicing.VoiceLeading;
 
 /**
  * Draws whole progressions of four or eight bars by style and mood. Candidates walk through the

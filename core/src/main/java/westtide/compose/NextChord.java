@@ -13,7 +13,7 @@ import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.RomanNumeral;
 import westtide.theory.Scale;
-import westtide.theory.VoiceLeading;
+import westtide.theory.voicing.VoiceLeading;
 
 /**
  * Suggests what may follow a chord: chords of the key, borrowed ones, and passing chords towards

@@ -24,10 +24,10 @@ import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
-import westtide.theory.ChordMember;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
+import westtide.theory.voicing.VoicingRange;
 
 /**
  * The part of a song file that says what chords there are and how they are played. What is as usual

@@ -14,7 +14,7 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /**
  * Plays whole chords, held or struck in a figure. A chord that no strike of the figure falls on is

@@ -8,10 +8,10 @@ import westtide.song.FollowRule;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingPlan;
-import westtide.theory.VoicingRange;
-import westtide.theory.VoicingWish;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingPlan;
+import westtide.theory.voicing.VoicingRange;
+import westtide.theory.voicing.VoicingWish;
 
 /**
  * How a chord part lays out the chords it meets: led through the distinct chords in their order, so

@@ -8,8 +8,8 @@ import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.style.Style;
 import westtide.theory.Chord;
-import westtide.theory.VoiceLeading;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.VoiceLeading;
+import westtide.theory.voicing.Voicing;
 
 /** Movement, common tones, range and colour of the song's first progression. */
 final class ChordMeasures {

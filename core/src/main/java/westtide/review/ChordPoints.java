@@ -12,7 +12,7 @@ import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.style.Style;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.VoicingKind;
 
 /** Points of the checklist that are read from the chords. */
 final class ChordPoints {

@@ -15,7 +15,7 @@ import westtide.theory.Chord;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
-import westtide.theory.VoiceLeading;
+import westtide.theory.voicing.VoiceLeading;
 
 /** Notes outside the key, changes that hold no note, crowded voicings and worn-out turns. */
 final class ChordSoundings {

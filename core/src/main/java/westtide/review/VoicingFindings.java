@@ -11,7 +11,7 @@ import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
 import westtide.song.edit.ChordEdits;
 import westtide.theory.Key;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /** Finds mud in how chords are laid out, and rows that turn in a circle. */
 final class VoicingFindings {

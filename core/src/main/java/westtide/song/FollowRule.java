@@ -5,9 +5,9 @@ import java.util.EnumSet;
 import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Figure;
-import westtide.theory.ChordMember;
-import westtide.theory.VoicingKind;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.VoicingKind;
+import westtide.theory.voicing.VoicingRange;
 
 /** A rule by which a part follows the chords (and the kick), kept instead of notes. */
 public sealed interface FollowRule {

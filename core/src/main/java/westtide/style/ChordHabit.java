@@ -3,7 +3,7 @@ package westtide.style;
 import java.util.List;
 import westtide.song.chord.ChordRhythm;
 import westtide.theory.ChordQuality;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.VoicingKind;
 
 /**
  * What chords a style uses and how they are played.

@@ -3,7 +3,7 @@ package westtide.style;
 import java.util.List;
 import westtide.rhythm.Figure;
 import westtide.song.KickLink;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.VoicingRange;
 
 /** The parts a style usually has. */
 public sealed interface PartHabit {

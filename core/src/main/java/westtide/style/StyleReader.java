@@ -19,8 +19,8 @@ import westtide.song.chord.RhythmText;
 import westtide.song.mix.Duck;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
-import westtide.theory.VoicingKind;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.VoicingKind;
+import westtide.theory.voicing.VoicingRange;
 
 /** Builds a style from its JSON document. */
 final class StyleReader {

@@ -15,7 +15,7 @@ import westtide.song.chord.ChordSpan;
 import westtide.style.Style;
 import westtide.theory.Chord;
 import westtide.theory.Key;
-import westtide.theory.VoiceLeading;
+import westtide.theory.voicing.VoiceLeading;
 
 class NextChordTest {
   private static final Key KEY = Key.parse("C major");

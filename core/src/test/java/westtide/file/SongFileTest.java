@@ -39,10 +39,10 @@ import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
-import westtide.theory.ChordMember;
 import westtide.theory.NoteName;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
 
 class SongFileTest {
   @TempDir private Path folder;

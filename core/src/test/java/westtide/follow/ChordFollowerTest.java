@@ -21,10 +21,10 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
-import westtide.theory.ChordMember;
 import westtide.theory.NoteName;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingRange;
 
 class ChordFollowerTest {
   private static final Brief BRIEF = Songs.brief("A minor", 50);

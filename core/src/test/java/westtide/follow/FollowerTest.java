@@ -18,8 +18,8 @@ import westtide.song.Note;
 import westtide.song.chord.ChordSpan;
 import westtide.theory.Chord;
 import westtide.theory.Key;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingRange;
 
 class FollowerTest {
   private static final Brief BRIEF = Songs.brief("A minor", 50);

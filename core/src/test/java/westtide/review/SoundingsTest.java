@@ -33,7 +33,7 @@ import westtide.song.edit.FormEdits;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.mix.Mix;
 import westtide.sound.Listening;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /** Every finding is provoked by a song that has it, and its fix takes it away. */
 class SoundingsTest {
@@ -205,7 +205,7 @@ class SoundingsTest {
             Role.CHORDS,
             new Pattern.Following(
                 FollowRule.Chords.of(
-                    new westtide.theory.VoicingRange(51, 58, 76), Optional.empty())));
+                    new westtide.theory.voicing.VoicingRange(51, 58, 76), Optional.empty())));
     Song song = Songs.oneHook(BRIEF, "F#m", 4, keys);
     Section gap = Section.of(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));
     Song holed = song.withForm(new Form(List.of(song.form().sections().get(0), gap)));

@@ -26,7 +26,7 @@ import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
-import westtide.theory.VoicingRange;
+import westtide.theory.voicing.VoicingRange;
 
 class ScoreTest {
   private static final Brief STRAIGHT = Songs.brief("F# minor", 50);

@@ -2,9 +2,14 @@ package westtide.theory;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -62,5 +67,47 @@ class ChordNamerTest {
   @Test
   void aSingleNoteHasNoName() {
     assertThat(ChordNamer.in(KEY).names(List.of(60, 72))).isEmpty();
+  }
+
+  /**
+   * What the library calls a stack, tonal 6.4.0, is among our names with the same root and tones.
+   */
+  @Test
+  void theNamesOfAnIndependentLibraryAreFound() throws IOException {
+    int compared = 0;
+    for (String line : table()) {
+      String[] cells = line.split(";");
+      Optional<Chord> theirs = Chord.find(cells[1].replaceAll("^([A-G][#b]*)M(/.*)?$", "$1"));
+      if (theirs.isEmpty() || !QualityBook.common().contains(theirs.get().quality())) {
+        continue;
+      }
+      compared++;
+      Set<Integer> tones = QualityBook.semitones(theirs.get().quality());
+      assertThat(ChordNamer.in(KEY).names(rising(cells[0])))
+          .as(line)
+          .anyMatch(
+              name ->
+                  QualityBook.semitones(name.chord().quality()).equals(tones)
+                      && name.chord().root().pitchClass() == theirs.get().root().pitchClass());
+    }
+    assertThat(compared).isGreaterThanOrEqualTo(150);
+  }
+
+  private static List<Integer> rising(String notes) {
+    List<Integer> keys = new ArrayList<>();
+    int floor = 48;
+    for (String note : notes.split(" ")) {
+      int key = Pitch.atOrAbove(floor, NoteName.parse(note).pitchClass());
+      keys.add(key);
+      floor = key + 1;
+    }
+    return keys;
+  }
+
+  private static List<String> table() throws IOException {
+    try (InputStream in = ChordNamerTest.class.getResourceAsStream("/reference/chord-names.csv")) {
+      String text = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      return text.lines().filter(line -> !line.startsWith("#")).toList();
+    }
   }
 }

@@ -24,8 +24,8 @@ import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
 import westtide.theory.Chord;
 import westtide.theory.NoteName;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
 
 /** Everything that is decided about chords, by mouse and by keyboard. */
 class ChordsRoomTest extends WindowTest {

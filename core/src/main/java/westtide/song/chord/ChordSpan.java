@@ -3,7 +3,7 @@ package westtide.song.chord;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.theory.Chord;
-import westtide.theory.VoicingWish;
+import westtide.theory.voicing.VoicingWish;
 
 /**
  * A chord, how long it lasts and how it is played.

@@ -1,8 +1,8 @@
 package westtide.song.chord;
 
 import java.util.Optional;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
 
 /**
  * How one chord of a row is played, where that differs from the rest of the part.

@@ -1,6 +1,6 @@
 package westtide.song.chord;
 
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /**
  * How the notes of a chord enter one after the other, as a hand draws over strings. 10 to 40 ms a

@@ -14,8 +14,8 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.mix.Mix;
-import westtide.theory.ChordMember;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.VoicingKind;
 
 /**
  * Edits of a part that follows the chords.

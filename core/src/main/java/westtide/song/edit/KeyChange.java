@@ -23,7 +23,7 @@ import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.QualityBook;
 import westtide.theory.RomanNumeral;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /**
  * A move of a song to another key. Chords stay on their degrees: those of the old key become the

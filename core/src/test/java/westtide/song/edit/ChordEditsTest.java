@@ -19,11 +19,11 @@ import westtide.song.chord.Manner;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
-import westtide.theory.ChordMember;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
 
 class ChordEditsTest {
   private static final ChordEdits HOOK = new ChordEdits("hook");

@@ -41,10 +41,10 @@ final class KeyBox extends VBox {
     super(4);
     this.desk = desk;
     this.cents =
-        new NumberField(
+        NumberField.whole(
                 "cents",
                 "cents",
-                text -> desk.apply(BriefEdits.cents(number(text))),
+                cents -> desk.apply(BriefEdits.cents(cents)),
                 by ->
                     desk.apply(
                         BriefEdits.cents(Math.max(-100, Math.min(100, brief().cents() + by)))))
@@ -121,13 +121,5 @@ final class KeyBox extends VBox {
 
   private Brief brief() {
     return desk.open().song().brief();
-  }
-
-  private static int number(String text) {
-    try {
-      return Integer.parseInt(text.strip().replace('−', '-'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException("type cents from -100 to 100", e);
-    }
   }
 }

@@ -12,9 +12,9 @@ import westtide.song.Role;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.Edit;
 import westtide.theory.Chord;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingPlan;
-import westtide.theory.VoicingWish;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingPlan;
+import westtide.theory.voicing.VoicingWish;
 
 /** Which row, chord and note are chosen on the sheet, and hearing them. */
 final class ChordChoice {

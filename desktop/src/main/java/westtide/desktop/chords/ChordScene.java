@@ -11,7 +11,7 @@ import westtide.song.Note;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /**
  * What the sheet shows: one progression of the song, one of its chords chosen.

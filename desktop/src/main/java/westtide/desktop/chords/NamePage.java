@@ -16,7 +16,7 @@ import westtide.desktop.kit.TypedLine;
 import westtide.theory.ChordNamer;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.Voicing;
 
 /** Names what is placed on a strip of notes, typed, or taken from the chosen chord. */
 final class NamePage implements ChordPage {

@@ -25,10 +25,10 @@ import westtide.theory.Chord;
 import westtide.theory.NoteName;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
-import westtide.theory.StackWords;
-import westtide.theory.VoiceLeading;
-import westtide.theory.Voicing;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.StackWords;
+import westtide.theory.voicing.VoiceLeading;
+import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingKind;
 
 /**
  * How the chosen chord is played: place, push, rest, spread, inversion, strum and its very notes.
@@ -57,17 +57,17 @@ final class OneChordPage implements ChordPage {
   OneChordPage(ChordChoice choice) {
     this.choice = choice;
     this.millis =
-        new NumberField(
+        NumberField.whole(
                 "strum-ms",
                 "ms",
-                text -> strummed(s -> new Strum(s.up(), number(text), s.curve())),
+                ms -> strummed(s -> new Strum(s.up(), ms, s.curve())),
                 by -> strummed(s -> new Strum(s.up(), held(s.millis() + by, 1, 120), s.curve())))
             .inline();
     this.curve =
-        new NumberField(
+        NumberField.whole(
                 "strum-curve",
                 "curve",
-                text -> strummed(s -> new Strum(s.up(), s.millis(), number(text))),
+                bent -> strummed(s -> new Strum(s.up(), s.millis(), bent)),
                 by ->
                     strummed(
                         s -> new Strum(s.up(), s.millis(), held(s.curve() + 10 * by, -100, 100))))
@@ -273,14 +273,6 @@ final class OneChordPage implements ChordPage {
   private void manner(String edit, UnaryOperator<Manner> change) {
     if (!showing) {
       choice.apply(choice.edits().manner(edit, choice.chord(), change));
-    }
-  }
-
-  private static int number(String text) {
-    try {
-      return Integer.parseInt(text.strip().replace('−', '-'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException("type a whole number", e);
     }
   }
 

@@ -16,8 +16,8 @@ import westtide.desktop.kit.NumberField;
 import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.edit.ChordPartEdits;
-import westtide.theory.ChordMember;
-import westtide.theory.VoicingKind;
+import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.VoicingKind;
 
 /** The parts that follow the chords: spread, velocities, and layers with notes left out. */
 final class PartPage implements ChordPage {
@@ -35,11 +35,8 @@ final class PartPage implements ChordPage {
   PartPage(ChordChoice choice) {
     this.choice = choice;
     this.vary =
-        new NumberField(
-                "vary",
-                "velocities vary by",
-                text -> vary(Integer.parseInt(text.strip())),
-                by -> vary(rule().vary().amount() + by))
+        NumberField.whole(
+                "vary", "velocities vary by", this::vary, by -> vary(rule().vary().amount() + by))
             .inline();
     this.remove = Controls.action("layer-remove", "take this layer away", this::remove);
     spread.setId("part-spread");

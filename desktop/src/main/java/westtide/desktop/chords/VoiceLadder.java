@@ -15,9 +15,9 @@ import westtide.song.chord.Manner;
 import westtide.song.chord.PlacedChord;
 import westtide.theory.Key;
 import westtide.theory.RomanNumeral;
-import westtide.theory.VoiceLeading;
-import westtide.theory.VoiceMove;
-import westtide.theory.Voicing;
+import westtide.theory.voicing.VoiceLeading;
+import westtide.theory.voicing.VoiceMove;
+import westtide.theory.voicing.Voicing;
 
 /**
  * Chords as cards on a bar ruler, the rhythm they are struck in below, and under it each chord's

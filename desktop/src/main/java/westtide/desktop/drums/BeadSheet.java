@@ -3,8 +3,6 @@ package westtide.desktop.drums;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Axis;
@@ -54,8 +52,6 @@ final class BeadSheet extends Drawing {
   private static final double RIGHT = 20;
   private static final double TOP = 26;
   private static final double DRAG_STARTS = 4;
-  private static final int NUDGE = 5;
-  private static final int FLAM = 30;
 
   /** Pixels of a step from which beads have their full size. */
   private static final double FULL_STEP = 19;
@@ -77,7 +73,7 @@ final class BeadSheet extends Drawing {
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(this::release);
-    setOnKeyPressed(this::key);
+    setOnKeyPressed(new BeadKeys(this, hands)::key);
   }
 
   void show(Pattern.Drums shown, Meter in, Swing swung) {
@@ -183,90 +179,14 @@ final class BeadSheet extends Drawing {
     pressed = Optional.empty();
   }
 
-  private void key(KeyEvent event) {
-    if (event.isShortcutDown() || event.isAltDown()) {
-      return;
-    }
-    boolean known = walk(event.getCode()) || change(event);
-    if (known) {
-      event.consume();
-      moved();
-    }
+  /** Moves the cursor by lanes and steps, held inside the groove. */
+  void walk(int lanes, int steps) {
+    lane = Math.max(0, Math.min(groove.lanes().size() - 1, lane + lanes));
+    step = Math.max(0, Math.min(steps() - 1, step + steps));
   }
 
-  private boolean walk(KeyCode code) {
-    switch (code) {
-      case LEFT -> step = Math.max(0, step - 1);
-      case RIGHT -> step = Math.min(steps() - 1, step + 1);
-      case UP -> lane = Math.max(0, lane - 1);
-      case DOWN -> lane = Math.min(groove.lanes().size() - 1, lane + 1);
-      case HOME -> step = 0;
-      case END -> step = steps() - 1;
-      case M -> hands.mute(voice());
-      case A -> hands.alone(voice());
-      default -> {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private boolean change(KeyEvent event) {
-    Optional<Hit> here = hit();
-    int at = laneStep();
-    KeyCode code = event.getCode();
-    if (code == KeyCode.ENTER) {
-      here.ifPresentOrElse(h -> hands.remove(voice(), at), () -> hands.place(voice(), at));
-      return true;
-    }
-    if (here.isEmpty()) {
-      return false;
-    }
-    Hit hit = here.get();
-    if (code.isDigitKey()) {
-      int digit = Integer.parseInt(code.getChar());
-      hands.velocity(voice(), at, Velocity.held(digit == 0 ? 127 : Math.round(digit * 12.7)));
-      return true;
-    }
-    switch (code) {
-      case DELETE, BACK_SPACE -> hands.remove(voice(), at);
-      case PLUS, EQUALS, ADD -> hands.velocity(voice(), at, Velocity.held(hit.velocity() + 6));
-      case MINUS, SUBTRACT -> hands.velocity(voice(), at, Velocity.held(hit.velocity() - 6));
-      case R -> hands.strokes(voice(), at, hit.strokes() % 8 + 1);
-      case C -> passes(hit, at);
-      case F -> flam(hit, at);
-      case V -> swell(hit, at);
-      case COMMA -> hands.nudge(voice(), at, Math.max(-120, hit.nudge() - NUDGE));
-      case PERIOD -> hands.nudge(voice(), at, Math.min(120, hit.nudge() + NUDGE));
-      default -> {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  /** On every pass, every second, fourth, eighth, and again on every one. */
-  private void passes(Hit hit, int at) {
-    int every = hit.when().every() >= 8 ? 1 : hit.when().every() * 2;
-    hands.change(
-        every == 1 ? "Play on every pass" : "Play on every pass of " + every,
-        voice(),
-        at,
-        h -> h.withWhen(When.every(every).withPercent(h.when().percent())));
-  }
-
-  private void flam(Hit hit, int at) {
-    int ticks = hit.flam() >= 2 * FLAM ? 0 : hit.flam() + FLAM;
-    hands.change("Flam by " + ticks + " ticks", voice(), at, h -> h.withFlam(ticks));
-  }
-
-  /** A roll swells, fades, or stays level. */
-  private void swell(Hit hit, int at) {
-    int ramp = hit.ramp() > 0 ? -Hit.USUAL_RAMP : hit.ramp() < 0 ? 0 : Hit.USUAL_RAMP;
-    hands.change("Change the swell of a roll", voice(), at, h -> h.withRamp(ramp));
-  }
-
-  private void moved() {
+  /** Shows the cursor where it is now. */
+  void moved() {
     redraw();
     hands.moved(voice(), laneStep());
   }

@@ -18,13 +18,11 @@ import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
-import westtide.rhythm.LaneShapes;
 import westtide.rhythm.LaneText;
 import westtide.rhythm.Position;
 import westtide.rhythm.StepLane;
@@ -55,12 +53,7 @@ public final class DrumsRoom implements Room {
   private final BeadSheet beads;
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
-  private final Label meeting = Controls.wrapped("", "small");
-  private final NumberField late;
-  private final NumberField loose;
-  private final NumberField wander;
-  private final NumberField every;
-  private final NumberField spread;
+  private final LaneWays ways;
   private final Label told = Controls.wrapped("");
   private final ComboBox<DrumVoice> more = new ComboBox<>();
   private String groove = GrooveDraft.MAIN;
@@ -76,41 +69,7 @@ public final class DrumsRoom implements Room {
             "lane-line",
             "x hit, X accent, o soft, . rest, x3 roll, x/4 every fourth pass",
             this::takeLane);
-    this.late =
-        new NumberField(
-                "lane-late",
-                "lane late, ticks",
-                text -> feel("Move the lane of", f -> f.withNudge(number(text))),
-                by ->
-                    feel(
-                        "Move the lane of",
-                        f -> f.withNudge(Math.max(-120, Math.min(120, f.nudge() + by)))))
-            .inline();
-    this.loose =
-        new NumberField(
-                "lane-vary",
-                "velocities vary by",
-                text -> feel("Vary velocities of", f -> f.withVelocity(number(text))),
-                by ->
-                    feel(
-                        "Vary velocities of",
-                        f -> f.withVelocity(Math.max(0, Math.min(40, f.velocity() + by)))))
-            .inline();
-    this.wander =
-        new NumberField(
-                "lane-wander",
-                "places by, ticks",
-                text -> feel("Vary places of", f -> f.withTicks(number(text))),
-                by ->
-                    feel(
-                        "Vary places of",
-                        f -> f.withTicks(Math.max(0, Math.min(60, f.ticks() + by)))))
-            .inline();
-    this.every =
-        new NumberField("lane-every", "hits every", text -> fill(number(text)), by -> {}).inline();
-    this.spread =
-        new NumberField("lane-spread", "spread hits", text -> spread(number(text)), by -> {})
-            .inline();
+    this.ways = new LaneWays(desk, beads::voice, this::current, this::edits);
     build();
     desk.play().watch(beads::redraw);
   }
@@ -150,7 +109,7 @@ public final class DrumsRoom implements Room {
             + brief.swing()
             + " %");
     beads.show(shown, brief.meter(), brief.swing());
-    showMeeting(shown, brief.meter().stepsPerBar());
+    ways.show(shown, brief.meter());
     more.setItems(
         FXCollections.observableList(
             Arrays.stream(DrumVoice.values()).filter(v -> !beads.voices().contains(v)).toList()));
@@ -178,8 +137,6 @@ public final class DrumsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    every.show("–");
-    spread.show("–");
     VBox.setVgrow(beads, Priority.ALWAYS);
     HBox.setHgrow(laneLine, Priority.ALWAYS);
     laneLine.field().getStyleClass().add("small-typed");
@@ -195,8 +152,7 @@ public final class DrumsRoom implements Room {
             Controls.row(14, Controls.title("Groove"), grooves, Controls.spring(), size),
             beads,
             Controls.row(10, laneName, laneLine, more),
-            shapes(),
-            feels(),
+            ways,
             told,
             Controls.row(
                 4,
@@ -209,117 +165,16 @@ public final class DrumsRoom implements Room {
                 Controls.action("groove-take", "of all", this::newTake)));
   }
 
-  /** What makes a lane from the lane that is chosen, or from numbers. */
-  private HBox shapes() {
-    meeting.setId("lanes-meet");
-    HBox.setHgrow(meeting, Priority.ALWAYS);
-    return page(
-        6,
-        Controls.action(
-            "lane-earlier", "◂ turn", () -> shape("Turn", l -> LaneShapes.turned(l, -1))),
-        Controls.action("lane-later", "turn ▸", () -> shape("Turn", l -> LaneShapes.turned(l, 1))),
-        Controls.action("lane-reverse", "reverse", () -> shape("Reverse", LaneShapes::reversed)),
-        Controls.action("lane-double", "double", this::doubleLane),
-        Controls.action("lane-halve", "halve", () -> shape("Halve", LaneShapes::halved)),
-        every,
-        spread,
-        Controls.spring(),
-        meeting);
-  }
-
-  /** How the chosen lane as a whole is played. */
-  private HBox feels() {
-    return page(
-        10,
-        late,
-        loose,
-        wander,
-        Controls.action(
-            "lane-anew", "vary anew", () -> feel("Vary anew", f -> f.withSeed(f.seed() + 1))),
-        Controls.spring());
-  }
-
-  private static HBox page(double gap, Node... nodes) {
-    HBox row = Controls.row(gap, nodes);
-    row.getStyleClass().add("page");
-    return row;
-  }
-
-  private void feel(String name, UnaryOperator<LaneFeel> change) {
-    desk.apply(edits().feel(name + " " + beads.voice(), beads.voice(), change));
-  }
-
+  /** How the chosen lane is played. */
   private LaneFeel feel() {
     return current().map(groove -> groove.feel(beads.voice())).orElse(LaneFeel.PLAIN);
-  }
-
-  private void showFeel(LaneFeel feel) {
-    late.show(String.valueOf(feel.nudge()));
-    loose.show(String.valueOf(feel.velocity()));
-    wander.show(String.valueOf(feel.ticks()));
-  }
-
-  private void shape(String name, UnaryOperator<StepLane> change) {
-    desk.apply(edits().shape(name + " the " + beads.voice() + " lane", beads.voice(), change));
-  }
-
-  private void doubleLane() {
-    shape("Double", l -> 2 * l.length() <= StepLane.LONGEST ? LaneShapes.doubled(l) : l);
-  }
-
-  private void fill(int steps) {
-    if (steps < 1 || steps > 64) {
-      throw new IllegalArgumentException("every 1 to 64 steps");
-    }
-    shape("Fill", l -> LaneShapes.every(steps, l.length()));
-    every.show(String.valueOf(steps));
-  }
-
-  private void spread(int hits) {
-    current()
-        .flatMap(g -> g.lane(beads.voice()))
-        .ifPresent(lane -> shape("Spread hits over", l -> LaneShapes.spread(hits, l.length())));
-    spread.show(String.valueOf(hits));
-  }
-
-  private void showMeeting(Pattern.Drums shown, int stepsPerBar) {
-    List<Integer> lengths =
-        shown.lanes().stream()
-            .map(DrumLane::lane)
-            .filter(lane -> !lane.hits().isEmpty())
-            .map(StepLane::length)
-            .distinct()
-            .toList();
-    long own = LaneShapes.meeting(lengths);
-    int restart = shown.bars() * stepsPerBar;
-    meeting.setText(
-        restart % own == 0
-            ? ""
-            : "alone the lanes would meet after "
-                + bars(own, stepsPerBar)
-                + "; the groove restarts them every "
-                + bars(restart, stepsPerBar));
-  }
-
-  private static String bars(long steps, int stepsPerBar) {
-    double bars = steps / (double) stepsPerBar;
-    String number = bars == Math.rint(bars) ? String.valueOf((long) bars) : String.valueOf(bars);
-    return number + (bars == 1 ? " bar" : " bars");
-  }
-
-  private static int number(String text) {
-    try {
-      return Integer.parseInt(text.strip());
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException("type a whole number", e);
-    }
   }
 
   private void showCursor() {
     DrumVoice voice = beads.voice();
     laneName.setText(voice.toString());
     current().flatMap(g -> g.lane(voice)).ifPresent(lane -> laneLine.show(lane.toString()));
-    showFeel(feel());
+    ways.show(feel());
     Brief brief = desk.open().song().brief();
     int tick = Ticks.ofSteps(beads.laneStep());
     String at = voice + " · " + Position.of(tick, brief.meter()) + " · ";

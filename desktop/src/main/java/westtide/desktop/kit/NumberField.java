@@ -68,6 +68,19 @@ public final class NumberField extends VBox {
         });
   }
 
+  /** A field of whole numbers; anything else that is typed is refused in a sentence. */
+  public static NumberField whole(String id, String name, IntConsumer take, IntConsumer nudge) {
+    return new NumberField(id, name, text -> take.accept(read(text)), nudge);
+  }
+
+  private static int read(String text) {
+    try {
+      return Integer.parseInt(text.strip().replace('−', '-'));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException("type a whole number, such as 12", e);
+    }
+  }
+
   /** The same field in a smaller hand, for where there are many. */
   public NumberField compact() {
     getStyleClass().add("compact");

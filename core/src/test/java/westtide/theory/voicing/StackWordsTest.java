@@ -1,10 +1,12 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.Arrays;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.theory.Chord;
+import westtide.theory.Pitch;
 
 class StackWordsTest {
   /** Common practice: how a stack is said by those who do not name chords. */

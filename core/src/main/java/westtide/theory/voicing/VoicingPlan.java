@@ -1,9 +1,11 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedList;
 import java.util.List;
+import westtide.theory.Chord;
+import westtide.theory.Pitch;
 
 /**
  * Lays a progression out so that the hand moves little: the bass keeps the root or slash bass, the

@@ -1,6 +1,7 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.Map;
+import westtide.theory.Chord;
 
 /** What a sounding note is called in its chord, such as "the ninth". */
 final class ChordMemberWord {

@@ -1,4 +1,6 @@
-package westtide.theory;
+package westtide.theory.voicing;
+
+import westtide.theory.Chord;
 
 /** What a sounding note is in its chord. */
 public enum ChordMember {

@@ -1,10 +1,13 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import westtide.theory.Chord;
+import westtide.theory.NoteName;
+import westtide.theory.Pitch;
 
 /**
  * Reads a laid-out chord from the bottom up as people who do not name chords say it: "root doubled

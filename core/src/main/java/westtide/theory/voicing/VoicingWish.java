@@ -1,6 +1,7 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.Optional;
+import westtide.theory.Chord;
 
 /**
  * What a chord asks of voice leading.

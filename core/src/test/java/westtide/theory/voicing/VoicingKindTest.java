@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,6 +8,11 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.theory.Chord;
+import westtide.theory.ChordQuality;
+import westtide.theory.Key;
+import westtide.theory.Pitch;
+import westtide.theory.QualityBook;
 
 class VoicingKindTest {
   private static final VoicingRange RANGE = new VoicingRange(48, 60, 76);

@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 /**
  * One voice going from a chord to the next.

@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -10,6 +10,8 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.theory.Chord;
+import westtide.theory.Pitch;
 
 class VoiceLeadingTest {
   /**

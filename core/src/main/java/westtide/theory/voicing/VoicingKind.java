@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.ArrayList;
 import java.util.Collections;
@@ -6,6 +6,10 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
+import westtide.theory.Chord;
+import westtide.theory.ChordQuality;
+import westtide.theory.Interval;
+import westtide.theory.Pitch;
 
 /**
  * How the notes of a chord are spread above its bass. The kinds and their names are common

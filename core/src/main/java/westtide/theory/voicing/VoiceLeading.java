@@ -1,7 +1,8 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.ArrayList;
 import java.util.List;
+import westtide.theory.Chord;
 
 /**
  * How voices move between two chords. Sizes are the sum of semitones moved by all voices, as in

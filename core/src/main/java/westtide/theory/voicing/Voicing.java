@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 import java.util.ArrayList;
 import java.util.List;

@@ -1,4 +1,4 @@
-package westtide.theory;
+package westtide.theory.voicing;
 
 /**
  * Where a chord part may stand: its bass note and the hand above it.

@@ -1,0 +1,105 @@
+package westtide.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
+import westtide.rhythm.StepLane;
+import westtide.score.Score;
+import westtide.song.DrumVoice;
+import westtide.song.KickLink;
+import westtide.song.Plan;
+import westtide.song.Song;
+import westtide.song.chord.RhythmFamily;
+import westtide.song.chord.Strum;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.ChordEdits;
+import westtide.song.edit.ChordPartEdits;
+import westtide.song.edit.DrumEdits;
+import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.RowEdits;
+import westtide.style.Style;
+import westtide.theory.voicing.VoicingKind;
+
+/** A point is ticked when the song has what it asks for, and only then. */
+class ChecklistTest {
+  private static final DrumEdits DRUMS = new DrumEdits("drums", "A");
+  private static final ChordEdits HOOK = new ChordEdits("hook");
+
+  private static final Map<String, UnaryOperator<Song>> TAKEN =
+      Map.ofEntries(
+          Map.entry("hat rolls", lane(DrumVoice.CLOSED_HAT, "x.x.x.x.x.x.x.x.")),
+          Map.entry("four to the floor", lane(DrumVoice.KICK, "x.....x...x.....")),
+          Map.entry("off-beat open hat", lane(DrumVoice.OPEN_HAT, "..x.............")),
+          Map.entry("backbeat", lane(DrumVoice.SNARE, "....x...........")),
+          Map.entry("shaker", lane(DrumVoice.SHAKER, "................")),
+          Map.entry("late hats", late(DrumVoice.CLOSED_HAT, 0)),
+          Map.entry("clap before the snare", late(DrumVoice.CLAP, 0)),
+          Map.entry(
+              "808 on the kicks", s -> LowEndEdits.link("808", KickLink.INDEPENDENT).apply(s)),
+          Map.entry(
+              "two-note stacks",
+              s -> new ChordPartEdits("keys").spread(VoicingKind.CLOSE).apply(s)),
+          Map.entry(
+              "chords strummed",
+              s -> HOOK.everyManner("strike", m -> m.withStrum(Optional.empty())).apply(s)),
+          Map.entry("second progression", s -> RowEdits.remove("verse").apply(s)),
+          Map.entry("planned length", s -> BriefEdits.plan(new Plan(30, Map.of())).apply(s)));
+
+  private static UnaryOperator<Song> lane(DrumVoice voice, String text) {
+    return song -> {
+      Song out = song;
+      for (String groove : new String[] {"A", "thin", "fill"}) {
+        out = new DrumEdits("drums", groove).lane(voice, StepLane.parse(text)).apply(out);
+      }
+      return out;
+    };
+  }
+
+  private static UnaryOperator<Song> late(DrumVoice voice, int ticks) {
+    return song -> DRUMS.feel("move", voice, f -> f.withNudge(ticks)).apply(song);
+  }
+
+  private static boolean done(Song song, Style style, String name) {
+    return Checklist.of(Score.of(song), style).points().stream()
+        .filter(point -> point.name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .done();
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "trap, hat rolls",
+    "house, four to the floor",
+    "house, off-beat open hat",
+    "boom-bap, backbeat",
+    "amapiano, shaker",
+    "lo-fi, late hats",
+    "deep-house, clap before the snare",
+    "trap, 808 on the kicks",
+    "dark, two-note stacks",
+    "bounce, chords strummed",
+    "boom-bap, second progression",
+    "trap, planned length"
+  })
+  void aPointIsTickedByWhatTheSongHasAndByNothingElse(String name, String point) {
+    Style style = Songs.book().get(name);
+    Song song = Songs.draft(name, 1);
+    assertThat(done(song, style, point)).isTrue();
+    assertThat(done(TAKEN.get(point).apply(song), style, point)).isFalse();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"PLUCKED, true", "HELD, false"})
+  void pluckedChordsAreReadFromTheRhythmOfTheRow(RhythmFamily family, boolean plucked) {
+    Song song = HOOK.rhythm(Optional.of(family.rhythm())).apply(Songs.draft("country-trap", 1));
+    assertThat(done(song, Songs.book().get("country-trap"), "chords plucked")).isEqualTo(plucked);
+    Song strummed = HOOK.manner("s", 0, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
+    assertThat(done(strummed, Songs.book().get("bounce"), "chords strummed")).isTrue();
+  }
+}
