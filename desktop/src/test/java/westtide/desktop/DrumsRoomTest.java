@@ -2,9 +2,11 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import westtide.compose.EightBars;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
@@ -99,6 +101,21 @@ class DrumsRoomTest extends WindowTest {
     Pattern.Drums old = (Pattern.Drums) before.variants().get(0).pattern();
     assertThat(now.lanes().subList(1, now.lanes().size()))
         .isEqualTo(old.lanes().subList(1, old.lanes().size()));
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void aGrooveGrowsToEightBarsByAPlan() {
+    interact(
+        () ->
+            ((ComboBox<EightBars.Plan>) lookup("#grow-groove").query())
+                .setValue(EightBars.Plan.SECOND_AND_LAST));
+    settle();
+    var grown = song().part("drums").orElseThrow().find("A in eight, A B A C").orElseThrow();
+    assertThat(((Pattern.Drums) grown.pattern()).bars()).isEqualTo(8);
+    assertThat(shown("#bead-kick-65")).isTrue();
+    press("#undo", "#undo");
+    assertThat(song().part("drums").orElseThrow().find("A in eight, A B A C")).isEmpty();
   }
 
   /** Arithmetic: lanes of 5 and 32 steps meet after 160 steps, ten bars. */

@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import westtide.compose.EightBars;
 import westtide.compose.GrooveDraft;
 import westtide.compose.Seed;
 import westtide.desktop.Desk;
@@ -55,6 +56,7 @@ public final class DrumsRoom implements Room {
   private final Label laneName = Controls.label("", "strong");
   private final LaneWays ways;
   private final Label told = Controls.wrapped("");
+  private final ComboBox<EightBars.Plan> grow = new ComboBox<>();
   private final ComboBox<DrumVoice> more = new ComboBox<>();
   private String groove = GrooveDraft.MAIN;
   private long take;
@@ -120,16 +122,9 @@ public final class DrumsRoom implements Room {
   public void follow(Moment moment) {
     Song song = desk.open().song();
     Optional<Part> drums = drums(song);
-    int bar = song.brief().meter().ticksPerBar();
-    boolean shown =
-        drums.isPresent()
-            && song.form()
-                .sections()
-                .get(moment.section())
-                .cell(drums.get().id(), (int) (moment.sectionTick() / bar))
-                .plays(groove);
-    if (shown && moment.playing()) {
-      beads.playAt(moment.sectionTick() % (current().orElseThrow().bars() * bar));
+    if (drums.isPresent() && moment.plays(song, drums.get(), groove)) {
+      int length = current().orElseThrow().bars() * song.brief().meter().ticksPerBar();
+      beads.playAt(moment.sectionTick() % length);
     } else {
       beads.playNowhere();
     }
@@ -142,6 +137,12 @@ public final class DrumsRoom implements Room {
     laneLine.field().getStyleClass().add("small-typed");
     laneName.setMinWidth(84);
     told.setId("hit-told");
+    grow.setId("grow-groove");
+    grow.setPromptText("grow to 8 bars");
+    grow.setAccessibleText("grow the groove to eight bars by a plan");
+    grow.getItems().addAll(EightBars.Plan.values());
+    grow.setMinWidth(150);
+    grow.setOnAction(event -> growTo(grow.getValue()));
     more.setId("add-voice");
     more.setPromptText("add a voice");
     more.setAccessibleText("add a voice to the groove");
@@ -160,6 +161,7 @@ public final class DrumsRoom implements Room {
                     "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, V its swell, F flam, C passes, , and . early and late, M mute, A alone",
                     "small"),
                 Controls.spring(),
+                grow,
                 Controls.action("groove-copy", "copy this groove", this::copy),
                 Controls.action("lane-take", "new take of this lane", this::newLane),
                 Controls.action("groove-take", "of all", this::newTake)));
@@ -227,6 +229,27 @@ public final class DrumsRoom implements Room {
       more.setValue(null);
       desk.apply(edits().addVoice(voice));
     }
+  }
+
+  /** Adds the groove in front grown to eight bars by a plan, under a name of its own. */
+  private void growTo(EightBars.Plan plan) {
+    if (plan == null) {
+      return;
+    }
+    grow.setValue(null);
+    SongView view = desk.open().view().orElseThrow();
+    String name = groove + " in eight, " + plan;
+    Pattern.Drums grown =
+        new EightBars(
+                current().orElseThrow(),
+                view.song().brief().meter(),
+                plan,
+                new Seed(view.song().seed() + take))
+            .grow();
+    desk.apply(edits().copyAs(name));
+    desk.apply(new DrumEdits(edits().part(), name).replace("Grow to eight bars", grown));
+    choose(name);
+    desk.messages().done("Groove " + name + " added; choose it for a section in the form.");
   }
 
   /** Adds a copy of the groove in front. */

@@ -98,17 +98,9 @@ public final class LinesRoom implements Room {
   public void follow(Moment moment) {
     Song song = desk.open().song();
     Optional<Part> lead = lead(song);
-    int bar = song.brief().meter().ticksPerBar();
-    boolean shown =
-        lead.isPresent()
-            && song.form()
-                .sections()
-                .get(moment.section())
-                .cell(lead.get().id(), (int) (moment.sectionTick() / bar))
-                .plays(variant);
-    if (shown && moment.playing()) {
-      int length = written(lead.get().variant(variant)).bars() * bar;
-      degrees.follow(moment.sectionTick() % length);
+    if (lead.isPresent() && moment.plays(song, lead.get(), variant)) {
+      int bars = written(lead.get().variant(variant)).bars();
+      degrees.follow(moment.sectionTick() % (bars * song.brief().meter().ticksPerBar()));
     } else {
       degrees.playNowhere();
     }

@@ -1,5 +1,8 @@
 package westtide.desktop.play;
 
+import westtide.song.Part;
+import westtide.song.Song;
+
 /**
  * Where the song is in one frame of the window.
  *
@@ -8,4 +11,10 @@ package westtide.desktop.play;
  * @param section the section it is in, from 0
  * @param sectionTick ticks from the beginning of that section
  */
-public record Moment(boolean playing, double tick, int section, double sectionTick) {}
+public record Moment(boolean playing, double tick, int section, double sectionTick) {
+  /** Whether a part is playing one of its patterns just now. */
+  public boolean plays(Song song, Part part, String variant) {
+    int bar = (int) (sectionTick / song.brief().meter().ticksPerBar());
+    return playing && song.form().sections().get(section).cell(part.id(), bar).plays(variant);
+  }
+}
