@@ -59,6 +59,9 @@ class DrumsRoomTest extends WindowTest {
     push(KeyCode.SHORTCUT, KeyCode.Z);
     settle();
     assertThat(first().ramp()).isEqualTo(40);
+    keys(KeyCode.Q, KeyCode.Q);
+    assertThat(first().when().percent()).isEqualTo(50);
+    assertHas(words("#hit-told"), "on pass 4 of 4 by 50 %");
   }
 
   @Test
@@ -114,7 +117,7 @@ class DrumsRoomTest extends WindowTest {
     var grown = song().part("drums").orElseThrow().find("A in eight, A B A C").orElseThrow();
     assertThat(((Pattern.Drums) grown.pattern()).bars()).isEqualTo(8);
     assertThat(shown("#bead-kick-65")).isTrue();
-    press("#undo", "#undo");
+    press("#undo");
     assertThat(song().part("drums").orElseThrow().find("A in eight, A B A C")).isEmpty();
   }
 

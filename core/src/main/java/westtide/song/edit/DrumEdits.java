@@ -84,6 +84,12 @@ public record DrumEdits(String part, String variant) {
         song -> song.withPart(part, p -> p.with(new Variant(name, p.variant(variant).pattern()))));
   }
 
+  /** Adds another groove to the part, or puts it in the place of the one with its name. */
+  public Edit add(String name, Pattern.Drums groove) {
+    return Edit.of(
+        "Add groove " + name, song -> song.withPart(part, p -> p.with(new Variant(name, groove))));
+  }
+
   /** Puts another groove in its place. */
   public Edit replace(String name, Pattern.Drums groove) {
     return pattern(name, old -> groove);

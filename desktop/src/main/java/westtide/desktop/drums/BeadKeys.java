@@ -71,6 +71,7 @@ final class BeadKeys {
       case MINUS, SUBTRACT -> velocity(at, hit.velocity() - 6);
       case R -> hands.strokes(sheet.voice(), at, hit.strokes() % 8 + 1);
       case C -> passes(hit, at);
+      case Q -> chance(hit, at);
       case F -> flam(hit, at);
       case V -> swell(hit, at);
       case COMMA -> hands.nudge(sheet.voice(), at, Math.max(-120, hit.nudge() - NUDGE));
@@ -94,6 +95,16 @@ final class BeadKeys {
         sheet.voice(),
         at,
         h -> h.withWhen(When.every(every).withPercent(h.when().percent())));
+  }
+
+  /** Surely, three times in four, every other time, one time in four. */
+  private void chance(Hit hit, int at) {
+    int percent = hit.when().percent() <= 25 ? 100 : hit.when().percent() - 25;
+    hands.change(
+        "Play by " + percent + " %",
+        sheet.voice(),
+        at,
+        h -> h.withWhen(h.when().withPercent(percent)));
   }
 
   private void flam(Hit hit, int at) {

@@ -271,12 +271,18 @@ final class BeadSheet extends Drawing {
                 + ", velocity "
                 + hit.velocity()
                 + (some ? ", " + words(hit.when()) : "");
-        if (hit.when().every() > 1) {
-          text(x.at(tick) + radius + 1, y - 6, "/" + hit.when().every(), "soft");
+        if (some) {
+          text(x.at(tick) + radius + 1, y - 6, mark(hit.when()), "soft");
         }
         named(bead, "bead-" + voice.name().toLowerCase() + "-" + (hit.step() + 1), words);
       }
     }
+  }
+
+  /** The sign beside a hit that does not always play. */
+  private static String mark(When when) {
+    String passes = when.every() == 1 ? "" : "/" + when.every();
+    return when.percent() == 100 ? passes : passes + " " + when.percent() + "%";
   }
 
   /** On which passes a hit plays, in words. */

@@ -158,7 +158,7 @@ public final class DrumsRoom implements Room {
             Controls.row(
                 4,
                 Controls.wrapped(
-                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, V its swell, F flam, C passes, , and . early and late, M mute, A alone",
+                    "click places or takes away, drag sets velocity; keys: arrows, Enter, 1–9 velocity, R roll, V its swell, F flam, C passes, Q chance, , and . early and late, M mute, A alone",
                     "small"),
                 Controls.spring(),
                 grow,
@@ -246,8 +246,7 @@ public final class DrumsRoom implements Room {
                 plan,
                 new Seed(view.song().seed() + take))
             .grow();
-    desk.apply(edits().copyAs(name));
-    desk.apply(new DrumEdits(edits().part(), name).replace("Grow to eight bars", grown));
+    desk.apply(edits().add(name, grown));
     choose(name);
     desk.messages().done("Groove " + name + " added; choose it for a section in the form.");
   }
