@@ -21,10 +21,17 @@ public final class OwnStyles {
   private static final Logger LOG = LoggerFactory.getLogger(OwnStyles.class);
 
   private final Path folder;
+  private final StyleBook shipped;
 
-  /** Styles kept in a folder, which is made when the first one is saved. */
-  public OwnStyles(Path folder) {
+  /** Styles kept behind a book in a folder, which is made when the first one is saved. */
+  public OwnStyles(Path folder, StyleBook shipped) {
     this.folder = folder;
+    this.shipped = shipped;
+  }
+
+  /** The book they stand behind. */
+  public StyleBook shipped() {
+    return shipped;
   }
 
   /** The folder the files lie in. */
@@ -34,7 +41,7 @@ public final class OwnStyles {
 
   /** The shipped book and what lies in the folder now. */
   public StyleBook book() {
-    StyleBook book = StyleBook.shipped();
+    StyleBook book = shipped;
     for (Style style : styles()) {
       book = book.with(style);
     }
@@ -49,12 +56,20 @@ public final class OwnStyles {
     }
     try (Stream<Path> files = Files.list(folder)) {
       for (Path file : files.filter(OwnStyles::isStyle).sorted().toList()) {
-        out.add(StyleFile.read(file));
+        read(file, out);
       }
     } catch (IOException e) {
-      LOG.warn("a style of one's own was passed over", e);
+      LOG.warn("the folder of one's own styles could not be listed", e);
     }
     return out;
+  }
+
+  private static void read(Path file, List<Style> out) {
+    try {
+      out.add(StyleFile.read(file));
+    } catch (UnusableFileException e) {
+      LOG.warn("a style of one's own was passed over", e);
+    }
   }
 
   /**

@@ -75,7 +75,7 @@ public final class Shell {
     RecentFiles recent = new RecentFiles(around.data().resolve("recent-files.txt"));
     this.files =
         new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
-    OwnStyles own = new OwnStyles(around.data().resolve("styles"));
+    OwnStyles own = new OwnStyles(around.data().resolve("styles"), open.book());
     open.useBook(own.book());
     this.autosave = new Autosave(open, recovery, background);
     this.preferencesFile = around.data().resolve("preferences.properties");

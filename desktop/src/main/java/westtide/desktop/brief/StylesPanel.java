@@ -17,7 +17,6 @@ import westtide.file.UnusableFileException;
 import westtide.song.Song;
 import westtide.style.Span;
 import westtide.style.Style;
-import westtide.style.StyleBook;
 
 /** Styles of one's own: saved from the open song, edited, read from a file, written to one. */
 final class StylesPanel extends VBox {
@@ -112,7 +111,7 @@ final class StylesPanel extends VBox {
   }
 
   private void keep(Style style) {
-    if (StyleBook.shipped().find(style.id()).isPresent()) {
+    if (own.shipped().find(style.id()).isPresent()) {
       told.setText("The book already has a style called " + style.name() + "; choose another.");
       return;
     }
