@@ -37,7 +37,7 @@ record Palette(Key key, List<ChordQuality> colours) {
 
   /** Whether every note of a chord belongs to the chord scale of the key. */
   boolean inside(Chord chord) {
-    Key scale = new Key(key.tonic(), key.scale().harmony());
+    Key scale = key.chordKey();
     return chord.pitchClasses().stream().allMatch(scale::contains);
   }
 }

@@ -67,7 +67,7 @@ public final class ProgressionDraft {
   }
 
   private long foreign(String line, Key key) {
-    Key scale = new Key(key.tonic(), key.scale().harmony());
+    Key scale = key.chordKey();
     return spans(line, key).stream()
         .flatMap(span -> span.chord().pitchClasses().stream())
         .filter(pitchClass -> !scale.contains(pitchClass))

@@ -61,7 +61,7 @@ final class ChordSoundings {
   }
 
   private boolean inKey(int pitchClass) {
-    Key chordScale = new Key(key.tonic(), key.scale().harmony());
+    Key chordScale = key.chordKey();
     return key.contains(pitchClass) || chordScale.contains(pitchClass);
   }
 

@@ -15,7 +15,7 @@ final class DiatonicChord {
 
   /** A chord of the key on the same root, or on the scale note next below, of the same size. */
   static Optional<Chord> like(Chord chord, Key key) {
-    Key scale = new Key(key.tonic(), key.scale().harmony());
+    Key scale = key.chordKey();
     List<String> suffixes = chord.quality().seventh() ? SEVENTHS : TRIADS;
     for (int lower = 0; lower <= 2; lower++) {
       int pitchClass = Math.floorMod(chord.root().pitchClass() - lower, 12);

@@ -54,6 +54,11 @@ public record Key(NoteName tonic, Scale scale) {
     return notes().stream().anyMatch(note -> note.pitchClass() == pitchClass);
   }
 
+  /** The key of the seven-note scale in which chords over this key are counted. */
+  public Key chordKey() {
+    return new Key(tonic, scale.harmony());
+  }
+
   /** The degree of the key's seven-note chord scale, 1 to 7, as a spelled note. */
   public NoteName degree(int number) {
     return tonic.plus(scale.harmony().degrees().get(number - 1));

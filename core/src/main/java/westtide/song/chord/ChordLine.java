@@ -1,6 +1,5 @@
 package westtide.song.chord;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Meter;
@@ -43,11 +42,10 @@ public final class ChordLine {
         return problem.get();
       }
     }
-    List<ChordSpan> spans = new ArrayList<>(row.spans());
-    if (spans.isEmpty()) {
+    if (row.spans().isEmpty()) {
       return Reading.problem(1, "type chords such as F#m9 | Dmaj7 or numerals such as i9 | VImaj7");
     }
-    return new Reading.Understood<>(List.copyOf(spans));
+    return new Reading.Understood<>(List.copyOf(row.spans()));
   }
 
   /**

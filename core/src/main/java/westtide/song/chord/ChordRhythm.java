@@ -10,9 +10,6 @@ import westtide.rhythm.Figure;
  * @param push ticks by which every change comes before its place, 0 to 960
  */
 public record ChordRhythm(Optional<Figure> figure, int push) {
-  /** Every chord held for its length. */
-  public static final ChordRhythm HELD = new ChordRhythm(Optional.empty(), 0);
-
   /** Checks the push. */
   public ChordRhythm {
     if (push < 0 || push > 960) {

@@ -122,7 +122,7 @@ public record KeyChange(Key from, Key to, KeyMove move) {
   }
 
   private boolean belongs(Chord chord) {
-    Key scale = new Key(from.tonic(), from.scale().harmony());
+    Key scale = from.chordKey();
     return chord.pitchClasses().stream().allMatch(scale::contains);
   }
 
