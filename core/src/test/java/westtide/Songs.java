@@ -11,8 +11,6 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
@@ -25,6 +23,8 @@ import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
 

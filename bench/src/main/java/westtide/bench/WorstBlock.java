@@ -13,8 +13,8 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
-import westtide.song.DrumVoice;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
@@ -129,8 +129,9 @@ public final class WorstBlock {
     return List.of(
         BriefEdits.tempo(Tempo.of(118 + random.nextInt(8))),
         BriefEdits.swing(Swing.of(50 + random.nextInt(12))),
-        drums.place(DrumVoice.CLOSED_HAT, Hit.of(step, 40 + random.nextInt(80)).withStrokes(3)),
-        drums.place(DrumVoice.KICK, Hit.of(step, 110)),
+        drums.place(
+            DrumVoice.CLOSED_HAT.lane(), Hit.of(step, 40 + random.nextInt(80)).withStrokes(3)),
+        drums.place(DrumVoice.KICK.lane(), Hit.of(step, 110)),
         MixEdits.mix("keys", "level", mix -> mix.withLevel(-160 + random.nextInt(60))),
         MixEdits.setting("808", "release", 20 + random.nextInt(40)));
   }

@@ -3,22 +3,23 @@ package westtide.cli;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
-import westtide.compose.GrooveDraft;
+import westtide.compose.groove.GrooveDraft;
 import westtide.rhythm.LaneText;
 import westtide.rhythm.StepLane;
-import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.text.Reading;
 
 /**
  * A lane as it is typed on the command line, {@code "hat: x.o.x.x3."}. A voice is called by its
- * name or by a word of it; {@code hat} is the closed one.
+ * name or by a word of it, and a number when it is stacked; {@code hat} is the closed one.
  */
 final class TypedLane {
-  private final DrumVoice voice;
+  private final LaneId voice;
   private final StepLane lane;
 
   /**
@@ -43,10 +44,14 @@ final class TypedLane {
     this.lane = reading.orElseThrow();
   }
 
-  private static DrumVoice voice(String word) {
+  private static LaneId voice(String word) {
+    boolean numbered = word.matches(".* [1-9]");
+    String name = numbered ? word.substring(0, word.length() - 2) : word;
+    int number = numbered ? word.charAt(word.length() - 1) - '0' : 1;
     return Arrays.stream(DrumVoice.values())
-        .filter(voice -> called(voice, word))
+        .filter(voice -> called(voice, name))
         .findFirst()
+        .map(voice -> new LaneId(voice, number))
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
@@ -69,6 +74,6 @@ final class TypedLane {
         song.part(Role.DRUMS)
             .orElseThrow(() -> new IllegalArgumentException("the song has no drums"));
     DrumEdits edits = new DrumEdits(drums.id(), GrooveDraft.MAIN);
-    return edits.lane(voice, lane).apply(edits.addVoice(voice).apply(song));
+    return edits.typed(voice, lane).apply(edits.addLane(voice).apply(song));
   }
 }

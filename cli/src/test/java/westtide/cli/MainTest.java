@@ -20,10 +20,11 @@ import westtide.file.MidiFile;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.score.Score;
-import westtide.song.DrumVoice;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.style.StyleBook;
 
 class MainTest {
@@ -98,12 +99,23 @@ class MainTest {
   void typedLanesAndSwingGoIntoTheGroove() throws IOException {
     Path song = folder.resolve("lanes.tide");
     Result made =
-        draft(song, "--lane", "hat: x.o.x.x3.", "--lane", "Cowbell: x....", "--swing", "58");
+        draft(
+            song,
+            "--lane",
+            "hat: x.o.x.x3.",
+            "--lane",
+            "Cowbell: x....",
+            "--lane",
+            "clap 2: ....o",
+            "--swing",
+            "58");
     assertThat(made.status()).as(made.err()).isZero();
     Song read = SongFile.read(song);
     var groove = (Pattern.Drums) read.part(Role.DRUMS).orElseThrow().variants().get(0).pattern();
     assertThat(groove.lane(DrumVoice.CLOSED_HAT).orElseThrow()).hasToString("x.o.x.x3.");
     assertThat(groove.lane(DrumVoice.COWBELL).orElseThrow().length()).isEqualTo(5);
+    LaneId second = new LaneId(DrumVoice.CLAP, 2);
+    assertThat(groove.find(second).orElseThrow().lane()).hasToString("....o");
     assertThat(read.brief().swing()).hasToString("58");
   }
 

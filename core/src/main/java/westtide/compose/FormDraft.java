@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import westtide.compose.groove.GrooveDraft;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;

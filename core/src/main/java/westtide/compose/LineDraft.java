@@ -6,6 +6,7 @@ import westtide.rhythm.Meter;
 import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Pattern;
+import westtide.song.Seed;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
 import westtide.style.PartHabit;

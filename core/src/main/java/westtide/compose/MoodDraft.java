@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 import westtide.rhythm.Meter;
+import westtide.song.Seed;
 import westtide.song.chord.ChordSpan;
 import westtide.style.Style;
 import westtide.theory.Chord;

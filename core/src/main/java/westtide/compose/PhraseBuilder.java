@@ -11,6 +11,7 @@ import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
+import westtide.song.Seed;
 import westtide.song.chord.PlacedChord;
 import westtide.style.PartHabit;
 import westtide.theory.Chord;

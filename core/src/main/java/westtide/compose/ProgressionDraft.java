@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import westtide.song.Brief;
+import westtide.song.Seed;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;

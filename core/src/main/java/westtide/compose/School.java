@@ -3,19 +3,13 @@ package westtide.compose;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import westtide.rhythm.Hit;
-import westtide.rhythm.StepLane;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.FormLine;
 import westtide.song.KickLink;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.Progression;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.ChordPartEdits;
@@ -40,11 +34,14 @@ public enum School {
       "chord colour", "triads", "sevenths and more", "Triads are plain and dark, sevenths rich."),
   VERSE_BASS("bass in the verse", "moves", "stays", "A bass that stays lets the hook's move lift."),
   KICK_VELOCITY("kick velocity", "full", "shaped", "All at full is hard; shaped it walks."),
-  COPIES("chord strikes", "identical", "varied", "Identical is a style; varied sounds played.");
+  COPIES("chord strikes", "identical", "varied", "Identical is a style; varied sounds played."),
+  DRUM_COPIES("drum hits", "identical", "varied", "Alike they hypnotise; varied they breathe."),
+  EIGHT_BARS(
+      "drums over eight bars",
+      "hypnotic",
+      "through-written",
+      "One groove kept lets lanes come and go; through-written, every two bars differ.");
 
-  private static final int FULL = 120;
-  private static final int ON_BEAT = 112;
-  private static final int OFF_BEAT = 98;
   private static final int VARIED = 10;
 
   private final String title;
@@ -82,7 +79,9 @@ public enum School {
           case OPENING -> hookFirst(style.form().templates().get(0));
           case COLOUR -> style.chords().colours().get(0).seventh();
           case VERSE_BASS -> style.chords().pedal();
-          case KICK_VELOCITY -> !style.groove().full();
+          case KICK_VELOCITY -> !style.groove().schools().full();
+          case DRUM_COPIES -> style.groove().schools().vary() > 0;
+          case EIGHT_BARS -> style.groove().schools().throughWritten();
           case COPIES -> style.chords().vary() > 0;
         };
     return answer(second);
@@ -97,7 +96,9 @@ public enum School {
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));
       case COLOUR -> Optional.of(answer(sevenths(song) >= 0.5));
       case VERSE_BASS -> verse(song).map(section -> answer(section.pedal().isPresent()));
-      case KICK_VELOCITY -> kicks(song).findAny().map(hit -> answer(!allFull(song)));
+      case KICK_VELOCITY -> DrumSchools.shaped(song).map(this::answer);
+      case DRUM_COPIES -> DrumSchools.varied(song).map(this::answer);
+      case EIGHT_BARS -> DrumSchools.throughWritten(song).map(this::answer);
       case COPIES -> song.rule(FollowRule.Chords.class).map(r -> answer(r.vary().amount() > 0));
     };
   }
@@ -120,7 +121,9 @@ public enum School {
               RowEdits.pedal(
                   SectionKind.VERSE,
                   other ? Optional.of(song.brief().key().tonic()) : Optional.empty());
-          case KICK_VELOCITY -> Edit.of("", s -> withKicks(s, !other));
+          case KICK_VELOCITY -> Edit.of("", s -> DrumSchools.withShaped(s, other));
+          case DRUM_COPIES -> Edit.of("", s -> DrumSchools.withVaried(s, other));
+          case EIGHT_BARS -> Edit.of("", s -> DrumSchools.withEightBars(s, other));
           case COPIES ->
               song.part(Role.CHORDS)
                   .map(part -> new ChordPartEdits(part.id()).vary(other ? VARIED : 0, song.seed()))
@@ -203,52 +206,5 @@ public enum School {
     return song.form().sections().stream()
         .filter(section -> section.word().kind() == SectionKind.VERSE)
         .findFirst();
-  }
-
-  private static Stream<Hit> kicks(Song song) {
-    return song.part(Role.DRUMS).stream()
-        .flatMap(part -> part.variants().stream())
-        .map(Variant::pattern)
-        .filter(Pattern.Drums.class::isInstance)
-        .flatMap(pattern -> ((Pattern.Drums) pattern).lane(DrumVoice.KICK).stream())
-        .flatMap(lane -> lane.hits().stream());
-  }
-
-  private static boolean allFull(Song song) {
-    return kicks(song).allMatch(hit -> hit.velocity() == FULL);
-  }
-
-  private static Song withKicks(Song song, boolean full) {
-    return song.part(Role.DRUMS)
-        .map(
-            part ->
-                song.withPart(
-                    part.id(),
-                    p ->
-                        p.withVariants(
-                            p.variants().stream().map(v -> withKicks(v, full)).toList())))
-        .orElse(song);
-  }
-
-  private static Variant withKicks(Variant variant, boolean full) {
-    if (!(variant.pattern() instanceof Pattern.Drums drums)) {
-      return variant;
-    }
-    List<DrumLane> lanes =
-        drums.lanes().stream()
-            .map(
-                lane ->
-                    lane.voice() == DrumVoice.KICK
-                        ? lane.withLane(
-                            new StepLane(
-                                lane.lane().length(),
-                                lane.lane().hits().stream().map(h -> shaped(h, full)).toList()))
-                        : lane)
-            .toList();
-    return variant.withPattern(new Pattern.Drums(drums.bars(), lanes));
-  }
-
-  private static Hit shaped(Hit hit, boolean full) {
-    return hit.withVelocity(full ? FULL : hit.step() % 4 == 0 ? ON_BEAT : OFF_BEAT);
   }
 }

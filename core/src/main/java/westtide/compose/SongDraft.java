@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import westtide.compose.groove.GrooveDraft;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -16,6 +17,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.SectionKind;
+import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
@@ -131,7 +133,8 @@ public record SongDraft(
             .toList();
     Form drafted = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
     Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
-    return new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
+    Song song = new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
+    return style.groove().schools().throughWritten() ? DrumSchools.withEightBars(song, true) : song;
   }
 
   private Brief brief() {
@@ -191,7 +194,8 @@ public record SongDraft(
   }
 
   private Part drums() {
-    return Part.of(DRUMS, "Drums", Role.DRUMS, 0, new GrooveDraft(style.groove(), seed).draw());
+    GrooveDraft draft = new GrooveDraft(style.groove(), seed);
+    return draft.voiced(Part.of(DRUMS, "Drums", Role.DRUMS, 0, draft.draw()));
   }
 
   private Part sub() {

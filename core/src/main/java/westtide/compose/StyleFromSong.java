@@ -9,10 +9,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import westtide.compose.groove.GrooveDraft;
 import westtide.rhythm.Figure;
+import westtide.rhythm.StepLane;
 import westtide.song.Brief;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -20,13 +20,14 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaneId;
 import westtide.song.mix.Duck;
 import westtide.style.ChordHabit;
 import westtide.style.FormHabit;
@@ -125,11 +126,11 @@ public final class StyleFromSong {
     if (main.isEmpty()) {
       return base.groove();
     }
-    Map<DrumVoice, LaneHabit> lanes = new LinkedHashMap<>();
-    main.get().lanes().forEach(lane -> lanes.put(lane.voice(), habit(lane)));
-    int steps = main.get().bars() * brief.meter().stepsPerBar();
+    Map<LaneId, LaneHabit> lanes = new LinkedHashMap<>();
+    main.get().lanes().forEach(lane -> lanes.put(lane.id(), habit(lane)));
+    int ticks = main.get().ticks(brief.meter());
     double hits =
-        main.get().lanes().stream().mapToInt(l -> l.lane().over(steps).size()).sum()
+        main.get().lanes().stream().mapToInt(l -> l.laid(ticks, ticks).size()).sum()
             / (double) main.get().bars();
     return new GrooveHabit(
         main.get().bars(),
@@ -137,37 +138,48 @@ public final class StyleFromSong {
         thin(main.get()),
         fills(),
         new Span(Math.floor(hits * 0.5), Math.ceil(hits * 1.5), hits),
-        School.KICK_VELOCITY.answer(song).equals(Optional.of("full")));
+        new GrooveHabit.Schools(
+            School.KICK_VELOCITY.answer(song).equals(Optional.of("full")),
+            School.EIGHT_BARS.answer(song).equals(Optional.of("through-written")),
+            main.get().lanes().stream().mapToInt(l -> l.feel().velocity()).max().orElse(0)));
   }
 
-  private static LaneHabit habit(DrumLane lane) {
-    return new LaneHabit(List.of(lane.lane().toString()), lane.feel().nudge());
+  private LaneHabit habit(DrumLane lane) {
+    int pan = song.part(Role.DRUMS).map(part -> part.sound(lane.id()).pan()).orElse(0);
+    return new LaneHabit(
+        List.of(lane.lane().toString()),
+        lane.grid(),
+        lane.feel().nudge(),
+        pan,
+        lane.accents().map(StepLane::toString).orElse(""),
+        false);
   }
 
-  private List<DrumVoice> thin(Pattern.Drums main) {
+  private List<LaneId> thin(Pattern.Drums main) {
     Optional<Pattern.Drums> thin = drums(GrooveDraft.THIN);
     return main.lanes().stream()
-        .map(DrumLane::voice)
-        .filter(v -> thin.flatMap(t -> t.lane(v)).map(l -> l.hits().isEmpty()).orElse(false))
+        .map(DrumLane::id)
+        .filter(
+            id ->
+                thin.map(t -> t.find(id).map(l -> l.lane().hits().isEmpty()).orElse(true))
+                    .orElse(false))
         .toList();
   }
 
-  private List<Map<DrumVoice, String>> fills() {
+  private List<Map<LaneId, String>> fills() {
     Optional<Pattern.Drums> fill = drums(GrooveDraft.FILL);
     if (fill.isEmpty()) {
       return base.groove().fills();
     }
-    Map<DrumVoice, String> lanes = new EnumMap<>(DrumVoice.class);
-    fill.get().lanes().forEach(lane -> lanes.put(lane.voice(), lane.lane().toString()));
+    Map<LaneId, String> lanes = new LinkedHashMap<>();
+    fill.get().lanes().forEach(lane -> lanes.put(lane.id(), lane.lane().toString()));
     return List.of(lanes);
   }
 
   private Optional<Pattern.Drums> drums(String variant) {
     return song.part(Role.DRUMS)
-        .flatMap(part -> part.find(variant))
-        .map(Variant::pattern)
-        .filter(Pattern.Drums.class::isInstance)
-        .map(Pattern.Drums.class::cast);
+        .filter(part -> part.find(variant).isPresent())
+        .flatMap(part -> part.groove(variant, brief.meter()));
   }
 
   private PartHabit.Keys keys() {

@@ -22,6 +22,7 @@ import westtide.score.ScoredPart;
 import westtide.song.Brief;
 import westtide.song.Form;
 import westtide.song.Role;
+import westtide.song.Song;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
@@ -64,6 +65,18 @@ public final class MidiFile {
       out.add(path);
     }
     return out;
+  }
+
+  /**
+   * Writes one pattern of a part alone, from its first bar to its last, as it sounds: with swing,
+   * nudges and rolls as exact ticks.
+   *
+   * @throws UnusableFileException when the place cannot be written
+   */
+  public static void writePattern(Song song, String part, String variant, Path path)
+      throws UnusableFileException {
+    Score score = Score.of(PatternSong.of(song, part, variant));
+    WholeFile.write(path, bytes(score, score.parts()));
   }
 
   /** The parts that have a note, in their order. */
@@ -149,7 +162,7 @@ public final class MidiFile {
   private static List<MidiEvent> notes(List<ScoredNote> notes, int channel)
       throws InvalidMidiDataException {
     List<MidiEvent> out = new ArrayList<>();
-    for (ScoredNote note : notes) {
+    for (ScoredNote note : channel == DRUM_CHANNEL ? MidiDrums.written(notes) : notes) {
       MidiMessage on = new ShortMessage(ShortMessage.NOTE_ON, channel, note.key(), note.velocity());
       out.add(new MidiEvent(on, note.start()));
       MidiMessage off = new ShortMessage(ShortMessage.NOTE_OFF, channel, note.key(), 0);

@@ -17,17 +17,11 @@ import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
-import westtide.rhythm.Hit;
-import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Meter;
-import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
-import westtide.rhythm.When;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
@@ -41,6 +35,8 @@ import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 
@@ -109,50 +105,23 @@ final class SongReader {
     if (node.has("sound")) {
       part = part.withPatch(SoundFields.patch(field(node, "sound")), part.program());
     }
+    Map<LaneId, LaneSound> lanes = DrumFields.sounds(node.path("laneSounds"));
+    for (Map.Entry<LaneId, LaneSound> lane : lanes.entrySet()) {
+      part = part.withSound(lane.getKey(), lane.getValue());
+    }
     return node.has("mix") ? part.withMix(SoundFields.mix(field(node, "mix"))) : part;
   }
 
   private static Pattern pattern(JsonNode node) {
     String kind = text(node, "kind");
     return switch (kind) {
-      case "drums" ->
-          new Pattern.Drums(number(node, "bars"), list(field(node, "lanes"), SongReader::lane));
+      case "drums" -> DrumFields.drums(node);
+      case "varied" -> DrumFields.varied(node);
       case "written" ->
           new Pattern.Written(number(node, "bars"), list(field(node, "notes"), SongReader::note));
       case "following" -> new Pattern.Following(rule(field(node, "rule")));
       default -> throw unknown("kind of pattern", kind);
     };
-  }
-
-  private static DrumLane lane(JsonNode node) {
-    LaneFeel feel =
-        new LaneFeel(
-            node.path("nudge").asInt(0),
-            node.path("varyVelocity").asInt(0),
-            node.path("varyTicks").asInt(0),
-            node.path("seed").asLong(1));
-    return new DrumLane(
-        named(DrumVoice.class, node, "voice"),
-        new StepLane(number(node, "steps"), list(field(node, "hits"), SongReader::hit)),
-        feel);
-  }
-
-  private static Hit hit(JsonNode node) {
-    Hit plain = new Hit(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
-    JsonNode more = node.path(4);
-    if (more.isMissingNode()) {
-      return plain;
-    }
-    When when =
-        new When(
-            more.path("every").asInt(1),
-            more.path("on").asInt(1),
-            more.path("percent").asInt(100),
-            more.path("seed").asLong(1));
-    return plain
-        .withRamp(more.path("ramp").asInt(Hit.USUAL_RAMP))
-        .withFlam(more.path("flam").asInt(0))
-        .withWhen(when);
   }
 
   private static Note note(JsonNode node) {

@@ -3,11 +3,8 @@ package westtide.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import westtide.rhythm.Hit;
-import westtide.rhythm.LaneFeel;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.DrumLane;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -65,6 +62,9 @@ final class SongWriter {
             .put("program", part.program());
     out.set("sound", SoundFields.write(part.patch()));
     out.set("mix", SoundFields.write(part.mix()));
+    if (!part.lanes().isEmpty()) {
+      out.set("laneSounds", DrumFields.write(part.lanes()));
+    }
     ArrayNode patterns = out.putArray("patterns");
     part.variants().forEach(variant -> patterns.add(variant(variant)));
     return out;
@@ -73,9 +73,9 @@ final class SongWriter {
   private ObjectNode variant(Variant variant) {
     ObjectNode out = nodes.objectNode().put("name", variant.name());
     if (variant.pattern() instanceof Pattern.Drums drums) {
-      out.put("kind", "drums").put("bars", drums.bars());
-      ArrayNode lanes = out.putArray("lanes");
-      drums.lanes().forEach(lane -> lanes.add(lane(lane)));
+      DrumFields.write(drums, out);
+    } else if (variant.pattern() instanceof Pattern.Varied varied) {
+      DrumFields.write(varied, out);
     } else if (variant.pattern() instanceof Pattern.Written written) {
       out.put("kind", "written").put("bars", written.bars());
       ArrayNode notes = out.putArray("notes");
@@ -83,37 +83,6 @@ final class SongWriter {
     } else {
       out.put("kind", "following");
       out.set("rule", rule(((Pattern.Following) variant.pattern()).rule()));
-    }
-    return out;
-  }
-
-  private ObjectNode lane(DrumLane lane) {
-    ObjectNode out =
-        nodes.objectNode().put("voice", lane.voice().name()).put("steps", lane.lane().length());
-    if (!lane.feel().equals(LaneFeel.PLAIN)) {
-      out.put("nudge", lane.feel().nudge())
-          .put("varyVelocity", lane.feel().velocity())
-          .put("varyTicks", lane.feel().ticks())
-          .put("seed", lane.feel().seed());
-    }
-    ArrayNode hits = out.putArray("hits");
-    for (Hit hit : lane.lane().hits()) {
-      hits.add(hit(hit));
-    }
-    return out;
-  }
-
-  private ArrayNode hit(Hit hit) {
-    ArrayNode out =
-        nodes.arrayNode().add(hit.step()).add(hit.velocity()).add(hit.nudge()).add(hit.strokes());
-    if (!hit.equals(new Hit(hit.step(), hit.velocity(), hit.nudge(), hit.strokes()))) {
-      out.addObject()
-          .put("ramp", hit.ramp())
-          .put("flam", hit.flam())
-          .put("every", hit.when().every())
-          .put("on", hit.when().on())
-          .put("percent", hit.when().percent())
-          .put("seed", hit.when().seed());
     }
     return out;
   }

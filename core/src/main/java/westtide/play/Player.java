@@ -9,6 +9,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
 import westtide.score.Score;
+import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.sound.Audible;
 import westtide.sound.Engine;
@@ -144,6 +145,15 @@ public final class Player implements AutoCloseable {
         () ->
             preparation
                 .trial(part, key, velocity, millis)
+                .ifPresent(trial -> ask(new Request.Hear(trial))));
+  }
+
+  /** Plays one stroke of a lane of drums now. */
+  public void hear(Part part, ScoredNote.Struck struck, int velocity, int millis) {
+    preparing.execute(
+        () ->
+            preparation
+                .trial(part, struck, velocity, millis)
                 .ifPresent(trial -> ask(new Request.Hear(trial))));
   }
 

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
+import westtide.song.drum.DrumVoice;
 
 /** What the files will hold: parts that play and notes, and parts that would be left out. */
 final class DeliverSoundings {
@@ -17,7 +18,9 @@ final class DeliverSoundings {
   }
 
   StageSoundings take() {
-    return new StageSoundings(List.of(playing(), notes()), silent());
+    List<Finding> findings = new ArrayList<>(silent());
+    untuned().ifPresent(findings::add);
+    return new StageSoundings(List.of(playing(), notes()), findings);
   }
 
   private Measure playing() {
@@ -36,6 +39,27 @@ final class DeliverSoundings {
         MOST_NOTES_A_BAR,
         5,
         40);
+  }
+
+  /** Pitched hits of drums for which the percussion map has one note only. */
+  private Optional<Finding> untuned() {
+    long hits =
+        score.parts().stream()
+            .flatMap(part -> part.notes().stream())
+            .filter(note -> note.struck().filter(drum -> drum.semitones() != 0).isPresent())
+            .filter(note -> !note.of(DrumVoice.TOM))
+            .count();
+    if (hits == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Finding(
+            "deliver.untuned." + hits,
+            Weight.NOTE,
+            "The pitch of " + hits + " drum hits is not in the MIDI",
+            "whole song",
+            "General MIDI has one note a drum, toms apart; the pitch is in the preview and in WAV.",
+            Optional.empty()));
   }
 
   private List<Finding> silent() {

@@ -7,13 +7,12 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.rhythm.Ticks;
+import westtide.rhythm.Swing;
 import westtide.rhythm.Velocity;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 
 /** Points of the checklist that are read from the grooves. Steps are counted from 0. */
 final class DrumPoints {
@@ -51,10 +50,7 @@ final class DrumPoints {
 
   private static Stream<Pattern.Drums> grooves(Song song) {
     return song.part(Role.DRUMS).stream()
-        .flatMap(part -> part.variants().stream())
-        .map(variant -> variant.pattern())
-        .filter(Pattern.Drums.class::isInstance)
-        .map(Pattern.Drums.class::cast);
+        .flatMap(part -> part.grooves(song.brief().meter()).values().stream());
   }
 
   private static Stream<Hit> hits(Song song, DrumVoice voice) {
@@ -64,7 +60,11 @@ final class DrumPoints {
   }
 
   private static int nudge(Song song, DrumVoice voice) {
-    return grooves(song).findFirst().map(groove -> groove.feel(voice).nudge()).orElse(0);
+    return grooves(song)
+        .findFirst()
+        .flatMap(groove -> groove.find(voice.lane()))
+        .map(lane -> lane.feel().nudge())
+        .orElse(0);
   }
 
   /** Whether the main groove has the voice on these steps of every bar. */
@@ -83,16 +83,24 @@ final class DrumPoints {
   }
 
   private static boolean swung(Song song) {
-    int unit = song.brief().swing().grid().ticks();
+    Swing swing = song.brief().swing();
     return grooves(song)
         .flatMap(groove -> groove.lanes().stream())
-        .flatMap(lane -> lane.lane().hits().stream())
-        .anyMatch(hit -> Math.floorMod(Ticks.ofSteps(hit.step()), 2 * unit) >= unit);
+        .anyMatch(
+            lane ->
+                lane.lane().hits().stream()
+                    .anyMatch(
+                        hit -> lane.swing(swing).reaches((long) hit.step() * lane.grid().ticks())));
   }
 
+  /** Whether hits, or the velocities that run along them, have a length that fits no bars. */
   private static boolean ownLength(Pattern.Drums groove) {
+    int steps = groove.bars() * STEPS;
     return groove.lanes().stream()
-        .map(DrumLane::lane)
-        .anyMatch(lane -> !lane.hits().isEmpty() && groove.bars() * STEPS % lane.length() != 0);
+        .filter(lane -> !lane.lane().hits().isEmpty())
+        .anyMatch(
+            lane ->
+                steps % lane.lane().length() != 0
+                    || lane.accents().filter(a -> steps % a.length() != 0).isPresent());
   }
 }

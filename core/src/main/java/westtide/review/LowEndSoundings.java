@@ -9,10 +9,10 @@ import westtide.rhythm.Position;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.DrumVoice;
 import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.LineEdits;
 import westtide.song.edit.LowEndEdits;
 import westtide.theory.Key;
@@ -75,7 +75,7 @@ final class LowEndSoundings {
         .ifPresent(
             drums ->
                 drums.notes().stream()
-                    .filter(note -> note.key() == DrumVoice.KICK.note())
+                    .filter(note -> note.of(DrumVoice.KICK))
                     .forEach(note -> kicks.add(note.start())));
     return notes.stream().filter(note -> kicks.contains(note.start())).count()
         / (double) notes.size();

@@ -40,6 +40,21 @@ public final class LaneShapes {
   }
 
   /**
+   * Every hit nearer to its step: how late or early it is shrinks by a percentage, 0 to 100; at 100
+   * all stand on the grid.
+   */
+  public static StepLane tightened(StepLane lane, int percent) {
+    if (percent < 0 || percent > 100) {
+      throw new IllegalArgumentException("hits are tightened by 0 to 100 %, but was " + percent);
+    }
+    return new StepLane(
+        lane.length(),
+        lane.hits().stream()
+            .map(hit -> hit.withNudge((int) Math.round(hit.nudge() * (100 - percent) / 100.0)))
+            .toList());
+  }
+
+  /**
    * Hits spread as evenly over a length as steps allow, the first on step 1: 3 over 8 is {@code
    * x..x..x.} (Toussaint, "The Euclidean algorithm generates traditional musical rhythms", 2005,
    * from memory; the same rhythms up to rotation).

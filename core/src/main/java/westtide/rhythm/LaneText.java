@@ -62,8 +62,16 @@ public final class LaneText {
   }
 
   static String format(StepLane lane) {
+    return format(lane, lane.length());
+  }
+
+  /** The lane as text with {@code |} between its bars of so many steps. */
+  public static String format(StepLane lane, int bar) {
     StringBuilder out = new StringBuilder();
     for (int step = 0; step < lane.length(); step++) {
+      if (step > 0 && step % bar == 0) {
+        out.append('|');
+      }
       out.append(lane.at(step).map(LaneText::sign).orElse("."));
     }
     return out.toString();

@@ -63,7 +63,22 @@ public record StepLane(int length, List<Hit> hits) {
 
   /** The hit on a step, if there is one. */
   public Optional<Hit> at(int step) {
-    return hits.stream().filter(hit -> hit.step() == step).findFirst();
+    for (Hit hit : hits) {
+      if (hit.step() == step) {
+        return Optional.of(hit);
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** How loud the hit on a step is; 0 where there is none. */
+  public int velocityAt(int step) {
+    for (Hit hit : hits) {
+      if (hit.step() == step) {
+        return hit.velocity();
+      }
+    }
+    return 0;
   }
 
   /** The lane with this hit in place of whatever stood on its step. */
@@ -79,42 +94,15 @@ public record StepLane(int length, List<Hit> hits) {
   }
 
   /**
-   * The hits over a span of steps: repeated when it is longer than the lane, cut when it is
-   * shorter.
+   * The hits over a span of steps as they are written: repeated when it is longer than the lane,
+   * cut when it is shorter. Hits that play on some passes only are included on all.
    */
   public List<Hit> over(int steps) {
-    return over(steps, steps);
-  }
-
-  /** As {@link #over(int)}, hits that play on some passes only included on all. */
-  public List<Hit> written(int steps) {
     List<Hit> out = new ArrayList<>();
     for (int pass = 0; pass < steps; pass += length) {
       for (Hit hit : hits) {
         if (pass + hit.step() < steps) {
           out.add(hit.withStep(pass + hit.step()));
-        }
-      }
-    }
-    return out;
-  }
-
-  /**
-   * As {@link #over(int)}, the lane starting afresh every {@code restart} steps, as a pattern does.
-   * A hit that plays on some passes only is left out on the others; passes are counted from the
-   * first on.
-   */
-  public List<Hit> over(int steps, int restart) {
-    List<Hit> out = new ArrayList<>();
-    int passes = 0;
-    for (int start = 0; start < steps; start += restart) {
-      for (int pass = 0; pass < restart; pass += length, passes++) {
-        for (Hit hit : hits) {
-          int within = pass + hit.step();
-          boolean inside = within < restart && start + within < steps;
-          if (inside && hit.when().plays(passes, hit.step())) {
-            out.add(hit.withStep(start + within));
-          }
         }
       }
     }

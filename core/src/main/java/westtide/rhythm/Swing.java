@@ -14,6 +14,8 @@ import java.math.BigDecimal;
  * @param grid what is swung
  */
 public record Swing(int hundredths, Grid grid) {
+  private static final int HUNDREDTHS = 10_000;
+
   /** No swing. */
   public static final Swing STRAIGHT = Swing.of(50);
 
@@ -76,14 +78,36 @@ public record Swing(int hundredths, Grid grid) {
   /** The sounding tick of a written tick; the first of each pair stays where it is. */
   public long at(long tick) {
     int unit = grid.ticks();
-    long pair = Math.floorDiv(tick, 2L * unit) * 2 * unit;
-    long within = tick - pair;
-    long second = Math.round(2 * unit * (hundredths / 10000.0));
-    if (within <= unit) {
-      return pair + Math.round(within * second / (double) unit);
+    int within = Math.floorMod(tick, 2 * unit);
+    int second = second();
+    int moved =
+        within <= unit
+            ? rounded(within * second, unit)
+            : second + rounded((within - unit) * (2 * unit - second), unit);
+    return tick - within + moved;
+  }
+
+  /** Where the second of a pair sounds, in ticks after the first. */
+  private int second() {
+    return rounded(2 * grid.ticks() * hundredths, HUNDREDTHS);
+  }
+
+  /** A quotient of numbers from 0 on, rounded half up. */
+  private static int rounded(int dividend, int divisor) {
+    return (2 * dividend + divisor) / (2 * divisor);
+  }
+
+  /** Where a tick that sounds with this swing is written: {@link #at} the other way round. */
+  public long written(long sounding) {
+    long unit = grid.ticks();
+    long pair = Math.floorDiv(sounding, 2 * unit) * 2 * unit;
+    long within = sounding - pair;
+    long second = second();
+    if (within <= second) {
+      return pair + Math.round(within * unit / (double) second);
     }
-    double rest = (within - unit) / (double) unit;
-    return pair + second + Math.round(rest * (2 * unit - second));
+    double rest = (within - second) / (double) (2 * unit - second);
+    return pair + unit + Math.round(rest * unit);
   }
 
   /** How late the second of a pair sounds, in ticks. */
@@ -91,9 +115,9 @@ public record Swing(int hundredths, Grid grid) {
     return (int) (at(grid.ticks()) - grid.ticks());
   }
 
-  /** Whether swing moves what is written on a tick: it stands on the second of a pair. */
-  public boolean moves(long tick) {
-    return !straight() && at(tick) != tick;
+  /** Whether a written tick stands in the second half of a pair, which is what swing is for. */
+  public boolean reaches(long tick) {
+    return Math.floorMod(tick, 2L * grid.ticks()) >= grid.ticks();
   }
 
   /** Whether nothing is moved. */

@@ -62,6 +62,11 @@ public record Tempo(int milliBpm) {
     return ticks * 60_000_000.0 / milliBpm / Ticks.PER_QUARTER;
   }
 
+  /** Ticks that come nearest to a length in milliseconds, which may be negative. */
+  public long ticks(double millis) {
+    return Math.round(millis / millis(1));
+  }
+
   /** BPM without needless zeros, such as {@code "146"} or {@code "92.5"}. */
   @Override
   public String toString() {

@@ -1,69 +1,123 @@
 package westtide.score;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
+import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
-import westtide.song.Note;
+import westtide.rhythm.When;
+import westtide.song.CellSpan;
+import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaidHit;
 
 /**
- * A drum pattern laid out over a section: lanes repeated, rolls split, nudges applied, and the
- * closed hat silent where the open one starts.
+ * A groove laid out over a stretch of a section: lanes repeated and restarted, hits that do not
+ * play on this pass left out, rolls split, nudges applied, and of lanes that choke one another only
+ * the one that rings where they start together.
  */
 final class Groove {
   private static final int STROKE = Ticks.PER_STEP / 2;
+  private static final int FILL_BARS = 4;
 
   private final Pattern.Drums drums;
+  private final Part part;
   private final Meter meter;
+  private final Swing swing;
 
-  Groove(Pattern.Drums drums, Meter meter) {
+  Groove(Pattern.Drums drums, Part part, Meter meter, Swing swing) {
     this.drums = drums;
+    this.part = part;
     this.meter = meter;
+    this.swing = swing;
   }
 
-  List<Note> over(int bars) {
-    int patternSteps = drums.bars() * meter.stepsPerBar();
-    int steps = bars * meter.stepsPerBar();
-    List<Note> out = new ArrayList<>();
-    for (DrumLane lane : drums.lanes()) {
-      Set<Integer> choked =
-          lane.voice() == DrumVoice.CLOSED_HAT ? openHats(patternSteps, steps) : Set.of();
-      for (Hit hit : lane.lane().over(steps, patternSteps)) {
-        if (!choked.contains(hit.step())) {
-          addStrokes(out, lane, hit);
+  /**
+   * Hands over the strokes of the hits inside a stretch of the section, in ticks from the section's
+   * start. Early ones may sound just before the stretch, but not before the section.
+   */
+  void over(CellSpan span, StrokeSink sink) {
+    for (int i = 0; i < drums.lanes().size(); i++) {
+      lane(i, span, sink);
+    }
+  }
+
+  /** As {@link #over}, of the lanes of one drum only. */
+  void over(CellSpan span, DrumVoice voice, StrokeSink sink) {
+    for (int i = 0; i < drums.lanes().size(); i++) {
+      if (drums.lanes().get(i).voice() == voice) {
+        lane(i, span, sink);
+      }
+    }
+  }
+
+  private void lane(int index, CellSpan span, StrokeSink sink) {
+    DrumLane lane = drums.lanes().get(index);
+    StruckLane struck = StruckLane.of(lane, part, swing);
+    int from = span.fromBar() * meter.ticksPerBar();
+    int to = span.endBar() * meter.ticksPerBar();
+    Set<Integer> silent = choked(index, from, to);
+    for (LaidHit laid : laid(lane, to)) {
+      if (plays(lane, laid, from, to) && (silent.isEmpty() || !silent.contains(laid.tick()))) {
+        strike(struck, laid, to, sink);
+      }
+    }
+  }
+
+  private List<LaidHit> laid(DrumLane lane, int to) {
+    return lane.laid(to, drums.restart().ticks(drums.ticks(meter)));
+  }
+
+  private boolean plays(DrumLane lane, LaidHit laid, int from, int to) {
+    When when = laid.hit().when();
+    return laid.tick() >= from
+        && !lane.silences(laid)
+        && (when.equals(When.ALWAYS) || when.plays(pass(laid, from, to), laid.hit().step()));
+  }
+
+  private When.Pass pass(LaidHit laid, int from, int to) {
+    int bar = laid.tick() / meter.ticksPerBar();
+    boolean lastBar = (bar + 1) * meter.ticksPerBar() >= to;
+    return new When.Pass(
+        laid.pass(),
+        laid.from() <= from && laid.to() > from,
+        laid.to() >= to,
+        lastBar || (bar + 1) % FILL_BARS == 0);
+  }
+
+  /** The ticks at which a lane is silent because another of its choke group plays there. */
+  private Set<Integer> choked(int lane, int from, int to) {
+    Set<Integer> out = new HashSet<>();
+    for (int other : Chokes.silencing(lane, drums, part)) {
+      DrumLane choking = drums.lanes().get(other);
+      for (LaidHit laid : laid(choking, to)) {
+        if (plays(choking, laid, from, to)) {
+          out.add(laid.tick());
         }
       }
     }
-    out.sort(Comparator.comparingInt(Note::start).thenComparingInt(Note::key));
     return out;
   }
 
-  private Set<Integer> openHats(int patternSteps, int steps) {
-    Set<Integer> out = new HashSet<>();
-    drums
-        .lane(DrumVoice.OPEN_HAT)
-        .ifPresent(lane -> lane.over(steps, patternSteps).forEach(hit -> out.add(hit.step())));
-    return out;
-  }
-
-  private static void addStrokes(List<Note> out, DrumLane lane, Hit hit) {
-    int note = lane.voice().note();
-    int late = Ticks.ofSteps(hit.step()) + lane.feel().late(hit.step());
-    int length = Math.max(1, STROKE / hit.strokes());
-    int first = late + hit.offset(0) - hit.flam();
+  private static void strike(StruckLane struck, LaidHit laid, int to, StrokeSink sink) {
+    DrumLane lane = struck.lane();
+    Hit hit = laid.hit();
+    int late = laid.tick() + lane.feel().late(laid.step());
+    int grid = lane.grid().ticks();
+    int length = Math.max(1, STROKE * hit.roll().steps() / hit.strokes());
+    int first = late + hit.offset(0, grid) - hit.flam();
     if (hit.flam() > 0 && first >= 0) {
-      out.add(new Note(first, Math.min(length, hit.flam()), note, hit.flamVelocity()));
+      sink.stroke(struck, first, Math.min(length, hit.flam()), hit.flamVelocity(), hit.pitch(0));
     }
     for (int stroke = 0; stroke < hit.strokes(); stroke++) {
-      int start = Math.max(0, late + hit.offset(stroke));
-      out.add(new Note(start, length, note, lane.feel().played(hit.velocity(stroke), hit.step())));
+      int start = Math.max(0, late + hit.offset(stroke, grid));
+      if (start < to) {
+        sink.stroke(struck, start, length, lane.velocity(laid, stroke), hit.pitch(stroke));
+      }
     }
   }
 }

@@ -2,48 +2,48 @@ package westtide.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.rhythm.Meter;
-import westtide.song.Cell;
+import westtide.rhythm.Swing;
+import westtide.song.Brief;
 import westtide.song.CellSpan;
-import westtide.song.DrumVoice;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Section;
+import westtide.song.drum.DrumVoice;
 
 /**
  * The kick hits of a section, bar by bar from the groove each bar plays. Where the drums are out
- * the first groove stands in, so that an 808 without drums keeps its rhythm.
+ * the first groove stands in, so that an 808 without drums keeps its rhythm. Kicks that swing
+ * otherwise than the song are told where the song's swing takes them to the same place.
  */
 final class KickTrack {
   private final Part drums;
   private final Section section;
-  private final Meter meter;
+  private final Brief brief;
 
-  KickTrack(Part drums, Section section, Meter meter) {
+  KickTrack(Part drums, Section section, Brief brief) {
     this.drums = drums;
     this.section = section;
-    this.meter = meter;
+    this.brief = brief;
   }
 
   List<Integer> ticks() {
     List<Integer> out = new ArrayList<>();
     for (CellSpan span : section.spans(drums.id())) {
-      int from = span.fromBar() * meter.ticksPerBar();
-      int to = span.endBar() * meter.ticksPerBar();
-      for (Note note : groove(span.cell())) {
-        if (note.key() == DrumVoice.KICK.note() && note.start() >= from && note.start() < to) {
-          out.add(note.start());
-        }
-      }
+      drums
+          .groove(span.cell().variant(), brief.meter())
+          .map(groove -> new Groove(groove, drums, brief.meter(), brief.swing()))
+          .ifPresent(
+              groove ->
+                  groove.over(
+                      span,
+                      DrumVoice.KICK,
+                      (lane, start, ticks, velocity, semitones) ->
+                          out.add(written(lane.swing(), start))));
     }
-    return out;
+    return out.stream().sorted().distinct().toList();
   }
 
-  private List<Note> groove(Cell cell) {
-    if (drums.variant(cell.variant()).pattern() instanceof Pattern.Drums groove) {
-      return new Groove(groove, meter).over(section.bars());
-    }
-    return List.of();
+  private int written(Swing own, int start) {
+    Swing song = brief.swing();
+    return own.equals(song) ? start : (int) song.written(own.at(start));
   }
 }

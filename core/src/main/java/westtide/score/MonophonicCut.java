@@ -1,12 +1,14 @@
 package westtide.score;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
+import westtide.song.drum.LaneId;
 
 /** Ends notes where the next one begins, so that no note is ever started twice before it stops. */
 final class MonophonicCut {
+  private static final int KEYS = 128;
+
   private MonophonicCut() {}
 
   /** One note at a time, as an 808 plays: a new note cuts the old. */
@@ -19,16 +21,19 @@ final class MonophonicCut {
     return out.stream().filter(note -> note.ticks() > 0).toList();
   }
 
-  /** One note at a time on each MIDI note. */
-  static List<ScoredNote> sameKey(List<ScoredNote> sorted) {
-    List<ScoredNote> out = new ArrayList<>();
-    Map<Integer, Integer> lastOfKey = new HashMap<>();
+  /** One note at a time on each MIDI note, and on each lane of drums. */
+  static List<ScoredNote> sameSource(List<ScoredNote> sorted) {
+    int[] last = new int[KEYS + LaneId.COUNT];
+    Arrays.fill(last, -1);
+    List<ScoredNote> out = new ArrayList<>(sorted.size());
     for (ScoredNote note : sorted) {
-      cutLast(out, lastOfKey.getOrDefault(note.key(), -1), note.start());
-      lastOfKey.put(note.key(), out.size());
+      int source = note.struck().map(s -> KEYS + s.lane().index()).orElse(note.key());
+      cutLast(out, last[source], note.start());
+      last[source] = out.size();
       out.add(note);
     }
-    return out.stream().filter(note -> note.ticks() > 0).toList();
+    out.removeIf(note -> note.ticks() <= 0);
+    return out;
   }
 
   private static void cutLast(List<ScoredNote> out, int index, int tick) {

@@ -1,5 +1,9 @@
 package westtide.score;
 
+import java.util.Optional;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+
 /**
  * A note as it sounds.
  *
@@ -7,15 +11,34 @@ package westtide.score;
  * @param ticks length, 1 or more
  * @param key MIDI note, 0 to 127
  * @param velocity 1 to 127
+ * @param struck which drum it is a stroke of; empty for notes of pitched parts
  */
-public record ScoredNote(int start, int ticks, int key, int velocity) {
+public record ScoredNote(int start, int ticks, int key, int velocity, Optional<Struck> struck) {
+  /**
+   * A drum that is struck.
+   *
+   * @param lane the lane of its part
+   * @param semitones how far above (positive) or below the tuned drum
+   */
+  public record Struck(LaneId lane, int semitones) {}
+
+  /** A note of a pitched part. */
+  public ScoredNote(int start, int ticks, int key, int velocity) {
+    this(start, ticks, key, velocity, Optional.empty());
+  }
+
   /** The tick after the last. */
   public int end() {
     return start + ticks;
   }
 
+  /** Whether it is a stroke of a lane of that drum. */
+  public boolean of(DrumVoice voice) {
+    return struck.filter(drum -> drum.lane().voice() == voice).isPresent();
+  }
+
   /** The same note ended earlier. */
-  ScoredNote endingAt(int tick) {
-    return new ScoredNote(start, tick - start, key, velocity);
+  public ScoredNote endingAt(int tick) {
+    return new ScoredNote(start, tick - start, key, velocity, struck);
   }
 }

@@ -1,7 +1,6 @@
 package westtide.score;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import westtide.follow.Follower;
@@ -51,45 +50,91 @@ final class Scoring {
     for (int i = 0; i < song.form().sections().size(); i++) {
       addSection(out, part, i);
     }
-    out.sort(Comparator.comparingInt(ScoredNote::start).thenComparingInt(ScoredNote::key));
-    return MonophonicCut.sameKey(part.role() == Role.SUB ? MonophonicCut.allKeys(out) : out);
+    out.sort(Scoring::inOrder);
+    return MonophonicCut.sameSource(part.role() == Role.SUB ? MonophonicCut.allKeys(out) : out);
+  }
+
+  private static int inOrder(ScoredNote one, ScoredNote other) {
+    return one.start() != other.start()
+        ? Integer.compare(one.start(), other.start())
+        : Integer.compare(one.key(), other.key());
   }
 
   private void addSection(List<ScoredNote> out, Part part, int index) {
     Section section = song.form().sections().get(index);
     int sectionStart = song.form().startBar(index) * meter.ticksPerBar();
     for (CellSpan span : section.spans(part.id())) {
-      Cell cell = span.cell();
-      if (cell.level() == Level.OUT) {
+      if (span.cell().level() == Level.OUT) {
         continue;
       }
-      int from = span.fromBar() * meter.ticksPerBar();
-      int to = span.endBar() * meter.ticksPerBar();
-      for (Note note : played(part, cell, harmonies.get(index), section.bars())) {
-        if (note.start() >= from && note.start() < to) {
-          add(out, note, cell.level(), sectionStart, to);
-        }
+      Optional<Pattern.Drums> groove = part.groove(span.cell().variant(), meter);
+      if (groove.isPresent()) {
+        addGroove(out, new Groove(groove.get(), part, meter, swing), span, sectionStart);
+      } else {
+        addLine(out, part, span, index);
       }
     }
   }
 
-  private void add(List<ScoredNote> out, Note note, Level level, int sectionStart, int cellEnd) {
-    long start = swing.at(sectionStart + note.start());
-    long end = swing.at(sectionStart + Math.min(note.end(), cellEnd));
-    if (end > start) {
-      int velocity = level.scale(note.velocity());
-      out.add(new ScoredNote((int) start, (int) (end - start), note.key(), velocity));
+  private void addGroove(List<ScoredNote> out, Groove groove, CellSpan span, int sectionStart) {
+    Placing placing = placing(span, sectionStart);
+    groove.over(
+        span,
+        (lane, start, ticks, velocity, semitones) ->
+            placing.add(
+                out,
+                lane.swing(),
+                start,
+                ticks,
+                new Sounding(lane.key(), velocity, lane.struck(semitones))));
+  }
+
+  private Placing placing(CellSpan span, int sectionStart) {
+    return new Placing(
+        span.cell().level(), sectionStart, sectionStart + span.endBar() * meter.ticksPerBar());
+  }
+
+  private void addLine(List<ScoredNote> out, Part part, CellSpan span, int index) {
+    Section section = song.form().sections().get(index);
+    int from = span.fromBar() * meter.ticksPerBar();
+    int to = span.endBar() * meter.ticksPerBar();
+    int sectionStart = song.form().startBar(index) * meter.ticksPerBar();
+    Placing placing = placing(span, sectionStart);
+    for (Note note : line(part, span.cell(), harmonies.get(index), section.bars())) {
+      if (note.start() >= from && note.start() < to) {
+        placing.add(
+            out,
+            swing,
+            note.start(),
+            note.end() - note.start(),
+            new Sounding(note.key(), note.velocity(), Optional.empty()));
+      }
+    }
+  }
+
+  /** What sounds, apart from when. */
+  private record Sounding(int key, int velocity, Optional<ScoredNote.Struck> struck) {}
+
+  /** Where written notes of a cell sound, and how loud. */
+  private record Placing(Level level, int sectionStart, int cellEnd) {
+    void add(List<ScoredNote> out, Swing swing, int from, int ticks, Sounding sounding) {
+      int written = sectionStart + from;
+      long start = swing.at(written);
+      long end = swing.at(Math.min(written + ticks, cellEnd));
+      if (end > start) {
+        int velocity = level.scale(sounding.velocity());
+        out.add(
+            new ScoredNote(
+                (int) start, (int) (end - start), sounding.key(), velocity, sounding.struck()));
+      }
     }
   }
 
   /**
    * What a part plays over a whole section with the pattern of a cell, from the section's start.
    */
-  private List<Note> played(Part part, Cell cell, Harmony harmony, int bars) {
+  private List<Note> line(Part part, Cell cell, Harmony harmony, int bars) {
     Pattern pattern = part.variant(cell.variant()).pattern();
-    if (pattern instanceof Pattern.Drums drums) {
-      return new Groove(drums, meter).over(bars);
-    }
     if (pattern instanceof Pattern.Written written) {
       return repeated(written, bars);
     }
@@ -123,6 +168,6 @@ final class Scoring {
     if (drums.isEmpty()) {
       return List.of();
     }
-    return new KickTrack(drums.get(), section, meter).ticks();
+    return new KickTrack(drums.get(), section, brief).ticks();
   }
 }

@@ -1,9 +1,15 @@
 package westtide.song;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import westtide.rhythm.Meter;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 
@@ -16,12 +22,21 @@ import westtide.song.mix.Patch;
  * @param program General MIDI program, 0 to 127; drums ignore it
  * @param patch the preview instrument it is heard with
  * @param mix its place in the mix
+ * @param lanes how lanes of drums sound where not as the kit has them
  * @param variants the patterns it can play, at least one, the first being the usual one
  */
 public record Part(
-    String id, String name, Role role, int program, Patch patch, Mix mix, List<Variant> variants) {
+    String id,
+    String name,
+    Role role,
+    int program,
+    Patch patch,
+    Mix mix,
+    Map<LaneId, LaneSound> lanes,
+    List<Variant> variants) {
   /** Copies the variants and checks them. */
   public Part {
+    lanes = Collections.unmodifiableMap(new LinkedHashMap<>(lanes));
     variants = List.copyOf(variants);
     if (variants.isEmpty()) {
       throw new IllegalArgumentException("part " + name + " has no pattern");
@@ -29,6 +44,7 @@ public record Part(
     if (variants.stream().map(Variant::name).distinct().count() != variants.size()) {
       throw new IllegalArgumentException("part " + name + " has two patterns of one name");
     }
+    checkParents(name, variants);
     if (program < 0 || program > 127) {
       throw new IllegalArgumentException("a MIDI program is 0 to 127, but was " + program);
     }
@@ -36,7 +52,8 @@ public record Part(
 
   /** A part that sounds as its role usually does. */
   public static Part of(String id, String name, Role role, int program, List<Variant> variants) {
-    return new Part(id, name, role, program, PartSound.patch(role), PartSound.mix(role), variants);
+    return new Part(
+        id, name, role, program, PartSound.patch(role), PartSound.mix(role), Map.of(), variants);
   }
 
   /** The variant of that name, or the first when there is none. */
@@ -64,17 +81,66 @@ public record Part(
 
   /** The part with other patterns. */
   public Part withVariants(List<Variant> other) {
-    return new Part(id, name, role, program, patch, mix, other);
+    return new Part(id, name, role, program, patch, mix, lanes, other);
   }
 
   /** The part heard with another instrument, and its General MIDI program. */
   public Part withPatch(Patch other, int otherProgram) {
-    return new Part(id, name, role, otherProgram, other, mix, variants);
+    return new Part(id, name, role, otherProgram, other, mix, lanes, variants);
   }
 
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
-    return new Part(id, name, role, program, patch, other, variants);
+    return new Part(id, name, role, program, patch, other, lanes, variants);
+  }
+
+  /** How a lane of drums sounds. */
+  public LaneSound sound(LaneId lane) {
+    return lanes.getOrDefault(lane, LaneSound.of(lane));
+  }
+
+  /** The part with a lane of drums that sounds otherwise, in all its grooves. */
+  public Part withSound(LaneId lane, LaneSound sound) {
+    Map<LaneId, LaneSound> more = new LinkedHashMap<>(lanes);
+    if (sound.equals(LaneSound.of(lane))) {
+      more.remove(lane);
+    } else {
+      more.put(lane, sound);
+    }
+    return new Part(id, name, role, program, patch, mix, more, variants);
+  }
+
+  /** The groove of that name, or the first, worked out where it follows another; empty if none. */
+  public Optional<Pattern.Drums> groove(String wanted, Meter meter) {
+    return groove(variant(wanted), meter);
+  }
+
+  private Optional<Pattern.Drums> groove(Variant variant, Meter meter) {
+    if (variant.pattern() instanceof Pattern.Varied varied) {
+      return groove(varied.parent(), meter).map(parent -> varied.groove(parent, meter));
+    }
+    return variant.pattern() instanceof Pattern.Drums drums ? Optional.of(drums) : Optional.empty();
+  }
+
+  /** All its grooves by name, in order. */
+  public Map<String, Pattern.Drums> grooves(Meter meter) {
+    Map<String, Pattern.Drums> out = new LinkedHashMap<>();
+    variants.forEach(v -> groove(v, meter).ifPresent(groove -> out.put(v.name(), groove)));
+    return out;
+  }
+
+  private static void checkParents(String name, List<Variant> variants) {
+    List<String> earlier = new ArrayList<>();
+    for (Variant variant : variants) {
+      if (variant.pattern() instanceof Pattern.Varied varied
+          && !earlier.contains(varied.parent())) {
+        throw new IllegalArgumentException(
+            "part " + name + " has no groove " + varied.parent() + " before " + variant.name());
+      }
+      if (!(variant.pattern() instanceof Pattern.Following)) {
+        earlier.add(variant.name());
+      }
+    }
   }
 
   /** The rule of the first pattern that follows a rule of that kind. */

@@ -1,54 +1,139 @@
 package westtide.song;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import westtide.rhythm.LaneFeel;
+import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaidHit;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.Restart;
 
 /**
- * What a part plays: drum lanes, written notes or a rule. It repeats from the start of its section.
+ * What a part plays: drum lanes, a variation of them, written notes or a rule. It repeats from the
+ * start of its section.
  */
 public sealed interface Pattern {
   /**
    * A groove.
    *
    * @param bars length in bars, 1 to 16
-   * @param lanes the lanes, one a voice
+   * @param restart when lanes of their own length all begin again
+   * @param lanes the lanes, each once
    */
-  record Drums(int bars, List<DrumLane> lanes) implements Pattern {
-    /** Copies the lanes and checks that no voice stands twice. */
+  record Drums(int bars, Restart restart, List<DrumLane> lanes) implements Pattern {
+    /** Copies the lanes and checks that none stands twice. */
     public Drums {
       lanes = List.copyOf(lanes);
       checkBars(bars);
-      long voices = lanes.stream().map(DrumLane::voice).distinct().count();
-      if (voices != lanes.size()) {
-        throw new IllegalArgumentException("a groove has one lane a voice");
+      if (lanes.stream().map(DrumLane::id).distinct().count() != lanes.size()) {
+        throw new IllegalArgumentException("a groove has each lane once");
       }
     }
 
-    /** The lane of a voice, if there is one. */
+    /** A groove whose lanes restart with it. */
+    public Drums(int bars, List<DrumLane> lanes) {
+      this(bars, Restart.WITH_GROOVE, lanes);
+    }
+
+    /** The lane of that name, if there is one. */
+    public Optional<DrumLane> find(LaneId id) {
+      return lanes.stream().filter(lane -> lane.id().equals(id)).findFirst();
+    }
+
+    /** The steps of the first lane of a drum, if there is one. */
     public Optional<StepLane> lane(DrumVoice voice) {
-      return lanes.stream().filter(l -> l.voice() == voice).map(DrumLane::lane).findFirst();
+      return find(voice.lane()).map(DrumLane::lane);
     }
 
-    /** How the lane of a voice is played; plainly when the groove lacks it. */
-    public LaneFeel feel(DrumVoice voice) {
-      return lanes.stream()
-          .filter(lane -> lane.voice() == voice)
-          .map(DrumLane::feel)
-          .findFirst()
-          .orElse(LaneFeel.PLAIN);
+    /** The same bars and restart with other lanes. */
+    public Drums withLanes(List<DrumLane> other) {
+      return new Drums(bars, restart, other);
     }
 
-    /** The groove with a lane changed; a voice it lacks stays lacking. */
-    public Drums withLane(DrumVoice voice, UnaryOperator<StepLane> change) {
-      return new Drums(
-          bars,
-          lanes.stream()
-              .map(l -> l.voice() == voice ? l.withLane(change.apply(l.lane())) : l)
-              .toList());
+    /** The same lanes restarting elsewhere. */
+    public Drums withRestart(Restart other) {
+      return new Drums(bars, other, lanes);
+    }
+
+    /** The groove with a lane in place of the one of its name, or as its last. */
+    public Drums with(DrumLane lane) {
+      if (find(lane.id()).isPresent()) {
+        return each(old -> old.id().equals(lane.id()) ? lane : old);
+      }
+      List<DrumLane> more = new ArrayList<>(lanes);
+      more.add(lane);
+      return withLanes(more);
+    }
+
+    /** The groove without a lane. */
+    public Drums without(LaneId id) {
+      return withLanes(lanes.stream().filter(lane -> !lane.id().equals(id)).toList());
+    }
+
+    /** The groove with every lane changed. */
+    public Drums each(UnaryOperator<DrumLane> change) {
+      return withLanes(lanes.stream().map(change).toList());
+    }
+
+    /** The groove with the steps of a lane changed; one it lacks stays lacking. */
+    public Drums withLane(LaneId id, UnaryOperator<StepLane> change) {
+      return each(l -> l.id().equals(id) ? l.withLane(change.apply(l.lane())) : l);
+    }
+
+    /** The groove repeated, or cut, to a number of bars; lanes of their own length stay. */
+    public Drums over(int wanted, Meter meter) {
+      return GrooveLink.of(this, wanted, meter).base();
+    }
+
+    /** Where the hits of one of its lanes fall in the groove, with its restarts. */
+    public List<LaidHit> laid(DrumLane lane, Meter meter) {
+      return lane.laid(ticks(meter), restart.ticks(ticks(meter)));
+    }
+
+    /** Ticks of the groove in a meter. */
+    public int ticks(Meter meter) {
+      return bars * meter.ticksPerBar();
+    }
+  }
+
+  /**
+   * A groove that grew from another of its part and follows it wherever it was not changed.
+   *
+   * @param parent name of the groove it grew from
+   * @param bars length in bars, 1 to 16; the parent is repeated or cut
+   * @param changes in what it differs
+   */
+  record Varied(String parent, int bars, List<GrooveChange> changes) implements Pattern {
+    /** Copies the changes. */
+    public Varied {
+      changes = List.copyOf(changes);
+      checkBars(bars);
+    }
+
+    /** The same link to a groove of another name. */
+    public Varied withParent(String name) {
+      return new Varied(name, bars, changes);
+    }
+
+    /** The same link with other changes. */
+    public Varied withChanges(List<GrooveChange> other) {
+      return new Varied(parent, bars, other);
+    }
+
+    /** The groove it is when its parent is that one. */
+    public Drums groove(Drums parentGroove, Meter meter) {
+      return GrooveLink.of(parentGroove, bars, meter).with(changes);
+    }
+
+    /** The same link with the changes that lead to a groove. */
+    public Varied leadingTo(Drums groove, Drums parentGroove, Meter meter) {
+      return new Varied(
+          parent, groove.bars(), GrooveLink.of(parentGroove, groove.bars(), meter).to(groove));
     }
   }
 

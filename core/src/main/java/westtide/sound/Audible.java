@@ -2,10 +2,11 @@ package westtide.sound;
 
 import java.util.HashSet;
 import java.util.Set;
+import westtide.song.drum.LaneId;
 
 /**
  * What is muted and what is heard alone while playing. It belongs to the listening, not to the
- * song. Parts are named by their id, drum lanes by part id and voice, such as {@code "drums/KICK"}.
+ * song. Parts are named by their id, drum lanes by part id and lane, such as {@code "drums/KICK"}.
  *
  * @param muted what is silent
  * @param alone what is heard alone; when empty, everything that is not muted
@@ -21,8 +22,8 @@ public record Audible(Set<String> muted, Set<String> alone) {
   }
 
   /** The name of a drum lane. */
-  public static String lane(String part, Enum<?> voice) {
-    return part + "/" + voice.name();
+  public static String lane(String part, LaneId lane) {
+    return part + "/" + lane.code();
   }
 
   /** Mutes, or unmutes what is muted. */

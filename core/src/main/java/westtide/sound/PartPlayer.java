@@ -1,14 +1,15 @@
 package westtide.sound;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import westtide.score.ScoredNote;
-import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Pan;
@@ -38,7 +39,7 @@ final class PartPlayer {
   private final InstrumentBook book = InstrumentBook.shipped();
   private final Kit kit;
   private final Dressed own;
-  private final Map<DrumVoice, Dressed> drums = new EnumMap<>(DrumVoice.class);
+  private final Map<LaneId, Dressed> drums = new HashMap<>();
 
   /** A player of a part; every pitch is multiplied by {@code tuning}, drums are not. */
   PartPlayer(Part part, TableStore tables, int rate, double tuning) {
@@ -62,8 +63,8 @@ final class PartPlayer {
     return out.track();
   }
 
-  Optional<Trial> trial(int key, int velocity, int frames) {
-    ScoredNote note = new ScoredNote(0, Math.max(1, frames), key, velocity);
+  Optional<Trial> trial(ScoredNote note) {
+    int frames = note.ticks();
     Track track = track(List.of(note), 1);
     if (track.size() == 0) {
       return Optional.empty();
@@ -81,24 +82,32 @@ final class PartPlayer {
   }
 
   private void addStrike(TrackBuilder out, ScoredNote note, double framesPerTick) {
-    Optional<DrumVoice> voice = DrumVoice.ofNote(note.key());
-    if (voice.isEmpty()) {
+    if (note.struck().isEmpty()) {
       return;
     }
-    Kit.Piece piece = kit.piece(voice.get());
-    Dressed drum = drums.computeIfAbsent(voice.get(), v -> dressed(piece.patch()));
-    double gain = drum.loudness(note.velocity()) * Decibels.gain(piece.decibels());
-    Pan pan = Pan.of(piece.pan());
+    LaneId lane = note.struck().get().lane();
+    LaneSound sound = part.sound(lane);
+    Kit.Piece piece = kit.piece(lane.voice());
+    Dressed drum = drums.computeIfAbsent(lane, id -> dressed(patch(sound, piece)));
+    double decibels = piece.decibels() + sound.level() / 10.0;
+    double gain = drum.loudness(note.velocity()) * Decibels.gain(decibels);
+    Pan pan = Pan.of(Math.max(-100, Math.min(100, piece.pan() + sound.pan())));
+    double ratio = sound.ratio(note.struck().get().semitones());
     float[] table =
         tables.table(
             drum.instrument(),
             drum.settings(),
             List.of(new Strike.Pitched(0, DRUM_HERTZ)),
             note.velocity(),
-            frames(note.ticks(), framesPerTick));
+            (int) Math.ceil(frames(note.ticks(), framesPerTick) * Math.max(1, ratio)),
+            ratio);
     out.add(
         drum.entry(
-            note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), piece.choke()));
+            note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), sound.choke()));
+  }
+
+  private Patch patch(LaneSound sound, Kit.Piece piece) {
+    return book.find(sound.instrument()).isPresent() ? Patch.of(sound.instrument()) : piece.patch();
   }
 
   private TrackBuilder.Entry chained(List<ScoredNote> chain, double framesPerTick) {

@@ -9,10 +9,10 @@ import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.DrumVoice;
 import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.drum.DrumVoice;
 import westtide.song.mix.Ramp;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Moves;
@@ -79,8 +79,25 @@ public final class Preparation {
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
   public Optional<Trial> trial(Part part, int key, int velocity, int millis) {
-    int frames = (int) (millis / 1000.0 * rate);
-    return new PartPlayer(part, tables, rate, tuning).trial(key, velocity, frames);
+    Optional<ScoredNote.Struck> struck =
+        part.role() == Role.DRUMS
+            ? DrumVoice.ofNote(key).map(voice -> new ScoredNote.Struck(voice.lane(), 0))
+            : Optional.empty();
+    return trial(part, new ScoredNote(0, frames(millis), key, velocity, struck));
+  }
+
+  /** One stroke of a lane of drums, ready to be heard by itself. */
+  public Optional<Trial> trial(Part part, ScoredNote.Struck struck, int velocity, int millis) {
+    int key = part.sound(struck.lane()).note();
+    return trial(part, new ScoredNote(0, frames(millis), key, velocity, Optional.of(struck)));
+  }
+
+  private Optional<Trial> trial(Part part, ScoredNote note) {
+    return new PartPlayer(part, tables, rate, tuning).trial(note);
+  }
+
+  private int frames(int millis) {
+    return Math.max(1, (int) (millis / 1000.0 * rate));
   }
 
   private PreparedScore.Prepared prepare(
@@ -101,11 +118,8 @@ public final class Preparation {
   }
 
   private static boolean heard(Part part, ScoredNote note, Audible audible) {
-    if (part.role() != Role.DRUMS) {
-      return true;
-    }
-    return DrumVoice.ofNote(note.key())
-        .map(voice -> audible.lane(Audible.lane(part.id(), voice)))
+    return note.struck()
+        .map(struck -> audible.lane(Audible.lane(part.id(), struck.lane())))
         .orElse(true);
   }
 
@@ -122,9 +136,8 @@ public final class Preparation {
    */
   private static int[] kicks(Score score) {
     return score.parts().stream()
-        .filter(part -> part.part().role() == Role.DRUMS)
         .flatMap(part -> part.notes().stream())
-        .filter(note -> note.key() == DrumVoice.KICK.note())
+        .filter(note -> note.of(DrumVoice.KICK))
         .mapToInt(ScoredNote::start)
         .sorted()
         .distinct()

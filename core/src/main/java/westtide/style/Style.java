@@ -3,6 +3,7 @@ package westtide.style;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import java.util.Optional;
 import westtide.rhythm.Feel;
 import westtide.theory.Key;
 
@@ -72,6 +73,14 @@ public record Style(
     } catch (java.util.NoSuchElementException | NullPointerException e) {
       throw new IllegalArgumentException("a word in it is not known to the style book", e);
     }
+  }
+
+  /** Why it prefers what it does in one matter, such as {@code "Tempo"} or {@code "Closed hat"}. */
+  public Optional<String> why(String topic) {
+    return reasons.stream()
+        .filter(reason -> reason.topic().equals(topic))
+        .map(Reason::why)
+        .findFirst();
   }
 
   /** The style as a JSON document that {@link #read} reads. */

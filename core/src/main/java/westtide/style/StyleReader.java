@@ -11,11 +11,12 @@ import java.util.function.Function;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
-import westtide.song.DrumVoice;
+import westtide.rhythm.StepGrid;
 import westtide.song.KickLink;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.chord.RhythmText;
+import westtide.song.drum.LaneId;
 import westtide.song.mix.Duck;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
@@ -115,28 +116,37 @@ final class StyleReader {
   }
 
   private static GrooveHabit groove(JsonNode node) {
-    Map<DrumVoice, LaneHabit> lanes = new LinkedHashMap<>();
+    Map<LaneId, LaneHabit> lanes = new LinkedHashMap<>();
     node.required("lanes")
         .properties()
-        .forEach(entry -> lanes.put(DrumVoice.valueOf(entry.getKey()), lane(entry.getValue())));
-    List<Map<DrumVoice, String>> fills = new ArrayList<>();
+        .forEach(entry -> lanes.put(LaneId.parse(entry.getKey()), lane(entry.getValue())));
+    List<Map<LaneId, String>> fills = new ArrayList<>();
     node.required("fills").forEach(fill -> fills.add(fill(fill)));
     return new GrooveHabit(
         node.required("bars").asInt(),
         lanes,
-        texts(node.required("thin")).stream().map(DrumVoice::valueOf).toList(),
+        texts(node.required("thin")).stream().map(LaneId::parse).toList(),
         fills,
         pair(node.required("hitsPerBar")),
-        text(node, "velocity").equals("full"));
+        new GrooveHabit.Schools(
+            text(node, "velocity").equals("full"),
+            text(node, "eightBars").equals("differ"),
+            node.required("vary").asInt()));
   }
 
   private static LaneHabit lane(JsonNode node) {
-    return new LaneHabit(some(node, "texts"), node.path("nudge").asInt(0));
+    return new LaneHabit(
+        some(node, "texts"),
+        StepGrid.valueOf(node.path("grid").asText(StepGrid.SIXTEENTHS.name())),
+        node.path("nudge").asInt(0),
+        node.path("pan").asInt(0),
+        node.path("accents").asText(""),
+        node.path("answers").asBoolean(false));
   }
 
-  private static Map<DrumVoice, String> fill(JsonNode node) {
-    Map<DrumVoice, String> out = new EnumMap<>(DrumVoice.class);
-    node.properties().forEach(f -> out.put(DrumVoice.valueOf(f.getKey()), f.getValue().asText()));
+  private static Map<LaneId, String> fill(JsonNode node) {
+    Map<LaneId, String> out = new LinkedHashMap<>();
+    node.properties().forEach(f -> out.put(LaneId.parse(f.getKey()), f.getValue().asText()));
     return out;
   }
 
@@ -235,7 +245,7 @@ final class StyleReader {
             l ->
                 out.add(
                     reason(
-                        DrumVoice.valueOf(l.getKey()).toString(),
+                        LaneId.parse(l.getKey()).toString(),
                         texts(l.getValue().required("texts")).get(0),
                         l.getValue())));
     out.add(

@@ -8,6 +8,7 @@ import java.util.List;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.chord.RhythmText;
+import westtide.song.drum.LaneId;
 import westtide.theory.ChordQuality;
 
 /** Turns a style into the JSON document {@link StyleReader} reads. */
@@ -65,11 +66,7 @@ final class StyleWriter {
   }
 
   private String why(String topic) {
-    return style.reasons().stream()
-        .filter(reason -> reason.topic().equals(topic))
-        .map(Reason::why)
-        .findFirst()
-        .orElse(NO_REASON);
+    return style.why(topic).orElse(NO_REASON);
   }
 
   private ObjectNode chords() {
@@ -87,24 +84,31 @@ final class StyleWriter {
   private ObjectNode drums() {
     GrooveHabit habit = style.groove();
     ObjectNode out = nodes.objectNode().put("bars", habit.bars());
-    out.put("velocity", habit.full() ? "full" : "shaped");
+    out.put("velocity", habit.schools().full() ? "full" : "shaped");
+    out.put("eightBars", habit.schools().throughWritten() ? "differ" : "stay");
+    out.put("vary", habit.schools().vary());
     ObjectNode lanes = out.putObject("lanes");
     habit
         .lanes()
         .forEach(
-            (voice, lane) -> {
-              ObjectNode node = lanes.putObject(voice.name());
+            (id, lane) -> {
+              ObjectNode node = lanes.putObject(id.code());
               node.set("texts", texts(lane.texts()));
-              node.put("nudge", lane.nudge()).put("why", why(voice.toString()));
+              node.put("grid", lane.grid().name())
+                  .put("nudge", lane.nudge())
+                  .put("pan", lane.pan())
+                  .put("accents", lane.accents())
+                  .put("answers", lane.answers())
+                  .put("why", why(id.toString()));
             });
-    out.set("thin", texts(habit.thin().stream().map(Enum::name).toList()));
+    out.set("thin", texts(habit.thin().stream().map(LaneId::code).toList()));
     ArrayNode fills = out.putArray("fills");
     habit
         .fills()
         .forEach(
             fill -> {
               ObjectNode node = fills.addObject();
-              fill.forEach((voice, text) -> node.put(voice.name(), text));
+              fill.forEach((id, text) -> node.put(id.code(), text));
             });
     out.set("hitsPerBar", pair(habit.hitsPerBar()));
     return out.put("why", why("Drums"));

@@ -9,6 +9,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
@@ -33,6 +35,7 @@ import westtide.song.edit.FormEdits;
 import westtide.style.Style;
 import westtide.theory.Key;
 
+@Execution(ExecutionMode.CONCURRENT)
 class DraftTest {
   private static final Set<String> STYLED =
       Set.of("tempo, BPM", "swing, %", "triads · 7ths · 9ths, %", "hits a bar");
@@ -57,7 +60,7 @@ class DraftTest {
   void itsOwnSoundingsFindNothingSeriousInADraft(String style) {
     Style own = Songs.book().get(style);
     Set<String> unusual = new TreeSet<>();
-    for (long seed = 0; seed < 50; seed++) {
+    for (long seed = 0; seed < 20; seed++) {
       Soundings found = Soundings.of(Score.of(Songs.draft(style, seed)), own);
       assertThat(found.findings(Weight.WARNING)).as("seed " + seed).isEmpty();
       for (Stage stage : List.of(Stage.BRIEF, Stage.CHORDS, Stage.DRUMS)) {

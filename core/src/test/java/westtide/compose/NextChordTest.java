@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.Songs;
 import westtide.rhythm.Meter;
+import westtide.song.Seed;
 import westtide.song.chord.ChordSpan;
 import westtide.style.Style;
 import westtide.theory.Chord;

@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
@@ -13,6 +15,7 @@ import westtide.score.Score;
 import westtide.song.Song;
 import westtide.style.Style;
 
+@Execution(ExecutionMode.CONCURRENT)
 class SchoolTest {
   private static Stream<Style> styles() {
     return Songs.book().styles().stream();

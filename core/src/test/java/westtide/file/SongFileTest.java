@@ -19,20 +19,27 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.rhythm.LaneFeel;
+import westtide.rhythm.Roll;
+import westtide.rhythm.StepGrid;
+import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
-import westtide.song.DrumVoice;
 import westtide.song.Plan;
 import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
+import westtide.song.drum.Restart;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.ChordPartEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
@@ -206,10 +213,32 @@ class SongFileTest {
             new DrumEdits("drums", "A")
                 .change(
                     "d",
-                    DrumVoice.KICK,
+                    DrumVoice.KICK.lane(),
                     0,
-                    h -> h.withRamp(-30).withFlam(25).withWhen(new When(8, 3, 40, 11))),
-            new DrumEdits("drums", "A").feel("f", DrumVoice.CLAP, f -> new LaneFeel(-14, 9, 6, 42)),
+                    h ->
+                        h.withRoll(new Roll(3, 4, -30, 5))
+                            .withPitch(-7)
+                            .withFlam(25)
+                            .withWhen(When.on(3, 8).withPercent(40).withSeed(11))),
+            new DrumEdits("drums", "A")
+                .feel("f", DrumVoice.CLAP.lane(), f -> new LaneFeel(-14, 9, 6, 42)),
+            new DrumEdits("drums", "A")
+                .whole(
+                    "w",
+                    DrumVoice.CLOSED_HAT.lane(),
+                    lane ->
+                        lane.withGrid(StepGrid.TRIPLETS)
+                            .withSwing(Optional.of(Swing.of(57)))
+                            .withAccents(Optional.of(StepLane.parse("X.oxo")))),
+            new DrumEdits("drums", "A").stack(DrumVoice.CLAP.lane()),
+            new GrooveEdits("drums", "A").restart(new Restart(60)),
+            new DrumEdits("drums", "A")
+                .sound(
+                    "s",
+                    new LaneId(DrumVoice.CLAP, 2),
+                    s -> new LaneSound("snare", -300, -45, 30, 2, 40)),
+            new GrooveEdits("drums", "A").grow("B", Songs.groove(4, DrumVoice.RIM, "x..x")),
+            new GrooveEdits("drums", "B").restart(Restart.NEVER),
             BriefEdits.cents(-35),
             BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
             BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));

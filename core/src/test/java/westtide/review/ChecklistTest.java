@@ -10,12 +10,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.DrumVoice;
 import westtide.song.KickLink;
 import westtide.song.Plan;
 import westtide.song.Song;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.ChordPartEdits;
@@ -54,14 +54,14 @@ class ChecklistTest {
     return song -> {
       Song out = song;
       for (String groove : new String[] {"A", "thin", "fill"}) {
-        out = new DrumEdits("drums", groove).lane(voice, StepLane.parse(text)).apply(out);
+        out = new DrumEdits("drums", groove).lane(voice.lane(), StepLane.parse(text)).apply(out);
       }
       return out;
     };
   }
 
   private static UnaryOperator<Song> late(DrumVoice voice, int ticks) {
-    return song -> DRUMS.feel("move", voice, f -> f.withNudge(ticks)).apply(song);
+    return song -> DRUMS.feel("move", voice.lane(), f -> f.withNudge(ticks)).apply(song);
   }
 
   private static boolean done(Song song, Style style, String name) {

@@ -14,7 +14,6 @@ import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Brief;
 import westtide.song.Cell;
-import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
@@ -26,6 +25,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.DrumEdits;
@@ -126,7 +126,7 @@ class SoundingsTest {
     Part drums =
         Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.CLAP, "x.x.x.x.x......."));
     Song song = Songs.oneHook(BRIEF, "F#m", 1, drums);
-    Song slip = new DrumEdits("drums", "A").velocity(DrumVoice.CLAP, 4, 127).apply(song);
+    Song slip = new DrumEdits("drums", "A").velocity(DrumVoice.CLAP.lane(), 4, 127).apply(song);
     assertThat(find(song, Stage.DRUMS, "drums.slip")).isEmpty();
     Finding finding = fixes(slip, Stage.DRUMS, "drums.slip");
     assertThat(finding.title()).isEqualTo("Clap at 127 among 92s");

@@ -36,7 +36,7 @@ class StepLaneTest {
   @Test
   void aRollSharesItsStepAndRises() {
     Hit roll = Hit.of(0, 100).withStrokes(3);
-    assertThat(new int[] {roll.offset(0), roll.offset(1), roll.offset(2)})
+    assertThat(new int[] {roll.offset(0, 240), roll.offset(1, 240), roll.offset(2, 240)})
         .containsExactly(0, 80, 160);
     assertThat(roll.velocity(0)).isLessThan(roll.velocity(1));
     assertThat(roll.velocity(2)).isEqualTo(100);
@@ -57,12 +57,6 @@ class StepLaneTest {
     assertThat(StepLane.parse("x").over(2000)).hasSize(2000);
   }
 
-  @Test
-  void aPatternStartsItsLanesAfresh() {
-    assertThat(steps(StepLane.parse("x....").over(32, 16)))
-        .containsExactly(0, 5, 10, 15, 16, 21, 26, 31);
-  }
-
   private static List<Integer> steps(List<Hit> hits) {
     return hits.stream().map(Hit::step).toList();
   }
@@ -79,39 +73,43 @@ class StepLaneTest {
     assertThat(((Reading.Problem<StepLane>) LaneText.read(text)).column()).isEqualTo(column);
   }
 
-  /** On every fourth pass of its lane: the fourth, the eighth and so on, counted over restarts. */
-  @Test
-  void aHitPlaysOnSomePassesOnly() {
-    StepLane lane = StepLane.parse("x...x/4...");
-    assertThat(steps(lane.over(64))).containsExactly(0, 8, 16, 24, 28, 32, 40, 48, 56, 60);
-    assertThat(steps(lane.written(16))).containsExactly(0, 4, 8, 12);
-    assertThat(steps(StepLane.parse("x.......x/2.......").over(64, 16)))
-        .containsExactly(0, 16, 24, 32, 48, 56);
-  }
-
   @Test
   void aChanceIsSeededAndAboutAsLikelyAsItSays() {
-    When half = new When(1, 1, 50, 7);
-    long played = IntStream.range(0, 2000).filter(pass -> half.plays(pass, 3)).count();
+    When half = When.ALWAYS.withPercent(50).withSeed(7);
+    long played = IntStream.range(0, 2000).filter(pass -> half.plays(pass(pass), 3)).count();
     assertThat(played).isBetween(900L, 1100L);
-    assertThat(IntStream.range(0, 99).filter(p -> half.plays(p, 3)).boxed().toList())
-        .isEqualTo(IntStream.range(0, 99).filter(p -> half.plays(p, 3)).boxed().toList());
-    assertThat(IntStream.range(0, 99).allMatch(p -> When.ALWAYS.plays(p, 0))).isTrue();
+    assertThat(IntStream.range(0, 99).filter(p -> half.plays(pass(p), 3)).boxed().toList())
+        .isEqualTo(IntStream.range(0, 99).filter(p -> half.plays(pass(p), 3)).boxed().toList());
+    assertThat(IntStream.range(0, 99).allMatch(p -> When.ALWAYS.plays(pass(p), 0))).isTrue();
+  }
+
+  private static When.Pass pass(int number) {
+    return new When.Pass(number, false, false, false);
   }
 
   @Test
   void aRollSwellsFadesOrStaysLevel() {
-    Hit roll = Hit.of(0, 100).withStrokes(3);
-    assertThat(roll.withRamp(-40).velocity(0)).isEqualTo(100);
-    assertThat(roll.withRamp(-40).velocity(2)).isEqualTo(60);
-    assertThat(roll.withRamp(0).velocity(1)).isEqualTo(100);
+    Roll roll = Roll.of(3);
+    Hit hit = Hit.of(0, 100);
+    assertThat(hit.withRoll(roll.withRamp(-40)).velocity(0)).isEqualTo(100);
+    assertThat(hit.withRoll(roll.withRamp(-40)).velocity(2)).isEqualTo(60);
+    assertThat(hit.withRoll(roll.withRamp(0)).velocity(1)).isEqualTo(100);
+  }
+
+  /** Arithmetic: four strokes over a beat of four steps stand a step apart and climb evenly. */
+  @Test
+  void aRollOverABeatClimbsToItsWholeRise() {
+    Hit hit = Hit.of(0, 100).withPitch(-2).withRoll(new Roll(4, 4, 0, 6));
+    assertThat(IntStream.range(0, 4).map(stroke -> hit.offset(stroke, 240)))
+        .containsExactly(0, 240, 480, 720);
+    assertThat(IntStream.range(0, 4).map(hit::pitch)).containsExactly(-2, 0, 2, 4);
   }
 
   @Test
   void typingALaneKeepsWhatTextCannotSay() {
     StepLane fine =
         StepLane.parse("x...x...")
-            .with(new Hit(0, 88, 12, 1, 40, 30, When.ALWAYS))
+            .with(new Hit(0, 88, 12, 1).withFlam(30))
             .with(new Hit(4, 90, -5, 1));
     StepLane typed = fine.refining(StepLane.parse("x.o.X..."));
     assertThat(typed.at(0)).isEqualTo(fine.at(0));
@@ -132,6 +130,19 @@ class StepLaneTest {
       assertThat(LaneShapes.halved(LaneShapes.doubled(lane))).isEqualTo(lane);
       assertThat(LaneShapes.doubled(lane).over(2 * length)).isEqualTo(lane.over(2 * length));
     }
+  }
+
+  @Test
+  void tighteningBringsHitsToTheGridByAmount() {
+    StepLane loose = new StepLane(8, List.of(new Hit(0, 90, 30, 1), new Hit(3, 90, -21, 1)));
+    assertThat(nudges(LaneShapes.tightened(loose, 50))).containsExactly(15, -10);
+    assertThat(nudges(LaneShapes.tightened(loose, 100))).containsExactly(0, 0);
+    assertThat(LaneShapes.tightened(loose, 0)).isEqualTo(loose);
+    assertThatThrownBy(() -> LaneShapes.tightened(loose, 101)).hasMessageContaining("was 101");
+  }
+
+  private static List<Integer> nudges(StepLane lane) {
+    return lane.hits().stream().map(Hit::nudge).toList();
   }
 
   /**

@@ -51,7 +51,7 @@ class SwingTest {
     assertThat(swing.at(480)).isEqualTo(at);
     assertThat(swing.at(960)).isEqualTo(960);
     assertThat(swing.delay()).isEqualTo(at - 480);
-    assertThat(swing.moves(480)).isEqualTo(at != 480);
-    assertThat(swing.moves(960)).isFalse();
+    assertThat(swing.reaches(480)).isTrue();
+    assertThat(swing.reaches(960)).isFalse();
   }
 }

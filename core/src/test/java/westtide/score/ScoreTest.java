@@ -13,7 +13,6 @@ import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
 import westtide.song.Brief;
-import westtide.song.DrumVoice;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Level;
@@ -24,6 +23,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.theory.voicing.VoicingRange;
@@ -196,7 +196,7 @@ class ScoreTest {
   void aFlamIsASoftStrokeBeforeTheHit() {
     Pattern.Drums groove =
         Songs.groove(1, DrumVoice.SNARE, "....x...........")
-            .withLane(DrumVoice.SNARE, lane -> lane.with(Hit.of(4, 92).withFlam(30)));
+            .withLane(DrumVoice.SNARE.lane(), lane -> lane.with(Hit.of(4, 92).withFlam(30)));
     Song song =
         Songs.oneHook(Songs.brief("A minor", 50), "Am", 1, Songs.part("drums", Role.DRUMS, groove));
     assertThat(Score.of(song).parts().get(0).notes())
@@ -223,18 +223,20 @@ class ScoreTest {
     Pattern.Drums plain = Songs.groove(1, DrumVoice.CLOSED_HAT, "x...x...x...x...");
     Song song =
         Songs.oneHook(Songs.brief("A minor", 50), "Am", 4, Songs.part("drums", Role.DRUMS, plain));
-    Song late = edits.feel("Move", DrumVoice.CLOSED_HAT, f -> f.withNudge(14)).apply(song);
+    Song late = edits.feel("Move", DrumVoice.CLOSED_HAT.lane(), f -> f.withNudge(14)).apply(song);
     assertThat(Score.of(late).parts().get(0).notes())
         .extracting(note -> note.start() % 960)
         .containsOnly(14);
     Song loose =
-        edits.feel("Vary", DrumVoice.CLOSED_HAT, f -> f.withTicks(9).withVelocity(10)).apply(late);
+        edits
+            .feel("Vary", DrumVoice.CLOSED_HAT.lane(), f -> f.withTicks(9).withVelocity(10))
+            .apply(late);
     List<ScoredNote> notes = Score.of(loose).parts().get(0).notes();
     assertThat(notes).isEqualTo(Score.of(loose).parts().get(0).notes());
     assertThat(notes).allMatch(n -> n.start() % 960 >= 5 && n.start() % 960 <= 23);
     assertThat(notes).allMatch(n -> Math.abs(n.velocity() - 92) <= 10);
     assertThat(notes.stream().map(ScoredNote::velocity).distinct().count()).isGreaterThan(5);
-    Song anew = edits.feel("Anew", DrumVoice.CLOSED_HAT, f -> f.withSeed(2)).apply(loose);
+    Song anew = edits.feel("Anew", DrumVoice.CLOSED_HAT.lane(), f -> f.withSeed(2)).apply(loose);
     assertThat(Score.of(anew).parts().get(0).notes()).isNotEqualTo(notes);
   }
 }

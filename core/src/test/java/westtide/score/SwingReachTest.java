@@ -7,9 +7,9 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Swing;
 import westtide.song.Brief;
-import westtide.song.DrumVoice;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 
 class SwingReachTest {

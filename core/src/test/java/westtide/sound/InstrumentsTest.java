@@ -12,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import westtide.song.DrumVoice;
+import westtide.song.drum.DrumVoice;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.instrument.Kit;
 import westtide.sound.voice.Family;

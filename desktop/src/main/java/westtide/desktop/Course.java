@@ -15,6 +15,8 @@ import westtide.review.Weight;
 
 /** The stages on the left in the order of the work, each with one measured line. */
 final class Course extends VBox {
+  private static final double LEAST = 48;
+
   private final Map<Stage, ToggleButton> stops = new EnumMap<>(Stage.class);
   private final Map<Stage, Label> facts = new EnumMap<>(Stage.class);
   private final Map<Stage, Circle> marks = new EnumMap<>(Stage.class);
@@ -56,6 +58,7 @@ final class Course extends VBox {
     stop.setGraphic(Controls.row(11, mark, Controls.column(0, name, fact)));
     stop.setToggleGroup(group);
     stop.setMaxWidth(Double.MAX_VALUE);
+    stop.setMinHeight(LEAST);
     stop.setOnAction(event -> chosen.accept(stage));
     stops.put(stage, stop);
     facts.put(stage, fact);

@@ -10,6 +10,7 @@ import westtide.song.edit.Edit;
  *
  * @param open the open song
  * @param files opening, saving and exporting
+ * @param grooves single grooves as files
  * @param messages sentences for the person
  * @param background work beside the window
  * @param play playing and hearing
@@ -18,6 +19,7 @@ import westtide.song.edit.Edit;
 public record Desk(
     OpenSong open,
     SongFiles files,
+    GrooveFiles grooves,
     Messages messages,
     Background background,
     PlayDesk play,

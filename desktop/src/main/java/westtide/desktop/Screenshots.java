@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.scene.Scene;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
 import westtide.review.Stage;
@@ -50,12 +51,12 @@ final class Screenshots {
     views.add(new View("reckon", () -> shell.run("bench")));
     views.add(new View("listening", shell::listening));
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
-    views.add(new View("drums-house", () -> show(demos.get(1), Stage.DRUMS)));
+    views.add(new View("drums-house", () -> act(demos.get(1), Stage.DRUMS, "drums-cycle")));
     views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
     views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
-    views.add(new View("chords-mood", () -> chords(demos.get(2), "by mood")));
+    views.add(new View("drums-eight", this::eightBars));
   }
 
   /** Takes them one after another, each once the window has settled, and then runs the end. */
@@ -100,6 +101,11 @@ final class Screenshots {
     shell.closeOverlay();
     show(song, Stage.CHORDS);
     shell.run("chords-" + page.replace(' ', '-'));
+  }
+
+  private void eightBars() {
+    act(shell.demos().get(2), Stage.DRUMS, "drums-eight-bars");
+    ((ToggleButton) scene.lookup("#groove-a-in-eight")).fire();
   }
 
   private boolean measured() {

@@ -83,7 +83,8 @@ public final class Shell {
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     this.kept = play.preferences();
     this.ears = new Ears(open);
-    Desk desk = new Desk(open, files, messages, background, play, overlay);
+    GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
+    Desk desk = new Desk(open, files, grooves, messages, background, play, overlay);
     BriefRoom brief = new BriefRoom(desk, own, around.millis());
     LinesRoom lines = new LinesRoom(desk);
     DeliverRoom deliver = new DeliverRoom(desk);
@@ -117,6 +118,7 @@ public final class Shell {
     frame.setLeft(course);
     frame.setRight(soundings);
     frame.setBottom(tide);
+    tide.fitInto(frame);
     root.getStyleClass().add("desk");
     root.getChildren().addAll(frame, overlay, messages);
   }

@@ -3,9 +3,11 @@ package westtide.desktop;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.IntConsumer;
+import javafx.beans.binding.Bindings;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
 import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
@@ -29,6 +31,9 @@ final class TideChart extends Drawing {
   private static final double EDGE = 22;
   private static final double TOP = 40;
   private static final double FOOT = 26;
+  private static final double LOWEST = 104;
+  private static final double HIGHEST = 138;
+  private static final double SHARE = 0.1725;
 
   private final PlayDesk play;
   private final IntConsumer select;
@@ -45,12 +50,20 @@ final class TideChart extends Drawing {
     this.openForm = openForm;
     setId("tide-chart");
     getStyleClass().add("tide");
-    setPrefHeight(138);
-    setMinHeight(104);
+    setMinHeight(LOWEST);
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(this::release);
     setOnKeyPressed(this::key);
+  }
+
+  /** Takes its share of the height of a frame, within limits. */
+  void fitInto(Region frame) {
+    prefHeightProperty()
+        .bind(
+            Bindings.createDoubleBinding(
+                () -> Math.max(LOWEST, Math.min(HIGHEST, frame.getHeight() * SHARE)),
+                frame.heightProperty()));
   }
 
   void show(SongView shown, int section) {

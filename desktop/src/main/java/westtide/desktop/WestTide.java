@@ -22,7 +22,7 @@ public final class WestTide extends Application {
     stage.setTitle("West Tide");
     stage.setScene(shell.scene(WIDTH, HEIGHT));
     stage.setMinWidth(1000);
-    stage.setMinHeight(640);
+    stage.setMinHeight(700);
     stage.setOnCloseRequest(
         event -> {
           event.consume();

@@ -2,17 +2,28 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import westtide.compose.EightBars;
+import westtide.compose.groove.EightBars;
+import westtide.compose.groove.FillFamily;
+import westtide.file.MidiFile;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
+import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
-import westtide.song.DrumVoice;
+import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.Restart;
+import westtide.song.edit.DrumEdits;
 
 /** Flams, swells, passes and the shapes of lanes, by keyboard and by mouse. */
 class DrumsRoomTest extends WindowTest {
@@ -30,9 +41,16 @@ class DrumsRoomTest extends WindowTest {
   }
 
   private StepLane kick() {
-    Pattern.Drums groove =
-        (Pattern.Drums) song().part("drums").orElseThrow().variants().get(0).pattern();
-    return groove.lane(DrumVoice.KICK).orElseThrow();
+    return groove().lane(DrumVoice.KICK).orElseThrow();
+  }
+
+  private Pattern.Drums groove() {
+    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
+  }
+
+  private void page(String title) {
+    interact(() -> shell.run("drums-" + title));
+    settle();
   }
 
   private Hit first() {
@@ -52,13 +70,13 @@ class DrumsRoomTest extends WindowTest {
     assertThat(first().when().every()).isEqualTo(4);
     assertThat(first().flam()).isEqualTo(30);
     assertThat(first().strokes()).isEqualTo(2);
-    assertThat(first().ramp()).isEqualTo(-40);
+    assertThat(first().roll().ramp()).isEqualTo(-40);
     assertHas(words("#hit-told"), "2 strokes, falling", "flam 30 ticks before", "on pass 4 of 4");
     assertThat(lookup("#bead-kick-1").query().getStyleClass()).contains("some");
     assertThat(lookup("#bead-kick-1").query().getAccessibleText()).contains("on pass 4 of 4");
     push(KeyCode.SHORTCUT, KeyCode.Z);
     settle();
-    assertThat(first().ramp()).isEqualTo(40);
+    assertThat(first().roll().ramp()).isEqualTo(40);
     keys(KeyCode.Q, KeyCode.Q);
     assertThat(first().when().percent()).isEqualTo(50);
     assertHas(words("#hit-told"), "on pass 4 of 4 by 50 %");
@@ -77,6 +95,7 @@ class DrumsRoomTest extends WindowTest {
 
   @Test
   void aLaneIsTurnedReversedDoubledHalvedFilledAndSpread() {
+    page("this-lane");
     type("#lane-line", "x..x..x.");
     press("#lane-later");
     assertThat(kick()).hasToString(".x..x..x");
@@ -89,48 +108,77 @@ class DrumsRoomTest extends WindowTest {
     assertThat(kick()).hasToString("x.x.xx.x");
     type("#lane-every", "3");
     assertThat(kick()).hasToString("x..x..x.");
+    type("#lane-spread", "7/16");
+    assertThat(kick().length()).isEqualTo(16);
+    assertThat(kick().hits()).hasSize(7);
+    type("#lane-spread", "9/8");
+    assertHas(words("#lane-spread-problem"), "0 to 8 hits fit into 8 steps");
     type("#lane-every", "none");
     assertHas(words("#lane-every-problem"), "whole number");
   }
 
   @Test
   void oneLaneIsDraftedAnewAndTheOthersStay() {
-    var before = song().part("drums").orElseThrow();
-    String kick = kick().toString();
+    page("whole-groove");
+    Pattern.Drums old = groove();
     press("#lane-take");
-    assertThat(kick()).isNotEqualTo(StepLane.parse(kick));
-    Pattern.Drums now =
-        (Pattern.Drums) song().part("drums").orElseThrow().variants().get(0).pattern();
-    Pattern.Drums old = (Pattern.Drums) before.variants().get(0).pattern();
-    assertThat(now.lanes().subList(1, now.lanes().size()))
+    assertThat(kick()).isNotEqualTo(old.lane(DrumVoice.KICK).orElseThrow());
+    assertThat(groove().lanes().subList(1, groove().lanes().size()))
         .isEqualTo(old.lanes().subList(1, old.lanes().size()));
   }
 
   @Test
-  @SuppressWarnings("unchecked")
-  void aGrooveGrowsToEightBarsByAPlan() {
-    interact(
-        () ->
-            ((ComboBox<EightBars.Plan>) lookup("#grow-groove").query())
-                .setValue(EightBars.Plan.SECOND_AND_LAST));
-    settle();
-    var grown = song().part("drums").orElseThrow().find("A in eight, A B A C").orElseThrow();
-    assertThat(((Pattern.Drums) grown.pattern()).bars()).isEqualTo(8);
+  void aGrooveGrowsToEightBarsAndFollowsItsParent() {
+    page("eight-bars");
+    choose("#grow-plan", EightBars.Plan.SECOND_AND_LAST);
+    choose("#fill-8", Optional.of(FillFamily.TOMS));
+    press("#grow-crash");
+    press("#grow-groove");
+    Part part = song().part("drums").orElseThrow();
+    Pattern.Drums grown = part.groove("A in eight, A B A C", Meter.COMMON).orElseThrow();
+    assertThat(grown.bars()).isEqualTo(8);
+    assertThat(grown.lane(DrumVoice.TOM).orElseThrow().hits()).hasSize(6);
+    assertThat(grown.lane(DrumVoice.CRASH).orElseThrow().at(0)).isPresent();
     assertThat(shown("#bead-kick-65")).isTrue();
+    assertHas(words("#groove-differs"), "follows A but for", "more");
+    assertThat(lookup(".differs").queryAll()).isNotEmpty();
+    press("#groove-follow");
+    assertThat(words("#groove-differs")).isEqualTo("follows A in everything");
+    assertThat(lookup(".differs").queryAll()).isEmpty();
+    press("#groove-alone");
+    assertHas(words("#groove-differs"), "stands alone");
+    press("#undo");
+    press("#undo");
     press("#undo");
     assertThat(song().part("drums").orElseThrow().find("A in eight, A B A C")).isEmpty();
+  }
+
+  @SuppressWarnings("unchecked")
+  private <T> void choose(String query, T value) {
+    interact(() -> ((ComboBox<T>) lookup(query).query()).setValue(value));
+    settle();
   }
 
   /** Arithmetic: lanes of 5 and 32 steps meet after 160 steps, ten bars. */
   @Test
   void aLaneOfItsOwnLengthSaysWhenTheLanesMeet() {
-    assertThat(words("#lanes-meet")).isEmpty();
+    page("cycle");
+    assertHas(words("#lanes-meet"), "Every lane fits");
     type("#lane-line", "x.o..");
     assertHas(words("#lanes-meet"), "after 10 bars", "every 2 bars");
+    choose("#restart", "never in a section");
+    assertHas(words("#lanes-meet"), "after 10 bars", "nothing sends them back");
+    assertThat(groove().restart()).isEqualTo(Restart.NEVER);
+    choose("#restart", "every so many steps");
+    type("#restart-steps", "20");
+    assertThat(groove().restart()).isEqualTo(new Restart(20));
+    assertThat(shown("#restart-20")).isTrue();
+    assertHas(words("#lanes-meet"), "every 1.25 bars");
   }
 
   @Test
   void aWholeLaneIsLateAndItsHitsDiffer() {
+    page("this-lane");
     double before = middle("#bead-kick-1").getX();
     type("#lane-late", "60");
     assertThat(middle("#bead-kick-1").getX()).isGreaterThan(before + 3);
@@ -138,11 +186,116 @@ class DrumsRoomTest extends WindowTest {
     type("#lane-vary", "20");
     type("#lane-wander", "10");
     press("#lane-anew");
-    var feel =
-        ((Pattern.Drums) song().part("drums").orElseThrow().variants().get(0).pattern())
-            .feel(DrumVoice.KICK);
+    LaneFeel feel = groove().find(DrumVoice.KICK.lane()).orElseThrow().feel();
     assertThat(feel).isEqualTo(new LaneFeel(60, 20, 10, 2));
     type("#lane-vary", "99");
     assertHas(words("#lane-vary-problem"), "0 to 40");
+  }
+
+  /** A groove is heard in a section whatever the form has there, and the song stays as it is. */
+  @Test
+  void aGrooveIsHeardBeforeTheFormHasIt() {
+    page("whole-groove");
+    press("#groove-copy");
+    Song before = song();
+    press("#groove-hear");
+    waitFor(() -> shell.play().gauges().playing());
+    assertThat(section(shell.play().heard()).cell("drums", 0).variant()).isEqualTo("B");
+    assertThat(song()).isSameAs(before);
+    waitFor(() -> lookup("#bead-sheet .here").query().isVisible());
+    focus("#bead-sheet");
+    keys(KeyCode.DELETE);
+    assertThat(shell.play().heard().part("drums").orElseThrow().groove("B", Meter.COMMON))
+        .isEqualTo(song().part("drums").orElseThrow().groove("B", Meter.COMMON));
+    keys(KeyCode.H);
+    waitFor(() -> !shell.play().gauges().playing());
+    assertThat(shell.play().heard()).isSameAs(song());
+    assertThat(shell.play().loop()).isEmpty();
+  }
+
+  private Section section(Song song) {
+    return song.form().sections().get(shell.open().section());
+  }
+
+  @Test
+  void playingAnythingElseEndsWhatIsTriedOut() {
+    press("#groove-hear");
+    waitFor(() -> shell.play().gauges().playing());
+    assertThat(words("#groove-hear")).isEqualTo("stop");
+    interact(() -> shell.play().playSection());
+    assertThat(shell.play().heard()).isSameAs(song());
+    settle();
+    assertThat(words("#groove-hear")).isEqualTo("hear it");
+  }
+
+  @Test
+  void aHitSaysWhatItDoesAndArcsShowWhatItLeansOn() {
+    assertHas(
+        words("#hit-why"), "Kick on beat 1, where the bar opens", "trap figures have one here");
+    assertThat(lookup("#pull-20").query().getAccessibleText())
+        .isEqualTo("what stands at 2.1.4 leans on 2.2.1 by 2");
+    keys(KeyCode.RIGHT);
+    assertHas(words("#hit-why"), "drag paints", "the other button rubs out");
+  }
+
+  /** Arithmetic: at 146 BPM a tick lasts 0.428 ms, so 10 ms are 23 ticks and 120 ticks 51 ms. */
+  @Test
+  void latenessIsAlsoTypedInMilliseconds() {
+    page("this-hit");
+    type("#hit-late-ms", "10");
+    assertThat(first().nudge()).isEqualTo(23);
+    type("#hit-late-ms", "52");
+    assertHas(words("#hit-late-ms-problem"), "-51 to 51 ms, but was 52");
+    assertThat(first().nudge()).isEqualTo(23);
+    page("this-lane");
+    type("#lane-late-ms", "-10");
+    assertThat(groove().find(DrumVoice.KICK.lane()).orElseThrow().feel().nudge()).isEqualTo(-23);
+  }
+
+  @Test
+  void feelIsTakenFromAMidiFile() throws IOException {
+    Song late =
+        new DrumEdits("drums", "A")
+            .feel("late", DrumVoice.KICK.lane(), feel -> feel.withNudge(30))
+            .apply(song());
+    Path file = folder.resolve("late.mid");
+    MidiFile.writePattern(late, "drums", "A", file);
+    page("whole-groove");
+    press("#feel-import");
+    type("#file-path", file.toString());
+    waitFor(() -> first().nudge() != 0);
+    assertThat(first().nudge()).isBetween(10, 31);
+    assertThat(song().part("drums").orElseThrow().find("late")).isEmpty();
+  }
+
+  @Test
+  void aGrooveIsAsLongAsItIsTyped() {
+    page("whole-groove");
+    type("#groove-bars", "4");
+    assertThat(groove().bars()).isEqualTo(4);
+    assertThat(kick().hits()).hasSize(12);
+    assertThat(lookup("#look-two-bars").query().isVisible()).isTrue();
+    press("#look-two-bars");
+    assertThat(lookup("#bead-kick-1").tryQuery()).isPresent();
+    assertThat(lookup("#bead-kick-33").tryQuery()).isEmpty();
+    type("#groove-bars", "17");
+    assertHas(words("#groove-bars-problem"), "1 to 16 bars, but was 17");
+    page("this-hit");
+    focus("#bead-sheet");
+    keys(KeyCode.COMMA, KeyCode.COMMA);
+    assertThat(first().nudge()).isEqualTo(-10);
+    page("this-lane");
+    type("#lane-tight", "50");
+    assertThat(first().nudge()).isEqualTo(-5);
+  }
+
+  @Test
+  void aGrooveIsCalledByAnotherName() {
+    page("whole-groove");
+    type("#groove-name", "floor");
+    assertThat(song().part("drums").orElseThrow().variants().get(0).name()).isEqualTo("floor");
+    assertThat(shown("#groove-floor")).isTrue();
+    type("#groove-name", "fill");
+    assertHas(words("#groove-name-problem"), "a name that no other has, but was \"fill\"");
   }
 }

@@ -68,6 +68,13 @@ class LookTest extends WindowTest {
             "chords-whole-row",
             "chords-parts-and-layers",
             "chords-name-it",
+            "drums-this-hit",
+            "drums-this-lane",
+            "drums-its-sound",
+            "drums-cycle",
+            "drums-whole-groove",
+            "drums-eight-bars",
+            "drums-play-it-in",
             "brief-schools",
             "brief-plan",
             "find-key",
@@ -82,6 +89,10 @@ class LookTest extends WindowTest {
       List<String> cut = new ArrayList<>();
       interact(() -> collectCut(window.getScene().getRoot(), cut));
       assertThat(cut).as(command + " at " + width).isEmpty();
+      assertThat(lookup("#tide-chart").query().localToScene(0, 0).getY())
+          .as(command + " leaves the tide chart its room at " + width)
+          .isLessThan(height - 100);
+      assertThat(lookup("#bridge-title").query().localToScene(0, 0).getY()).isNotNegative();
     }
   }
 

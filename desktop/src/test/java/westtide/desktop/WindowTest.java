@@ -7,6 +7,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicLong;
+import javafx.event.EventHandler;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
@@ -25,9 +26,12 @@ import westtide.song.Song;
 
 /** A real window with the whole frame, in surroundings of its own. */
 abstract class WindowTest extends FxRobot {
+  private static final int PASTED = 12;
+
   @TempDir Path folder;
   final AtomicLong clock = new AtomicLong(7);
   private final AtomicLong released = new AtomicLong();
+  private final EventHandler<KeyEvent> counting = event -> released.incrementAndGet();
   Shell shell;
   Stage window;
 
@@ -43,7 +47,7 @@ abstract class WindowTest extends FxRobot {
     documents.toFile().mkdirs();
     Look.load();
     window = stage;
-    stage.addEventFilter(KeyEvent.KEY_RELEASED, event -> released.incrementAndGet());
+    stage.addEventFilter(KeyEvent.KEY_RELEASED, counting);
     shell =
         new Shell(
             new Surroundings(
@@ -71,8 +75,15 @@ abstract class WindowTest extends FxRobot {
   @AfterEach
   void end() throws TimeoutException {
     release(new KeyCode[0]);
-    interact(shell::close);
+    interact(this::close);
     FxToolkit.cleanupStages();
+  }
+
+  /** Ends the frame and lets go of it: all tests share one stage. */
+  private void close() {
+    shell.close();
+    window.removeEventFilter(KeyEvent.KEY_RELEASED, counting);
+    window.setScene(null);
   }
 
   /**
@@ -101,9 +112,9 @@ abstract class WindowTest extends FxRobot {
 
   /** Waits until every event is handled and the drawing laid out. */
   void settle() {
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(2);
     interact(() -> window.getScene().getRoot().layout());
-    WaitForAsyncUtils.waitForFxEvents();
+    WaitForAsyncUtils.waitForFxEvents(1);
   }
 
   void waitFor(Callable<Boolean> condition) {
@@ -127,13 +138,17 @@ abstract class WindowTest extends FxRobot {
     return lookup(query).queryAs(Labeled.class).getText();
   }
 
-  /** Replaces what a field holds and presses Enter. */
+  /** Replaces what a field holds, long texts as if they were pasted, and presses Enter. */
   void type(String query, String text) {
     clickOn(query);
     TextInputControl field = lookup(query).queryTextInputControl();
     interact(field::selectAll);
-    push(KeyCode.DELETE);
-    write(text, 0);
+    if (text.length() > PASTED) {
+      interact(() -> field.replaceSelection(text));
+    } else {
+      push(KeyCode.DELETE);
+      write(text, 0);
+    }
     push(KeyCode.ENTER);
     settle();
   }

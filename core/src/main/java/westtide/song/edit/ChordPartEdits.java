@@ -76,6 +76,7 @@ public record ChordPartEdits(String part) {
             model.program(),
             model.patch(),
             mix,
+            Map.of(),
             model.variants());
     FollowRule.Layer share = new FollowRule.Layer(octaves, without);
     List<Part> parts = new ArrayList<>(song.parts());

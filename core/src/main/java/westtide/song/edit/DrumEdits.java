@@ -1,123 +1,207 @@
 package westtide.song.edit;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
-import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Variant;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 
 /**
- * Edits of one groove of a drum part.
+ * Edits of the lanes and hits of one groove of a drum part. A groove that follows another goes on
+ * following it wherever an edit leaves it as it was.
  *
  * @param part the part's id
  * @param variant the groove's name
  */
 public record DrumEdits(String part, String variant) {
+  private static final int STEPS = 16;
+
+  /** Edits of the groove as a whole. */
+  public GrooveEdits groove() {
+    return new GrooveEdits(part, variant);
+  }
+
   /** Puts a hit on a lane, in place of what stood on its step. */
-  public Edit place(DrumVoice voice, Hit hit) {
-    return lane("Place " + voice + " on step " + (hit.step() + 1), voice, lane -> lane.with(hit));
+  public Edit place(LaneId id, Hit hit) {
+    return lane("Place " + id + " on step " + (hit.step() + 1), id, lane -> lane.with(hit));
+  }
+
+  /** Puts or takes away hits one after another, as a drag does; the whole drag is one edit. */
+  public Edit paint(LaneId id, int step, Optional<Hit> hit, int drag) {
+    return lane(
+            hit.isPresent() ? "Paint " + id : "Rub out " + id,
+            id,
+            lane -> hit.map(lane::with).orElseGet(() -> lane.without(step)))
+        .merging("paint " + part + variant + id + drag);
+  }
+
+  /** Carries the hit of a step elsewhere; one that stands where it goes gives way. */
+  public Edit carry(LaneId id, int from, Hit to) {
+    return lane(
+        "Carry " + id + " to step " + (to.step() + 1), id, lane -> lane.without(from).with(to));
+  }
+
+  /** As {@link #carry(LaneId, int, Hit)}, bit by bit as a drag does; the whole drag is one edit. */
+  public Edit carry(LaneId id, int from, Hit to, int drag) {
+    return carry(id, from, to).merging("carry " + part + variant + id + drag);
   }
 
   /** Takes a hit off a lane. */
-  public Edit remove(DrumVoice voice, int step) {
-    return lane("Remove " + voice + " from step " + (step + 1), voice, lane -> lane.without(step));
+  public Edit remove(LaneId id, int step) {
+    return lane("Remove " + id + " from step " + (step + 1), id, lane -> lane.without(step));
   }
 
   /** Changes a hit that stands on a step; nothing happens on an empty step. */
-  public Edit change(String name, DrumVoice voice, int step, UnaryOperator<Hit> change) {
-    return lane(name, voice, lane -> lane.at(step).map(change).map(lane::with).orElse(lane));
+  public Edit change(String name, LaneId id, int step, UnaryOperator<Hit> change) {
+    return lane(name, id, lane -> lane.at(step).map(change).map(lane::with).orElse(lane));
   }
 
   /** Sets the velocity of a hit; a drag is one edit. */
-  public Edit velocity(DrumVoice voice, int step, int velocity) {
-    return change(
-            "Set " + voice + " to velocity " + velocity,
-            voice,
-            step,
-            hit -> hit.withVelocity(velocity))
-        .merging("velocity " + part + variant + voice + step);
+  public Edit velocity(LaneId id, int step, int velocity) {
+    return change("Set " + id + " to velocity " + velocity, id, step, h -> h.withVelocity(velocity))
+        .merging("velocity " + part + variant + id + step);
   }
 
-  /** Replaces a whole lane. */
-  public Edit lane(DrumVoice voice, StepLane lane) {
-    return lane("Write the " + voice + " lane", voice, old -> lane);
+  /** Sets how late a hit is, in ticks; a drag is one edit. */
+  public Edit nudge(LaneId id, int step, int ticks) {
+    String way = ticks < 0 ? "early by " : "late by ";
+    return change(
+            "Move " + id + " " + way + Math.abs(ticks) + " ticks",
+            id,
+            step,
+            hit -> hit.withNudge(ticks))
+        .merging("nudge " + part + variant + id + step);
+  }
+
+  /** Replaces the steps of a lane. */
+  public Edit lane(LaneId id, StepLane lane) {
+    return lane("Write the " + id + " lane", id, old -> lane);
   }
 
   /** Replaces a lane by a typed one; hits written the same keep what text cannot say. */
-  public Edit typed(DrumVoice voice, StepLane lane) {
-    return lane("Write the " + voice + " lane", voice, old -> old.refining(lane));
+  public Edit typed(LaneId id, StepLane lane) {
+    return lane("Write the " + id + " lane", id, old -> old.refining(lane));
   }
 
   /** Changes the shape of a lane. */
-  public Edit shape(String name, DrumVoice voice, UnaryOperator<StepLane> change) {
-    return lane(name, voice, change);
+  public Edit shape(String name, LaneId id, UnaryOperator<StepLane> change) {
+    return lane(name, id, change);
+  }
+
+  /** Changes a whole lane, its grid, swing or accents. */
+  public Edit whole(String name, LaneId id, UnaryOperator<DrumLane> change) {
+    return pattern(name, groove -> groove.each(l -> l.id().equals(id) ? change.apply(l) : l));
   }
 
   /** Changes how a whole lane is played; turning it on in one go is one edit. */
-  public Edit feel(String name, DrumVoice voice, UnaryOperator<LaneFeel> change) {
+  public Edit feel(String name, LaneId id, UnaryOperator<LaneFeel> change) {
+    return whole(name, id, lane -> lane.withFeel(change.apply(lane.feel())))
+        .merging(name + part + variant + id);
+  }
+
+  /** Changes how a lane sounds, in all grooves of the part. */
+  public Edit sound(String name, LaneId id, UnaryOperator<LaneSound> change) {
+    return Edit.of(
+            name, song -> song.withPart(part, p -> p.withSound(id, change.apply(p.sound(id)))))
+        .merging(name + part + id);
+  }
+
+  /** Puts a lane into the groove, in place of the one of its name or as its last. */
+  public Edit with(String name, DrumLane lane) {
+    return pattern(name, groove -> groove.with(lane));
+  }
+
+  /** Adds an empty lane the groove lacks. */
+  public Edit addLane(LaneId id) {
     return pattern(
-            name,
-            drums ->
-                new Pattern.Drums(
-                    drums.bars(),
-                    drums.lanes().stream()
-                        .map(l -> l.voice() == voice ? l.withFeel(change.apply(l.feel())) : l)
-                        .toList()))
-        .merging(name + part + variant + voice);
+        "Add " + id,
+        groove -> groove.find(id).isPresent() ? groove : groove.with(empty(groove, id)));
   }
 
-  /** Adds an empty lane for a voice the groove lacks. */
+  /** Adds an empty lane for a drum the groove lacks. */
   public Edit addVoice(DrumVoice voice) {
-    return pattern("Add " + voice, drums -> withVoice(drums, voice));
+    return addLane(voice.lane());
   }
 
-  /** Adds a copy of this groove under another name. */
-  public Edit copyAs(String name) {
-    return Edit.of(
-        "Copy groove " + variant + " as " + name,
-        song -> song.withPart(part, p -> p.with(new Variant(name, p.variant(variant).pattern()))));
+  /**
+   * Stacks another lane of the same drum on a lane: a copy under the next free number. Nothing
+   * happens when nine stand already.
+   */
+  public Edit stack(LaneId id) {
+    return pattern("Stack another " + id.voice(), groove -> stacked(groove, id));
   }
 
-  /** Adds another groove to the part, or puts it in the place of the one with its name. */
-  public Edit add(String name, Pattern.Drums groove) {
-    return Edit.of(
-        "Add groove " + name, song -> song.withPart(part, p -> p.with(new Variant(name, groove))));
+  /** Takes a lane away; the last one stays. */
+  public Edit drop(LaneId id) {
+    return pattern(
+        "Take the " + id + " lane away",
+        groove -> groove.lanes().size() == 1 ? groove : groove.without(id));
   }
 
-  /** Puts another groove in its place. */
-  public Edit replace(String name, Pattern.Drums groove) {
-    return pattern(name, old -> groove);
+  /** Puts the steps of a lane on another one. */
+  public Edit copyTo(LaneId from, LaneId to) {
+    return pattern(
+        "Copy " + from + " to " + to,
+        groove ->
+            groove
+                .find(from)
+                .map(
+                    lane ->
+                        groove.each(
+                            l -> l.id().equals(to) ? lane.withId(to).withFeel(l.feel()) : l))
+                .orElse(groove));
   }
 
-  private Edit lane(String name, DrumVoice voice, UnaryOperator<StepLane> change) {
-    return pattern(name, drums -> drums.withLane(voice, change));
+  /**
+   * Writes what a lane plays in one bar into another bar, or into all others when {@code to} is
+   * empty. A lane shorter than the groove is written out first.
+   */
+  public Edit copyBar(LaneId id, int from, Optional<Integer> to) {
+    String where = to.map(bar -> "bar " + (bar + 1)).orElse("all bars");
+    return groove()
+        .change(
+            "Copy bar " + (from + 1) + " of " + id + " to " + where,
+            (groove, meter) -> {
+              BarCopy copy = new BarCopy(groove.bars(), meter.ticksPerBar(), from, to);
+              return groove.each(l -> l.id().equals(id) ? copy.of(l) : l);
+            });
+  }
+
+  private Edit lane(String name, LaneId id, UnaryOperator<StepLane> change) {
+    return pattern(name, groove -> groove.withLane(id, change));
   }
 
   private Edit pattern(String name, UnaryOperator<Pattern.Drums> change) {
-    return Edit.of(name, song -> song.withPart(part, p -> changed(p, change)));
+    return groove().change(name, change);
   }
 
-  private Part changed(Part p, UnaryOperator<Pattern.Drums> change) {
-    Variant old = p.variant(variant);
-    if (old.pattern() instanceof Pattern.Drums drums) {
-      return p.with(old.withPattern(change.apply(drums)));
-    }
-    return p;
+  private static DrumLane empty(Pattern.Drums groove, LaneId id) {
+    int steps = groove.lanes().stream().mapToInt(l -> l.lane().length()).max().orElse(STEPS);
+    return DrumLane.of(id, StepLane.empty(steps));
   }
 
-  private static Pattern.Drums withVoice(Pattern.Drums drums, DrumVoice voice) {
-    if (drums.lane(voice).isPresent()) {
-      return drums;
+  private static Pattern.Drums stacked(Pattern.Drums groove, LaneId id) {
+    int last =
+        groove.lanes().stream()
+            .map(DrumLane::id)
+            .filter(other -> other.voice() == id.voice())
+            .max(Comparator.comparingInt(LaneId::number))
+            .map(LaneId::number)
+            .orElse(0);
+    Optional<DrumLane> model = groove.find(id);
+    if (model.isEmpty() || last == LaneId.MOST) {
+      return groove;
     }
-    int steps = drums.lanes().stream().mapToInt(l -> l.lane().length()).max().orElse(16);
-    List<DrumLane> lanes = new ArrayList<>(drums.lanes());
-    lanes.add(DrumLane.of(voice, StepLane.empty(steps)));
-    return new Pattern.Drums(drums.bars(), lanes);
+    List<DrumLane> lanes = new ArrayList<>(groove.lanes());
+    lanes.add(lanes.indexOf(model.get()) + 1, model.get().withId(new LaneId(id.voice(), last + 1)));
+    return groove.withLanes(lanes);
   }
 }

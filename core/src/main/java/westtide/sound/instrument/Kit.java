@@ -4,7 +4,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import westtide.song.DrumVoice;
+import westtide.song.drum.DrumVoice;
 import westtide.song.mix.Patch;
 
 /**
@@ -14,8 +14,6 @@ import westtide.song.mix.Patch;
  * @param pieces one a voice
  */
 public record Kit(String name, Map<DrumVoice, Piece> pieces) {
-  private static final int HATS = 1;
-
   /** The kits that ship with the product, the usual one first. */
   public static final List<Kit> SHIPPED = List.of(tide(), club(), dust());
 
@@ -25,9 +23,8 @@ public record Kit(String name, Map<DrumVoice, Piece> pieces) {
    * @param patch its instrument and settings
    * @param decibels its level against the kick's full
    * @param pan −100 left to 100 right
-   * @param choke group whose members cut one another; 0 for none
    */
-  public record Piece(Patch patch, int decibels, int pan, int choke) {}
+  public record Piece(Patch patch, int decibels, int pan) {}
 
   /** Copies the pieces. */
   public Kit {
@@ -46,9 +43,8 @@ public record Kit(String name, Map<DrumVoice, Piece> pieces) {
 
   private static Kit tide() {
     Map<DrumVoice, Piece> out = usual();
-    out.put(
-        DrumVoice.KICK, new Piece(Patch.of("kick").with("tune", 46).with("decay", 260), 0, 0, 0));
-    out.put(DrumVoice.PERCUSSION, new Piece(Patch.of("low percussion"), -9, 25, 0));
+    out.put(DrumVoice.KICK, new Piece(Patch.of("kick").with("tune", 46).with("decay", 260), 0, 0));
+    out.put(DrumVoice.PERCUSSION, new Piece(Patch.of("low percussion"), -9, 25));
     return new Kit("tide kit", out);
   }
 
@@ -56,9 +52,9 @@ public record Kit(String name, Map<DrumVoice, Piece> pieces) {
     Map<DrumVoice, Piece> out = usual();
     out.put(
         DrumVoice.KICK,
-        new Piece(Patch.of("kick").with("tune", 52).with("decay", 300).with("click", 60), 0, 0, 0));
-    out.put(DrumVoice.CLAP, new Piece(Patch.of("clap").with("decay", 300), -6, 0, 0));
-    out.put(DrumVoice.OPEN_HAT, new Piece(Patch.of("open hat").with("decay", 300), -13, 8, HATS));
+        new Piece(Patch.of("kick").with("tune", 52).with("decay", 300).with("click", 60), 0, 0));
+    out.put(DrumVoice.CLAP, new Piece(Patch.of("clap").with("decay", 300), -6, 0));
+    out.put(DrumVoice.OPEN_HAT, new Piece(Patch.of("open hat").with("decay", 300), -13, 8));
     return new Kit("club kit", out);
   }
 
@@ -69,33 +65,31 @@ public record Kit(String name, Map<DrumVoice, Piece> pieces) {
         new Piece(
             Patch.of("kick").with("tune", 58).with("decay", 210).with("drive", 9).with("drop", 24),
             0,
-            0,
             0));
     out.put(
         DrumVoice.SNARE,
-        new Piece(
-            Patch.of("snare").with("tune", 205).with("decay", 170).with("wires", 90), -4, 0, 0));
-    out.put(
-        DrumVoice.CLOSED_HAT, new Piece(Patch.of("closed hat").with("tone", 6800), -14, -12, HATS));
+        new Piece(Patch.of("snare").with("tune", 205).with("decay", 170).with("wires", 90), -4, 0));
+    out.put(DrumVoice.CLOSED_HAT, new Piece(Patch.of("closed hat").with("tone", 6800), -14, -12));
     return new Kit("dust kit", out);
   }
 
   private static Map<DrumVoice, Piece> usual() {
     Map<DrumVoice, Piece> out = new LinkedHashMap<>();
-    out.put(DrumVoice.KICK, new Piece(Patch.of("kick"), 0, 0, 0));
-    out.put(DrumVoice.SNARE, new Piece(Patch.of("snare"), -5, 0, 0));
-    out.put(DrumVoice.CLAP, new Piece(Patch.of("clap"), -5, 0, 0));
-    out.put(DrumVoice.CLOSED_HAT, new Piece(Patch.of("closed hat"), -13, -10, HATS));
-    out.put(DrumVoice.OPEN_HAT, new Piece(Patch.of("open hat"), -13, -10, HATS));
-    out.put(DrumVoice.PERCUSSION, new Piece(Patch.of("high conga"), -10, 25, 0));
-    out.put(DrumVoice.RIM, new Piece(Patch.of("rim"), -9, 15, 0));
-    out.put(DrumVoice.SHAKER, new Piece(Patch.of("shaker"), -15, 30, 0));
-    out.put(DrumVoice.RIDE, new Piece(Patch.of("ride"), -13, 20, 0));
-    out.put(DrumVoice.CRASH, new Piece(Patch.of("crash"), -9, -15, 0));
-    out.put(DrumVoice.TOM, new Piece(Patch.of("tom"), -6, -20, 0));
-    out.put(DrumVoice.WOOD_BLOCK, new Piece(Patch.of("wood block"), -14, 35, 0));
-    out.put(DrumVoice.TAMBOURINE, new Piece(Patch.of("tambourine"), -14, -30, 0));
-    out.put(DrumVoice.COWBELL, new Piece(Patch.of("cowbell"), -13, 20, 0));
+    out.put(DrumVoice.KICK, new Piece(Patch.of("kick"), 0, 0));
+    out.put(DrumVoice.SNARE, new Piece(Patch.of("snare"), -5, 0));
+    out.put(DrumVoice.CLAP, new Piece(Patch.of("clap"), -5, 0));
+    out.put(DrumVoice.CLOSED_HAT, new Piece(Patch.of("closed hat"), -13, -10));
+    out.put(DrumVoice.OPEN_HAT, new Piece(Patch.of("open hat"), -13, -10));
+    out.put(DrumVoice.PERCUSSION, new Piece(Patch.of("high conga"), -10, 25));
+    out.put(DrumVoice.RIM, new Piece(Patch.of("rim"), -9, 15));
+    out.put(DrumVoice.SHAKER, new Piece(Patch.of("shaker"), -15, 30));
+    out.put(DrumVoice.RIDE, new Piece(Patch.of("ride"), -13, 20));
+    out.put(DrumVoice.CRASH, new Piece(Patch.of("crash"), -9, -15));
+    out.put(DrumVoice.TOM, new Piece(Patch.of("tom"), -6, -20));
+    out.put(DrumVoice.WOOD_BLOCK, new Piece(Patch.of("wood block"), -14, 35));
+    out.put(DrumVoice.TAMBOURINE, new Piece(Patch.of("tambourine"), -14, -30));
+    out.put(DrumVoice.STICK, new Piece(Patch.of("stick"), -8, 0));
+    out.put(DrumVoice.COWBELL, new Piece(Patch.of("cowbell"), -13, 20));
     return out;
   }
 }

@@ -13,7 +13,6 @@ import westtide.Songs;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
-import westtide.song.DrumVoice;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Note;
@@ -22,6 +21,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 
@@ -63,9 +63,10 @@ class EditsTest {
       case 2 ->
           BriefEdits.key(
               Key.parse(List.of("A minor", "C# dorian", "Eb major").get(random.nextInt(3))));
-      case 3 -> DRUMS.place(DrumVoice.KICK, Hit.of(random.nextInt(32), 1 + random.nextInt(127)));
-      case 4 -> DRUMS.remove(DrumVoice.CLOSED_HAT, random.nextInt(32));
-      case 5 -> DRUMS.velocity(DrumVoice.CLAP, 8, 1 + random.nextInt(127));
+      case 3 ->
+          DRUMS.place(DrumVoice.KICK.lane(), Hit.of(random.nextInt(32), 1 + random.nextInt(127)));
+      case 4 -> DRUMS.remove(DrumVoice.CLOSED_HAT.lane(), random.nextInt(32));
+      case 5 -> DRUMS.velocity(DrumVoice.CLAP.lane(), 8, 1 + random.nextInt(127));
       case 6 -> LINE.add(new Note(random.nextInt(20) * 240, 240, 60 + random.nextInt(20), 90));
       case 7 -> LINE.transpose(random.nextInt(5) - 2);
       case 8 -> FormEdits.resize(section, 1 + random.nextInt(40));
@@ -79,7 +80,7 @@ class EditsTest {
   void aDragIsOneStepToUndo() {
     History history = History.saved(Songs.draft("trap", 1));
     for (int velocity = 60; velocity < 70; velocity++) {
-      history = history.plus(DRUMS.velocity(DrumVoice.CLAP, 8, velocity));
+      history = history.plus(DRUMS.velocity(DrumVoice.CLAP.lane(), 8, velocity));
     }
     assertThat(history.undoable()).contains("Set Clap to velocity 69");
     assertThat(history.undo().undoable()).isEmpty();
@@ -88,7 +89,7 @@ class EditsTest {
   @Test
   void anEditWithoutEffectIsNoStep() {
     History history = History.saved(Songs.draft("trap", 1));
-    assertThat(history.plus(DRUMS.velocity(DrumVoice.CLAP, 9, 40))).isSameAs(history);
+    assertThat(history.plus(DRUMS.velocity(DrumVoice.CLAP.lane(), 9, 40))).isSameAs(history);
   }
 
   @Test

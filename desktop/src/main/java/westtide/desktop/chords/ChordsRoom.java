@@ -5,7 +5,6 @@ import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.Command;
 import westtide.desktop.Desk;
@@ -13,6 +12,7 @@ import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
@@ -42,10 +42,7 @@ public final class ChordsRoom implements Room {
   private final Label used = Controls.label("", "small");
   private final TypedLine line;
   private final VoiceLadder ladder;
-  private final Chips<ChordPage> tabs;
-  private final StackPane front = new StackPane();
-  private final List<ChordPage> pages;
-  private ChordPage page;
+  private final Pages<ChordScene> pages;
 
   /** The room. */
   public ChordsRoom(Desk desk) {
@@ -61,15 +58,17 @@ public final class ChordsRoom implements Room {
     OneChordPage one = new OneChordPage(choice);
     this.ladder = new VoiceLadder(choice, one);
     this.pages =
-        List.of(
-            one,
-            new NextPage(choice),
-            new MoodPage(choice),
-            new RowPage(choice),
-            new PartPage(choice),
-            new NamePage(choice));
-    this.page = one;
-    this.tabs = new Chips<>("page-", ChordPage::title, this::turnTo);
+        new Pages<>(
+            "page-",
+            PAGE_HEIGHT,
+            List.of(
+                one,
+                new NextPage(choice),
+                new MoodPage(choice),
+                new RowPage(choice),
+                new PartPage(choice),
+                new NamePage(choice)),
+            this::refresh);
     build();
   }
 
@@ -92,13 +91,13 @@ public final class ChordsRoom implements Room {
 
   @Override
   public List<Command> commands() {
-    return pages.stream()
+    return pages.all().stream()
         .map(
             p ->
                 Command.of(
                     "chords-" + p.title().replace(' ', '-'),
                     "Chords: " + p.title(),
-                    () -> turnTo(p)))
+                    () -> pages.turnTo(p)))
         .toList();
   }
 
@@ -112,7 +111,7 @@ public final class ChordsRoom implements Room {
     used.setText(usedBy(song));
     line.show(ChordLine.in(song.brief().key(), song.brief().meter()).format(scene.row()));
     ladder.show(scene, choice.note());
-    page.show(scene);
+    pages.show(scene);
   }
 
   @Override
@@ -129,13 +128,6 @@ public final class ChordsRoom implements Room {
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(ladder, Priority.ALWAYS);
-    tabs.show(pages, page);
-    front.setMinHeight(PAGE_HEIGHT);
-    front.setPrefHeight(PAGE_HEIGHT);
-    front.setMaxHeight(PAGE_HEIGHT);
-    front.getStyleClass().add("page");
-    front.setAlignment(javafx.geometry.Pos.TOP_LEFT);
-    front.getChildren().add(page.node());
     sheet
         .getChildren()
         .addAll(
@@ -143,15 +135,7 @@ public final class ChordsRoom implements Room {
             line,
             Controls.label(SIGNS, "small"),
             ladder,
-            tabs,
-            front);
-  }
-
-  private void turnTo(ChordPage chosen) {
-    page = chosen;
-    front.getChildren().setAll(page.node());
-    tabs.show(pages, page);
-    refresh();
+            pages);
   }
 
   private Optional<TypedLine.Trouble> take(String text) {

@@ -27,6 +27,8 @@ final class NamePage implements ChordPage {
   private final VBox names = new VBox(3);
   private final VBox box = new VBox(6);
   private final TreeSet<Integer> placed = new TreeSet<>();
+  private static final double LEAST = 40;
+
   private Key key = Key.parse("C");
 
   NamePage(ChordChoice choice) {
@@ -36,6 +38,7 @@ final class NamePage implements ChordPage {
     strip.setPrefHeight(48);
     HBox.setHgrow(typed, Priority.ALWAYS);
     ScrollPane scroll = new ScrollPane(names);
+    scroll.setPrefHeight(LEAST);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, Priority.ALWAYS);

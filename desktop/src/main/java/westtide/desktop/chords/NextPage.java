@@ -3,7 +3,6 @@ package westtide.desktop.chords;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -19,13 +18,10 @@ import westtide.theory.RomanNumeral;
 final class NextPage implements ChordPage {
   private final ChordChoice choice;
   private final VBox list = new VBox(3);
-  private final ScrollPane scroll = new ScrollPane(list);
 
   NextPage(ChordChoice choice) {
     this.choice = choice;
     list.setId("next-chords");
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
   }
 
   @Override
@@ -35,7 +31,7 @@ final class NextPage implements ChordPage {
 
   @Override
   public Node node() {
-    return scroll;
+    return list;
   }
 
   @Override

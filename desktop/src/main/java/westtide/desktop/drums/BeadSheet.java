@@ -1,310 +1,299 @@
 package westtide.desktop.drums;
 
-import java.util.List;
+import java.util.HashSet;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
-import javafx.scene.input.MouseEvent;
+import java.util.Set;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
-import westtide.rhythm.StepLane;
-import westtide.rhythm.Swing;
-import westtide.rhythm.Ticks;
-import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
-import westtide.song.DrumLane;
-import westtide.song.DrumVoice;
-import westtide.song.Pattern;
+import westtide.score.Chokes;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaidHit;
+import westtide.song.drum.LaneId;
 
 /**
- * A groove as bead lines: a lane is a line, a hit a bead whose size is its velocity and whose
- * distance from the grid is its real timing. A click places or takes away, a drag up or down sets
- * the velocity; the keys do the same at the cursor.
+ * A groove as bead lines: a lane is a line, a hit a bead whose size is its velocity, whose distance
+ * from the grid is its real timing and whose height over the line is its pitch. A split bead is a
+ * roll, a hollow one does not always play, a ringed one differs from the groove it grew from, a
+ * knot marks where a lane of its own length starts again.
  */
 final class BeadSheet extends Drawing {
-  /** What the sheet asks its room to do; steps are steps of the lane. */
-  interface Hands {
-    void place(DrumVoice voice, int step);
-
-    void remove(DrumVoice voice, int step);
-
-    void velocity(DrumVoice voice, int step, int velocity);
-
-    void strokes(DrumVoice voice, int step, int strokes);
-
-    void nudge(DrumVoice voice, int step, int ticks);
-
-    void moved(DrumVoice voice, int step);
-
-    void change(String name, DrumVoice voice, int step, UnaryOperator<Hit> change);
-
-    void mute(DrumVoice voice);
-
-    void alone(DrumVoice voice);
-
-    String heard(DrumVoice voice);
-  }
-
-  private static final double LEFT = 116;
+  static final double LEFT = 116;
   private static final double RIGHT = 20;
-  private static final double TOP = 26;
-  private static final double DRAG_STARTS = 4;
+  private static final double GONE = 3.5;
 
-  /** Pixels of a step from which beads have their full size. */
-  private static final double FULL_STEP = 19;
+  private final GrooveChoice choice;
+  private GrooveScene scene;
+  private int close = -1;
+  private int bars;
+  private int firstBar;
 
-  private final Hands hands;
-  private Pattern.Drums groove;
-  private Meter meter = Meter.COMMON;
-  private Swing swing = Swing.STRAIGHT;
-  private int lane;
-  private int step;
-  private Optional<Hit> pressed = Optional.empty();
-  private double pressedY;
-  private boolean dragged;
-
-  BeadSheet(Hands hands) {
+  BeadSheet(GrooveChoice choice) {
     super("Bead lines of the groove", true);
-    this.hands = hands;
+    this.choice = choice;
     setId("bead-sheet");
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(this::release);
-    setOnKeyPressed(new BeadKeys(this, hands)::key);
+    BeadHands hands = new BeadHands(this, choice);
+    setOnMousePressed(hands::press);
+    setOnMouseDragged(hands::drag);
+    setOnMouseReleased(event -> hands.release());
+    setOnKeyPressed(new BeadKeys(this, choice)::key);
   }
 
-  void show(Pattern.Drums shown, Meter in, Swing swung) {
-    groove = shown;
-    meter = in;
-    swing = swung;
-    lane = Math.min(lane, groove.lanes().size() - 1);
-    step = Math.min(step, steps() - 1);
+  void show(GrooveScene shown) {
+    scene = shown;
+    int all = scene.groove().bars();
+    int seen = bars == 0 ? all : Math.min(bars, all);
+    int bar = scene.tick() / scene.meter().ticksPerBar();
+    firstBar = bars == 0 ? 0 : Math.min(bar / seen * seen, all - seen);
+    close = Math.min(close, scene.groove().lanes().size() - 1);
+    setMinHeight(BeadScale.TOP + BeadScale.FOOT + BeadScale.LEAST * scene.groove().lanes().size());
     redraw();
   }
 
-  DrumVoice voice() {
-    return groove.lanes().get(lane).voice();
+  /** Shows so many bars at once, those around the chosen step; 0 for all. */
+  void look(int shownBars) {
+    bars = shownBars;
+    show(scene);
   }
 
-  /** The step of the cursor within its lane. */
-  int laneStep() {
-    return step % lane().length();
+  /** Looks closely at the chosen lane, or no longer. */
+  void closer() {
+    close = close == scene.lane() ? -1 : scene.lane();
+    redraw();
   }
 
-  Optional<Hit> hit() {
-    return lane().at(laneStep());
-  }
-
-  /** Whether the cursor is on a closed hat that the open hat silences. */
-  boolean choked() {
-    return voice() == DrumVoice.CLOSED_HAT && openHatAt(step);
-  }
-
-  private StepLane lane() {
-    return groove.lanes().get(lane).lane();
-  }
-
-  private int steps() {
-    return groove.bars() * meter.stepsPerBar();
-  }
-
-  private Axis time() {
-    return new Axis(0, Ticks.ofSteps(steps()), LEFT, getWidth() - RIGHT);
+  BeadScale scale() {
+    int bar = scene.meter().ticksPerBar();
+    int seen = bars == 0 ? scene.groove().bars() : Math.min(bars, scene.groove().bars());
+    double from = firstBar * (double) bar;
+    Axis time = new Axis(from, from + seen * (double) bar, LEFT, getWidth() - RIGHT);
+    return new BeadScale(scene, close, time, getHeight());
   }
 
   @Override
   protected double playX(double tick) {
-    return time().at(tick);
+    double x = scale().time().at(tick);
+    return x < LEFT - 2 || x > getWidth() ? -4 : x;
   }
 
-  private double laneY(int index) {
-    double gap = Math.min(62, (getHeight() - TOP - 8) / groove.lanes().size());
-    return TOP + gap * (index + 0.5);
-  }
-
-  private void press(MouseEvent event) {
-    requestFocus();
-    double gap = laneY(1) - laneY(0);
-    int row = (int) Math.round((event.getY() - laneY(0)) / gap);
-    if (event.getX() < LEFT - 14 || row < 0 || row >= groove.lanes().size()) {
-      lane = Math.max(0, Math.min(groove.lanes().size() - 1, row));
-      moved();
-      return;
-    }
-    lane = row;
-    step = nearestStep(event.getX());
-    pressed = hit();
-    pressedY = event.getY();
-    dragged = false;
-    if (pressed.isEmpty()) {
-      hands.place(voice(), laneStep());
-      dragged = true;
-    }
-    moved();
-  }
-
-  /** The step whose sounding place is nearest, so that a swung bead is found where it is drawn. */
-  private int nearestStep(double pixel) {
-    double tick = time().value(pixel);
-    int nearest = 0;
-    double best = Double.MAX_VALUE;
-    for (int s = 0; s < steps(); s++) {
-      double distance = Math.abs(swing.at(Ticks.ofSteps(s)) - tick);
-      if (distance < best) {
-        best = distance;
-        nearest = s;
-      }
-    }
-    return nearest;
-  }
-
-  private void drag(MouseEvent event) {
-    if (pressed.isEmpty()) {
-      return;
-    }
-    double up = pressedY - event.getY();
-    if (dragged || Math.abs(up) >= DRAG_STARTS) {
-      dragged = true;
-      hands.velocity(voice(), laneStep(), Velocity.held(Math.round(pressed.get().velocity() + up)));
-    }
-  }
-
-  private void release(MouseEvent event) {
-    if (pressed.isPresent() && !dragged) {
-      hands.remove(voice(), laneStep());
-    }
-    pressed = Optional.empty();
-  }
-
-  /** Moves the cursor by lanes and steps, held inside the groove. */
-  void walk(int lanes, int steps) {
-    lane = Math.max(0, Math.min(groove.lanes().size() - 1, lane + lanes));
-    step = Math.max(0, Math.min(steps() - 1, step + steps));
-  }
-
-  /** Shows the cursor where it is now. */
-  void moved() {
-    redraw();
-    hands.moved(voice(), laneStep());
+  @Override
+  protected double playFoot() {
+    return scene == null ? getHeight() : scale().bottom();
   }
 
   @Override
   protected void draw() {
-    if (groove == null) {
+    if (scene == null) {
       return;
     }
-    Axis x = time();
-    drawGrid(x);
-    for (int i = 0; i < groove.lanes().size(); i++) {
-      drawLane(groove.lanes().get(i), i, x);
+    BeadScale scale = scale();
+    drawGrid(scale);
+    for (int i = 0; i < scene.groove().lanes().size(); i++) {
+      drawLane(i, scale);
     }
-    double half = Math.min(15, x.length(Ticks.PER_STEP) / 2);
-    double at = x.at(swing.at(Ticks.ofSteps(step)));
-    ring(at - half, laneY(lane) - 15, 2 * half, 30);
+    drawRestarts(scale);
+    drawPulls(scale);
+    double half = Math.min(15, scale.time().length(scene.chosen().grid().ticks()) / 2);
+    double at = scale.x(scene.lane(), scene.column());
+    double tall = Math.min(30, scale.tall(scene.lane()) - 2);
+    ring(at - half, scale.y(scene.lane()) - tall / 2, 2 * half, tall);
   }
 
-  private void drawGrid(Axis x) {
-    double bottom = laneY(groove.lanes().size() - 1) + 18;
-    double gap = laneY(1) - laneY(0);
-    box(0, laneY(lane) - gap / 2 + 2, getWidth(), gap - 4, "band", "pick");
-    for (int s = 0; s <= steps(); s++) {
-      int tick = Ticks.ofSteps(s);
+  private boolean inView(BeadScale scale, double tick) {
+    return tick >= scale.time().low() && tick < scale.time().high();
+  }
+
+  private void drawGrid(BeadScale scale) {
+    int lane = scene.lane();
+    Meter meter = scene.meter();
+    box(0, scale.top(lane) + 2, getWidth(), scale.tall(lane) - 4, "band", "pick");
+    int grid = scene.chosen().grid().triplet() ? scene.chosen().grid().ticks() : 240;
+    for (int tick = (int) scale.time().low(); tick <= scale.time().high(); tick += grid) {
+      double x = scale.time().at(tick);
       boolean bar = tick % meter.ticksPerBar() == 0;
       boolean beat = tick % meter.ticksPerBeat() == 0;
-      line(x.at(tick), TOP - 6, x.at(tick), bottom, "rule", bar ? "bar" : beat ? "beat" : "faint");
-      if (beat && s < steps()) {
+      line(x, BeadScale.TOP - 6, x, scale.bottom(), "rule", bar ? "bar" : beat ? "beat" : "faint");
+      boolean room = scale.time().length(meter.ticksPerBeat()) > 28;
+      if ((room ? beat : bar) && tick < scale.time().high()) {
         Position at = Position.of(tick, meter);
-        text(x.at(tick) + 3, TOP - 9, at.bar() + "." + at.beat(), "soft");
+        text(x + 3, BeadScale.TOP - 9, at.bar() + "." + at.beat(), "soft");
       }
     }
   }
 
-  private void drawLane(DrumLane shown, int index, Axis x) {
-    double y = laneY(index);
-    text(8, y + 2, shown.voice().toString(), index == lane ? "bold" : "plain");
-    int count = shown.lane().hits().size();
-    String hits = count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits";
-    text(8, y + 16, hits + hands.heard(shown.voice()), "soft");
-    line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
-    for (Hit hit : shown.lane().written(steps())) {
-      drawHit(shown, hit, x, y);
+  private void drawLane(int index, BeadScale scale) {
+    DrumLane lane = scene.groove().lanes().get(index);
+    double y = scale.y(index);
+    boolean roomy = scale.tall(index) >= 32;
+    String words = lane.id() + (roomy ? "" : soundMark(lane.id()));
+    fit(text(8, y + (roomy ? 2 : 4), words, index == scene.lane() ? "bold" : "plain"), 104);
+    if (roomy) {
+      fit(text(8, y + 16, LaneWords.facts(lane, scene) + soundMark(lane.id()), "soft"), 104);
     }
-    drawKnots(shown.lane(), x, y);
+    line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
+    Set<Integer> silent = choked(index);
+    for (LaidHit laid : scene.groove().laid(lane, scene.meter())) {
+      if (inView(scale, laid.tick())) {
+        drawHit(index, laid, silent.contains(laid.tick()), scale);
+      }
+    }
+    drawKnots(lane, scale, y);
+    drawMissing(lane, scale, y);
+  }
+
+  private String soundMark(LaneId id) {
+    String name = choice.audible(id);
+    String muted = choice.desk().play().muted(name) ? " · muted" : "";
+    return choice.desk().play().alone(name) ? " · alone" : muted;
+  }
+
+  /** Ticks at which another lane of its choke group silences a lane. */
+  Set<Integer> choked(int index) {
+    Set<Integer> out = new HashSet<>();
+    for (int other : Chokes.silencing(index, scene.groove(), scene.part())) {
+      scene.groove().laid(scene.groove().lanes().get(other), scene.meter()).stream()
+          .map(LaidHit::tick)
+          .forEach(out::add);
+    }
+    return out;
+  }
+
+  private int restart() {
+    return scene.groove().restart().ticks(scene.ticks());
   }
 
   /** A knot marks where a lane of its own length starts again. */
-  private void drawKnots(StepLane shown, Axis x, double y) {
-    for (int s = shown.length(); s < steps(); s += shown.length()) {
-      double at = x.at(Ticks.ofSteps(s));
-      line(at - 3, y - 8, at + 3, y + 8, "rule", "bar");
-      line(at + 3, y - 8, at - 3, y + 8, "rule", "bar");
+  private void drawKnots(DrumLane lane, BeadScale scale, double y) {
+    int restart = restart();
+    for (int start = 0; start < scene.ticks(); start += Math.min(restart, scene.ticks())) {
+      int end = Math.min(scene.ticks(), start + Math.min(restart, scene.ticks()));
+      for (int tick = start + lane.ticks(); tick < end; tick += lane.ticks()) {
+        if (inView(scale, tick)) {
+          double at = scale.time().at(tick);
+          line(at - 3, y - 8, at + 3, y + 8, "rule", "bar");
+          line(at + 3, y - 8, at - 3, y + 8, "rule", "bar");
+        }
+      }
     }
   }
 
-  private void drawHit(DrumLane shown, Hit hit, Axis x, double y) {
-    DrumVoice voice = shown.voice();
-    long late = (long) Ticks.ofSteps(hit.step()) + shown.feel().late(hit.step());
-    boolean choked = voice == DrumVoice.CLOSED_HAT && openHatAt(hit.step());
+  private void drawRestarts(BeadScale scale) {
+    int restart = restart();
+    for (long tick = restart; tick < scene.ticks() && restart > 0; tick += restart) {
+      if (inView(scale, tick)) {
+        double x = scale.time().at(tick);
+        named(
+            line(x, BeadScale.TOP - 4, x, scale.bottom(), "restart"),
+            "restart-" + tick / 240,
+            "all lanes restart");
+      }
+    }
+  }
+
+  /** Below the lanes, arcs from kick and backbeat to the stronger places they lean on. */
+  private void drawPulls(BeadScale scale) {
+    text(8, scale.bottom() + 15, "pulls", "soft");
+    for (PullMark mark : PullMark.of(scale)) {
+      named(add(mark.arc(), "pull"), mark.id(), mark.words());
+      dot(mark.right(), mark.y(), 2, "pull-end");
+    }
+  }
+
+  /** Steps on which the groove it grew from plays and this one rests. */
+  private void drawMissing(DrumLane lane, BeadScale scale, double y) {
+    Optional<DrumLane> old = scene.parent().flatMap(parent -> parent.find(lane.id()));
+    if (old.isEmpty() || old.get().ticks() != lane.ticks()) {
+      return;
+    }
+    for (Hit hit : old.get().lane().hits()) {
+      long tick = (long) hit.step() * lane.grid().ticks();
+      if (lane.lane().at(hit.step()).isEmpty() && inView(scale, tick)) {
+        double x = scale.time().at(lane.swing(scene.swing()).at(tick));
+        String id = "gone-" + lane.id().slug() + "-" + hit.step();
+        named(
+            dot(x, y, GONE, "gone"), id, lane.id() + " plays here in the groove this one follows");
+      }
+    }
+  }
+
+  private void drawHit(int index, LaidHit laid, boolean choked, BeadScale scale) {
+    DrumLane lane = scene.groove().lanes().get(index);
+    Hit hit = laid.hit();
+    int grid = lane.grid().ticks();
+    long late = (long) laid.tick() + lane.feel().late(laid.step());
     boolean some = !hit.when().equals(When.ALWAYS);
-    String look = choked ? "choked" : some ? "some" : "sounding";
+    boolean silent = choked || lane.silences(laid);
+    String look = silent ? "choked" : some ? "some" : "sounding";
+    double y = scale.y(index);
     if (hit.flam() > 0) {
-      double early = x.at(swing.at(late + hit.offset(0) - hit.flam()));
-      dot(early, y, radius(hit.flamVelocity()) * 0.7, "bead", look);
+      double early = x(lane, late + hit.offset(0, grid) - hit.flam(), scale);
+      double radius = scale.radius(index, hit.flamVelocity()) * 0.7;
+      dot(early, y - scale.lift(index, hit.pitch(0)), radius, "bead", look);
     }
     for (int stroke = hit.strokes() - 1; stroke >= 0; stroke--) {
-      long tick = swing.at(late + hit.offset(stroke));
-      double radius =
-          radius(shown.feel().played(hit.velocity(stroke), hit.step()))
-              * (hit.strokes() > 1 ? 0.55 : 1);
-      Circle bead = dot(x.at(tick), y, radius, "bead", look);
-      if (!choked) {
-        sounds(bead, tick, tick + Ticks.PER_STEP / 2.0);
+      long tick = lane.swing(scene.swing()).at(late + hit.offset(stroke, grid));
+      int velocity = silent ? hit.velocity(stroke) : lane.velocity(laid, stroke);
+      double radius = scale.radius(index, velocity) * (hit.strokes() > 1 ? 0.55 : 1);
+      double at = y - scale.lift(index, hit.pitch(stroke));
+      Circle bead = dot(scale.time().at(tick), at, radius, "bead", look);
+      if (!silent) {
+        sounds(bead, tick, tick + 120);
       }
       if (stroke == 0) {
-        String words =
-            voice
-                + " at "
-                + Position.of(Ticks.ofSteps(hit.step()), meter)
-                + ", velocity "
-                + hit.velocity()
-                + (some ? ", " + words(hit.when()) : "");
-        if (some) {
-          text(x.at(tick) + radius + 1, y - 6, mark(hit.when()), "soft");
-        }
-        named(bead, "bead-" + voice.name().toLowerCase() + "-" + (hit.step() + 1), words);
+        drawMarks(index, laid, bead, scale);
       }
     }
   }
 
-  /** The sign beside a hit that does not always play. */
-  private static String mark(When when) {
-    String passes = when.every() == 1 ? "" : "/" + when.every();
-    return when.percent() == 100 ? passes : passes + " " + when.percent() + "%";
+  private static double x(DrumLane lane, long tick, BeadScale scale) {
+    return scale.time().at(lane.swing(scale.scene().swing()).at(tick));
   }
 
-  /** On which passes a hit plays, in words. */
-  static String words(When when) {
-    String passes = when.every() == 1 ? "" : "on pass " + when.on() + " of " + when.every();
-    String chance = when.percent() == 100 ? "" : "by " + when.percent() + " %";
-    return (passes + " " + chance).strip();
+  /** What stands beside a bead: its name, its condition, its ring; its figures when looked at. */
+  private void drawMarks(int index, LaidHit laid, Circle bead, BeadScale scale) {
+    DrumLane lane = scene.groove().lanes().get(index);
+    Hit hit = laid.hit();
+    double right = bead.getCenterX() + bead.getRadius() + 1;
+    boolean some = !hit.when().equals(When.ALWAYS);
+    if (some) {
+      text(right, bead.getCenterY() - 6, HitWords.mark(hit.when()), "soft");
+    }
+    if (differs(lane, laid)) {
+      dot(bead.getCenterX(), bead.getCenterY(), bead.getRadius() + 3, "differs");
+    }
+    if (index == close && scale.time().length(lane.grid().ticks()) > 14) {
+      String pitch =
+          hit.pitch() == 0 ? "" : hit.pitch() > 0 ? " +" + hit.pitch() : " " + hit.pitch();
+      text(
+          bead.getCenterX() - 8,
+          scale.top(index) + scale.tall(index) - 6,
+          hit.velocity() + pitch,
+          "soft");
+    }
+    String words =
+        lane.id()
+            + " at "
+            + Position.of(laid.tick(), scene.meter())
+            + ", velocity "
+            + hit.velocity()
+            + (some ? ", " + HitWords.when(hit.when()) : "");
+    named(bead, "bead-" + lane.id().slug() + "-" + (laid.tick() / lane.grid().ticks() + 1), words);
   }
 
-  private boolean openHatAt(int hitStep) {
-    return groove.lane(DrumVoice.OPEN_HAT).stream()
-        .flatMap(open -> open.over(steps()).stream())
-        .anyMatch(hit -> hit.step() == hitStep);
-  }
-
-  /** The size of a bead by its velocity, smaller where steps are near together. */
-  private double radius(int velocity) {
-    double room = Math.min(1, time().length(Ticks.PER_STEP) / FULL_STEP);
-    return (2.5 + 7.5 * velocity / Velocity.HIGHEST) * room;
-  }
-
-  List<DrumVoice> voices() {
-    return groove.lanes().stream().map(DrumLane::voice).toList();
+  private boolean differs(DrumLane lane, LaidHit laid) {
+    return scene
+        .parent()
+        .map(
+            parent ->
+                parent
+                    .find(lane.id())
+                    .filter(old -> old.ticks() == lane.ticks())
+                    .map(old -> !old.lane().at(laid.hit().step()).equals(Optional.of(laid.hit())))
+                    .orElse(true))
+        .orElse(false);
   }
 }

@@ -3,8 +3,10 @@ package westtide.desktop.kit;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.css.PseudoClass;
+import javafx.event.Event;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
@@ -21,12 +23,20 @@ public abstract class Drawing extends Pane {
   private final List<Sounding> soundings = new ArrayList<>();
   private boolean stale = true;
 
-  /** A sheet known to screen readers by a name; {@code keys} tells whether it takes the focus. */
+  /**
+   * A sheet known to screen readers by a name.
+   *
+   * @param keys whether it takes the focus; a scroll pane around it is then not told that the mouse
+   *     was pressed, or it would take the focus for itself
+   */
   protected Drawing(String name, boolean keys) {
     getStyleClass().add("drawing");
     setAccessibleRole(AccessibleRole.PARENT);
     setAccessibleText(name);
     setFocusTraversable(keys);
+    if (keys) {
+      addEventHandler(MouseEvent.MOUSE_PRESSED, Event::consume);
+    }
     setMinSize(0, 0);
     head.getStyleClass().add("here");
     head.setManaged(false);

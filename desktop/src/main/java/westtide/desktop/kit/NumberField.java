@@ -2,6 +2,8 @@ package westtide.desktop.kit;
 
 import java.util.function.Consumer;
 import java.util.function.IntConsumer;
+import java.util.function.IntSupplier;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -73,6 +75,13 @@ public final class NumberField extends VBox {
     return new NumberField(id, name, text -> take.accept(read(text)), nudge);
   }
 
+  /** A field of whole numbers whose nudges stay inside a range; what is typed is taken as it is. */
+  public static NumberField held(
+      String id, String name, int low, int high, IntSupplier now, IntConsumer take) {
+    return whole(
+        id, name, take, by -> take.accept(Math.max(low, Math.min(high, now.getAsInt() + by))));
+  }
+
   private static int read(String text) {
     try {
       return Integer.parseInt(text.strip().replace('−', '-'));
@@ -99,6 +108,7 @@ public final class NumberField extends VBox {
     problem.setMaxWidth(140);
     getChildren().setAll(Controls.row(4, name, field), problem);
     setMinWidth(USE_PREF_SIZE);
+    setAlignment(Pos.CENTER_LEFT);
     return this;
   }
 

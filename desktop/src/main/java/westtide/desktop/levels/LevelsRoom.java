@@ -252,7 +252,7 @@ public final class LevelsRoom implements Room {
     Part part = part();
     int key =
         switch (part.role()) {
-          case DRUMS -> westtide.song.DrumVoice.KICK.note();
+          case DRUMS -> westtide.song.drum.DrumVoice.KICK.note();
           case SUB, BASS -> TRIED_LOW;
           default -> TRIED_KEY;
         };

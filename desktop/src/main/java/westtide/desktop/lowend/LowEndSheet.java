@@ -15,10 +15,10 @@ import westtide.review.LowEndRange;
 import westtide.rhythm.Position;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.DrumVoice;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.chord.PlacedChord;
+import westtide.song.drum.DrumVoice;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
@@ -235,7 +235,7 @@ final class LowEndSheet extends Drawing {
     double bottom = getHeight() - FOOT;
     text(8, bottom + 18, "kick", "soft");
     for (ScoredNote note : notes(v, Role.DRUMS, from, to)) {
-      if (note.key() == DrumVoice.KICK.note()) {
+      if (note.of(DrumVoice.KICK)) {
         line(x.at(note.start()), TOP, x.at(note.start()), bottom, "rule", "kick");
         dot(x.at(note.start()), bottom + 14, 5, "bead");
       }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
 import westtide.desktop.Messages;
 import westtide.desktop.OpenSong;
 import westtide.desktop.Preferences;
@@ -12,8 +13,10 @@ import westtide.play.Gauges;
 import westtide.play.Player;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
+import westtide.score.ScoredNote;
 import westtide.song.Form;
 import westtide.song.Part;
+import westtide.song.Song;
 import westtide.sound.Audible;
 
 /**
@@ -41,6 +44,8 @@ public final class PlayDesk {
   private Optional<Range> loop = Optional.empty();
   private OptionalInt loopedSection = OptionalInt.empty();
   private Score shown;
+  private Optional<UnaryOperator<Song>> trial = Optional.empty();
+  private Song heard;
   private boolean greeted;
 
   /** Playing what is open. */
@@ -109,14 +114,62 @@ public final class PlayDesk {
       return;
     }
     shown = view.score();
-    player.show(shown);
+    send();
     keepLoop();
+  }
+
+  /** The song as it is heard now, which is not the open one while something is tried out. */
+  public Song heard() {
+    return heard;
+  }
+
+  /** Whether something is tried out. */
+  public boolean trying() {
+    return trial.isPresent();
+  }
+
+  /**
+   * Plays the open song with a change round and round a range, leaving the song as it is. It ends
+   * as soon as anything else is played or looped, or playing stops; edits are heard meanwhile.
+   */
+  public void tryOut(UnaryOperator<Song> change, Range range) {
+    tryOut(change, range, preferences.countIn() ? COUNT_IN : 0);
+  }
+
+  /** As {@link #tryOut}, always after a count-in, to be played into. */
+  public void playInto(UnaryOperator<Song> change, Range range) {
+    tryOut(change, range, COUNT_IN);
+  }
+
+  private void tryOut(UnaryOperator<Song> change, Range range, int countIn) {
+    trial = Optional.of(change);
+    loopedSection = OptionalInt.empty();
+    send();
+    setLoop(range);
+    greet();
+    player.play(range.from(), countIn);
+  }
+
+  private void tryNothing() {
+    if (trial.isEmpty()) {
+      return;
+    }
+    trial = Optional.empty();
+    send();
+    unloop();
+  }
+
+  private void send() {
+    Score score = trial.map(change -> Score.of(change.apply(shown.song()))).orElse(shown);
+    heard = score.song();
+    player.show(score);
   }
 
   /** Another song was opened: nothing plays, at its beginning, without loop and muting. */
   public void opened() {
     waking.run();
     player.stop();
+    trial = Optional.empty();
     player.locate(0);
     player.hear(Audible.ALL);
     loopNothing();
@@ -125,7 +178,7 @@ public final class PlayDesk {
   /** Starts where the song is, or stops there. */
   public void toggle() {
     if (gauges().playing()) {
-      player.stop();
+      stop();
     } else {
       double at = gauges().tick();
       start(loop.filter(l -> at < l.from() || at >= l.to()).map(l -> (double) l.from()).orElse(at));
@@ -134,11 +187,13 @@ public final class PlayDesk {
 
   /** Starts from the beginning of the selected section. */
   public void playSection() {
+    tryNothing();
     start(range(open.section()).from());
   }
 
   /** Loops the selected section, or plays on when it is looped already. */
   public void toggleLoop() {
+    tryNothing();
     Range section = range(open.section());
     if (loop.filter(section::equals).isPresent()) {
       loopNothing();
@@ -150,12 +205,18 @@ public final class PlayDesk {
 
   /** Loops over a range. */
   public void loop(Range range) {
+    tryNothing();
     loopedSection = OptionalInt.empty();
     setLoop(range);
   }
 
   /** Plays on at the end of the loop. */
   public void loopNothing() {
+    tryNothing();
+    unloop();
+  }
+
+  private void unloop() {
     loop = Optional.empty();
     loopedSection = OptionalInt.empty();
     player.loopNothing();
@@ -177,6 +238,18 @@ public final class PlayDesk {
   public void touch(Part part, int key, int velocity) {
     greet();
     player.hear(part, key, velocity, TOUCH_MILLIS);
+  }
+
+  /** Lets a stroke of a drum lane sound for a moment. */
+  public void touch(Part part, ScoredNote.Struck struck, int velocity) {
+    greet();
+    player.hear(part, struck, velocity, TOUCH_MILLIS);
+  }
+
+  /** Stops where it is. */
+  public void stop() {
+    player.stop();
+    tryNothing();
   }
 
   /** Whether a part, or a lane by its name, is muted. */

@@ -1,10 +1,12 @@
-package westtide.compose;
+package westtide.compose.groove;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
@@ -15,13 +17,16 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.DrumVoice;
+import westtide.score.ScoredNote;
 import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.Seed;
 import westtide.song.Song;
-import westtide.song.edit.DrumEdits;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.GrooveEdits;
 import westtide.style.Style;
 
+@Execution(ExecutionMode.CONCURRENT)
 class EightBarsTest {
   private static final Pattern.Drums GROOVE =
       Songs.groove(
@@ -36,7 +41,7 @@ class EightBarsTest {
           "x....");
 
   private static Pattern.Drums grown(EightBars.Plan plan, long seed) {
-    return new EightBars(GROOVE, Meter.COMMON, plan, new Seed(seed)).grow();
+    return EightBars.of(plan).grow(GROOVE, Meter.COMMON, new Seed(seed));
   }
 
   private static List<Hit> pair(Pattern.Drums groove, DrumVoice voice, int pair) {
@@ -75,12 +80,18 @@ class EightBarsTest {
   @Test
   void aHitOfSomePassesIsHeardWhenItWasBefore() {
     Pattern.Drums groove = Songs.groove(2, DrumVoice.TOM, "..x/4.............|................");
-    Pattern.Drums grown =
-        new EightBars(groove, Meter.COMMON, EightBars.Plan.NONE, new Seed(1)).grow();
-    StepLane tom = grown.lane(DrumVoice.TOM).orElseThrow();
-    assertThat(tom.over(256).stream().map(Hit::step).toList())
-        .isEqualTo(
-            groove.lane(DrumVoice.TOM).orElseThrow().over(256).stream().map(Hit::step).toList());
+    Pattern.Drums grown = EightBars.of(EightBars.Plan.NONE).grow(groove, Meter.COMMON, new Seed(1));
+    assertThat(starts(grown)).isEqualTo(starts(groove)).containsExactly(98 * 240, 226 * 240);
+  }
+
+  private static List<Integer> starts(Pattern.Drums groove) {
+    Song song =
+        Songs.oneHook(
+            Songs.brief("A minor", 50), "Am", 16, Songs.part("drums", Role.DRUMS, groove));
+    return Score.of(song).parts().get(0).notes().stream()
+        .filter(note -> note.of(DrumVoice.TOM))
+        .map(ScoredNote::start)
+        .toList();
   }
 
   @Test
@@ -101,8 +112,8 @@ class EightBarsTest {
       Pattern.Drums main =
           (Pattern.Drums) song.part(Role.DRUMS).orElseThrow().variants().get(0).pattern();
       Pattern.Drums grown =
-          new EightBars(main, Meter.COMMON, EightBars.Plan.SECOND_AND_LAST, new Seed(seed)).grow();
-      Song longer = new DrumEdits("drums", "A").replace("Grow", grown).apply(song);
+          EightBars.of(EightBars.Plan.SECOND_AND_LAST).grow(main, Meter.COMMON, new Seed(seed));
+      Song longer = new GrooveEdits("drums", "A").replace("Grow", grown).apply(song);
       Soundings found = Soundings.of(Score.of(longer), style);
       assertThat(found.at(Stage.DRUMS).findings())
           .as(style.id() + " " + seed)

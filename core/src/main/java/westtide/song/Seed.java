@@ -1,4 +1,4 @@
-package westtide.compose;
+package westtide.song;
 
 import java.util.List;
 import java.util.Random;
@@ -16,7 +16,8 @@ public record Seed(long value) {
     return new Random(value * 1_000_003L + purpose.hashCode());
   }
 
-  static <T> T pick(List<T> choices, Random random) {
+  /** One of several, each as likely. */
+  public static <T> T pick(List<T> choices, Random random) {
     return choices.get(random.nextInt(choices.size()));
   }
 }

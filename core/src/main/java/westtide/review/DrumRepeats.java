@@ -1,0 +1,151 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import westtide.rhythm.StepGrid;
+import westtide.score.Score;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.Form;
+import westtide.song.Part;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.edit.Edit;
+import westtide.song.edit.FormEdits;
+import westtide.style.Style;
+
+/**
+ * How drums repeat: which bars of a section are like an earlier bar of it, as they sound.
+ *
+ * @param sections by section, for each bar whether drums play and it is like an earlier one
+ */
+record DrumRepeats(List<List<Bar>> sections) {
+  private static final String FILL = "fill";
+  private static final int SHORTEST = 4;
+  private static final double THROUGH_WRITTEN_MOST = 0.75;
+  private static final double HYPNOTIC_LEAST = 0.4;
+
+  /** A bar of drums. */
+  enum Bar {
+    SILENT,
+    NEW,
+    LIKE_EARLIER
+  }
+
+  /** A stroke within its bar, by thirty-seconds: how loud and how exactly is no difference. */
+  private record Stroke(int place, ScoredNote.Struck struck) {}
+
+  static DrumRepeats of(Score score, Part drums) {
+    Form form = score.song().form();
+    int bar = score.song().brief().meter().ticksPerBar();
+    Optional<ScoredPart> part = score.part(drums.id());
+    List<List<Bar>> out = new ArrayList<>();
+    for (int i = 0; i < form.sections().size(); i++) {
+      Set<Set<Stroke>> earlier = new HashSet<>();
+      List<Bar> bars = new ArrayList<>();
+      for (int b = 0; b < form.sections().get(i).bars(); b++) {
+        int from = (form.startBar(i) + b) * bar;
+        Set<Stroke> strokes = part.map(p -> strokes(p, from, bar)).orElse(Set.of());
+        boolean fresh = earlier.add(strokes);
+        bars.add(strokes.isEmpty() ? Bar.SILENT : fresh ? Bar.NEW : Bar.LIKE_EARLIER);
+      }
+      out.add(bars);
+    }
+    return new DrumRepeats(out);
+  }
+
+  private static Set<Stroke> strokes(ScoredPart part, int from, int bar) {
+    Set<Stroke> out = new HashSet<>();
+    for (ScoredNote note : part.between(from, from + bar)) {
+      note.struck().ifPresent(s -> out.add(new Stroke(place(note.start() - from), s)));
+    }
+    return out;
+  }
+
+  private static int place(int tick) {
+    return Math.round(tick / (float) StepGrid.THIRTY_SECONDS.ticks());
+  }
+
+  private double share() {
+    long played = count(Bar.NEW) + count(Bar.LIKE_EARLIER);
+    return played == 0 ? 0 : count(Bar.LIKE_EARLIER) / (double) played;
+  }
+
+  private long count(Bar kind) {
+    return sections.stream().flatMap(List::stream).filter(bar -> bar == kind).count();
+  }
+
+  Measure measure(Style style) {
+    boolean through = style.groove().schools().throughWritten();
+    return Measure.of(
+        "bars like an earlier one",
+        Math.round(100 * share()) + " %",
+        share(),
+        1,
+        through ? 0 : HYPNOTIC_LEAST,
+        through ? THROUGH_WRITTEN_MOST : 1);
+  }
+
+  /** A song whose drums repeat against the habit of its style. */
+  Optional<Finding> againstSchool(Style style) {
+    boolean through = style.groove().schools().throughWritten();
+    boolean off = through ? share() > THROUGH_WRITTEN_MOST : share() < HYPNOTIC_LEAST;
+    if (!off || count(Bar.NEW) == 0) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Finding(
+            "drums.repeats." + Math.round(share() * 20),
+            Weight.NOTE,
+            Math.round(100 * share()) + " % of the bars are like an earlier one",
+            "all sections",
+            through
+                ? style.name() + " is usually through-written: grow the groove to eight bars."
+                : style.name() + " usually keeps one groove and lets lanes come and go.",
+            Optional.empty()));
+  }
+
+  /** Sections that end as they went on though something else follows. */
+  List<Finding> missingFills(Song song, Part drums) {
+    List<Finding> out = new ArrayList<>();
+    for (int i = 0; i + 1 < sections.size(); i++) {
+      List<Bar> bars = sections.get(i);
+      boolean plain = bars.get(bars.size() - 1) == Bar.LIKE_EARLIER;
+      boolean goesOn = sections.get(i + 1).get(0) != Bar.SILENT;
+      if (plain && goesOn && bars.size() >= SHORTEST) {
+        out.add(missingFill(song, drums, i));
+      }
+    }
+    return out;
+  }
+
+  private static Finding missingFill(Song song, Part drums, int index) {
+    Form form = song.form();
+    Section section = form.sections().get(index);
+    int last = section.bars() - 1;
+    Optional<Fix> fix =
+        drums
+            .find(FILL)
+            .map(fill -> new Fix("play the fill there", filling(index, drums.id(), last)));
+    return new Finding(
+        "drums.nofill." + form.label(index) + "." + section.bars(),
+        Weight.NOTE,
+        "No fill before " + form.label(index + 1),
+        "bar " + (form.startBar(index) + section.bars()),
+        "The last bar repeats an earlier one; a change of section is usually announced.",
+        fix);
+  }
+
+  private static Edit filling(int index, String part, int bar) {
+    return Edit.of(
+        "Play the fill before a change",
+        song -> {
+          boolean starts = song.form().sections().get(index).cell(part, bar).fromBar() == bar;
+          Song split = starts ? song : FormEdits.split(index, part, bar).apply(song);
+          return FormEdits.variant(index, part, bar, FILL).apply(split);
+        });
+  }
+}

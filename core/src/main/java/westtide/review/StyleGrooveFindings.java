@@ -1,0 +1,205 @@
+package westtide.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Position;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Ticks;
+import westtide.rhythm.Velocity;
+import westtide.song.Pattern;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+import westtide.song.edit.DrumEdits;
+import westtide.style.LaneHabit;
+import westtide.style.Span;
+import westtide.style.Style;
+
+/** What the main groove lacks, or has too much of, against the style and the swing. */
+final class StyleGrooveFindings {
+  private static final int GHOST_STEP = 7;
+  private static final double FEW = 0.4;
+  private static final double MANY = 1.7;
+  private static final int CLEARLY = 3;
+  private static final double CLEARLY_FULL = 1.15;
+
+  private final StyledGroove view;
+  private final Style style;
+  private final DrumEdits edits;
+  private final Pattern.Drums groove;
+  private final Meter meter;
+  private final List<Finding> out = new ArrayList<>();
+
+  StyleGrooveFindings(StyledGroove view) {
+    this.view = view;
+    this.style = view.style();
+    this.edits = view.edits();
+    this.groove = view.groove();
+    this.meter = view.meter();
+  }
+
+  List<Finding> take() {
+    for (DrumVoice voice : List.of(DrumVoice.KICK, DrumVoice.CLAP, DrumVoice.SNARE)) {
+      addMissing(voice.lane());
+    }
+    style.groove().lanes().forEach(this::addDensity);
+    addFullness();
+    addIdleSwing();
+    return out;
+  }
+
+  /** The first step on which every groove of the style has the drum, and this one has not. */
+  private void addMissing(LaneId id) {
+    LaneHabit habit = style.groove().lanes().get(id);
+    if (habit == null || meter.stepsPerBar() != 16) {
+      return;
+    }
+    int steps = groove.bars() * meter.stepsPerBar();
+    Set<Integer> expected = steps(StepLane.parse(habit.texts().get(0)), steps);
+    habit.texts().forEach(text -> expected.retainAll(steps(StepLane.parse(text), steps)));
+    Set<Integer> present = groove.find(id).map(lane -> steps(lane.lane(), steps)).orElse(Set.of());
+    expected.stream()
+        .sorted()
+        .filter(step -> !present.contains(step))
+        .findFirst()
+        .ifPresent(step -> out.add(missing(id, step)));
+  }
+
+  private static Set<Integer> steps(StepLane lane, int steps) {
+    return lane.over(steps).stream()
+        .filter(hit -> hit.velocity() > Velocity.SOFT)
+        .map(Hit::step)
+        .collect(Collectors.toSet());
+  }
+
+  private Finding missing(LaneId id, int step) {
+    StepLane empty = StepLane.empty(groove.bars() * meter.stepsPerBar());
+    DrumLane lane =
+        groove
+            .find(id)
+            .map(l -> l.withLane(new StepLane(empty.length(), l.lane().over(empty.length()))))
+            .orElse(DrumLane.of(id, empty));
+    Hit hit = Hit.of(step, Velocity.HIT);
+    return new Finding(
+        "drums.missing." + edits.variant() + "." + id.code() + "." + step,
+        Weight.NOTE,
+        "No " + id.toString().toLowerCase() + " on " + at(step),
+        view.where(),
+        "Every " + style.name() + " groove of the book has one there: " + why(id),
+        Optional.of(
+            new Fix("place it", edits.with("Place " + id, lane.withLane(lane.lane().with(hit))))));
+  }
+
+  private String why(LaneId id) {
+    return style.why(id.toString()).orElse("common practice.");
+  }
+
+  private void addDensity(LaneId id, LaneHabit habit) {
+    Optional<DrumLane> lane = groove.find(id).filter(l -> !l.lane().hits().isEmpty());
+    List<Double> usual =
+        habit.texts().stream().map(StepLane::parse).map(this::perBar).filter(d -> d > 0).toList();
+    if (lane.isEmpty() || usual.isEmpty()) {
+      return;
+    }
+    double low = usual.stream().mapToDouble(d -> d).min().orElse(0);
+    double high = usual.stream().mapToDouble(d -> d).max().orElse(0);
+    int ticks = groove.ticks(meter);
+    double found = lane.get().laid(ticks, ticks).size() / (double) groove.bars();
+    boolean few = found < FEW * low && low - found >= CLEARLY;
+    boolean many = found > MANY * high && found - high >= CLEARLY;
+    if (few || many) {
+      out.add(density(id, found, low, high));
+    }
+  }
+
+  /** The groove as a whole, clearly fuller or emptier than the style's. */
+  private void addFullness() {
+    double found = view.hitsPerBar();
+    Span usual = style.groove().hitsPerBar();
+    boolean full = found > usual.high() * CLEARLY_FULL;
+    if (found > 0 && (full || found < usual.low() / CLEARLY_FULL)) {
+      out.add(fullness(found, usual, full));
+    }
+  }
+
+  private Finding fullness(double found, Span usual, boolean full) {
+    return new Finding(
+        "drums.full." + edits.variant() + "." + Math.round(found),
+        Weight.NOTE,
+        plain(found) + " hits a bar in all",
+        view.where(),
+        style.name()
+            + " has "
+            + plain(usual.low())
+            + " to "
+            + plain(usual.high())
+            + (full
+                ? ": \"simpler\" on the page whole groove takes the weakest away."
+                : ": \"busier\" on the page whole groove adds what the style plays elsewhere."),
+        Optional.empty());
+  }
+
+  private double perBar(StepLane lane) {
+    return lane.hits().size() * meter.stepsPerBar() / (double) lane.length();
+  }
+
+  private Finding density(LaneId id, double found, double low, double high) {
+    String range = low == high ? plain(low) : plain(low) + " to " + plain(high);
+    return new Finding(
+        "drums.density." + edits.variant() + "." + id.code() + "." + Math.round(found),
+        Weight.NOTE,
+        id + ": " + plain(found) + " hits a bar",
+        view.where(),
+        style.name() + " has " + range + " a bar: " + why(id),
+        Optional.empty());
+  }
+
+  private static String plain(double number) {
+    return number == Math.rint(number)
+        ? String.valueOf(Math.round(number))
+        : String.valueOf(Math.round(number * 10) / 10.0);
+  }
+
+  private void addIdleSwing() {
+    int ticks = groove.ticks(meter);
+    boolean acts =
+        groove.lanes().stream()
+            .anyMatch(
+                lane ->
+                    lane.laid(ticks, ticks).stream()
+                        .anyMatch(
+                            laid ->
+                                laid.hit().strokes() > 1
+                                    || lane.swing(view.song().brief().swing())
+                                        .reaches(laid.tick())));
+    if (view.song().brief().swing().straight() || acts) {
+      return;
+    }
+    LaneId snare = DrumVoice.SNARE.lane();
+    Hit ghost = Hit.of(GHOST_STEP, Velocity.SOFT);
+    DrumLane lane =
+        groove
+            .find(snare)
+            .orElse(DrumLane.of(snare, StepLane.empty(groove.bars() * meter.stepsPerBar())));
+    out.add(
+        new Finding(
+            "drums.swing",
+            Weight.WARNING,
+            "Swing of " + view.song().brief().swing() + " % moves nothing",
+            view.where(),
+            "Swing delays only the off-steps, and this groove has no hit on one.",
+            Optional.of(
+                new Fix(
+                    "add a ghost on step 8",
+                    edits.with("Add a ghost", lane.withLane(lane.lane().with(ghost)))))));
+  }
+
+  private String at(int step) {
+    return Position.of(Ticks.ofSteps(step), meter).toString();
+  }
+}

@@ -1,0 +1,46 @@
+package westtide.review;
+
+import java.util.List;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Position;
+import westtide.song.Pattern;
+import westtide.song.Song;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaidHit;
+import westtide.song.edit.DrumEdits;
+import westtide.style.Style;
+
+/**
+ * A groove that is looked at.
+ *
+ * @param song the song it is in
+ * @param style the style it is measured against
+ * @param edits edits of it
+ * @param groove what it plays
+ */
+record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groove) {
+  Meter meter() {
+    return song.brief().meter();
+  }
+
+  /** Where the hits of a lane fall. */
+  List<LaidHit> laid(DrumLane lane) {
+    return groove.laid(lane, meter());
+  }
+
+  /** Hits of all lanes a bar. */
+  double hitsPerBar() {
+    return groove.lanes().stream().mapToInt(lane -> laid(lane).size()).sum()
+        / (double) groove.bars();
+  }
+
+  /** Its name, and a place in it. */
+  String where(int tick) {
+    return where() + ", " + Position.of(tick, meter());
+  }
+
+  /** Its name. */
+  String where() {
+    return "groove " + edits.variant();
+  }
+}

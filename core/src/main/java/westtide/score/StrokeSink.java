@@ -1,0 +1,16 @@
+package westtide.score;
+
+/** Takes the strokes of a groove one after another, lane by lane. */
+@FunctionalInterface
+interface StrokeSink {
+  /**
+   * A stroke, before swing.
+   *
+   * @param lane what the strokes of its lane have in common
+   * @param start ticks from the start of the section
+   * @param ticks how long it lasts
+   * @param velocity 1 to 127, as the lane plays it
+   * @param semitones how far above or below the tuned drum
+   */
+  void stroke(StruckLane lane, int start, int ticks, int velocity, int semitones);
+}

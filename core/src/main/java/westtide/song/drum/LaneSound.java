@@ -1,0 +1,72 @@
+package westtide.song.drum;
+
+import westtide.theory.Pitch;
+
+/**
+ * How a lane of a drum part sounds, in all its grooves.
+ *
+ * @param instrument preview instrument it is heard with; empty for the kit's own
+ * @param cents how much it is tuned up or down, −2400 to 2400; up is shorter too, as a sampler
+ *     plays it
+ * @param level tenths of dB against the kit's own level, −300 to 120
+ * @param pan steps right (positive) or left of where the kit has it, −100 to 100
+ * @param choke group whose members cut one another, 1 to 8; 0 for none
+ * @param note MIDI note it is written as, 0 to 127
+ */
+public record LaneSound(String instrument, int cents, int level, int pan, int choke, int note) {
+  /** Checks every range. */
+  public LaneSound {
+    check("tuning is", cents, -2400, 2400, " cents");
+    check("level is", level, -300, 120, " tenths of dB");
+    check("pan moves by", pan, -100, 100, "");
+    check("choke group is", choke, 0, 8, "");
+    check("MIDI note is", note, 0, 127, "");
+  }
+
+  /** As the kit has it: hats choke one another, notes by General MIDI. */
+  public static LaneSound of(LaneId lane) {
+    return new LaneSound("", 0, 0, 0, lane.voice().choke(), lane.voice().note(lane.number()));
+  }
+
+  /** Heard with another instrument; empty for the kit's own. */
+  public LaneSound withInstrument(String name) {
+    return new LaneSound(name, cents, level, pan, choke, note);
+  }
+
+  /** Tuned otherwise, in cents. */
+  public LaneSound withCents(int other) {
+    return new LaneSound(instrument, other, level, pan, choke, note);
+  }
+
+  /** Louder or softer, in tenths of dB. */
+  public LaneSound withLevel(int tenths) {
+    return new LaneSound(instrument, cents, tenths, pan, choke, note);
+  }
+
+  /** Moved to a side. */
+  public LaneSound withPan(int steps) {
+    return new LaneSound(instrument, cents, level, steps, choke, note);
+  }
+
+  /** In another choke group. */
+  public LaneSound withChoke(int group) {
+    return new LaneSound(instrument, cents, level, pan, group, note);
+  }
+
+  /** Written as another MIDI note. */
+  public LaneSound withNote(int midi) {
+    return new LaneSound(instrument, cents, level, pan, choke, midi);
+  }
+
+  /** The factor by which a hit of some semitones is faster than the untuned drum. */
+  public double ratio(int semitones) {
+    return Pitch.ratio(cents + 100 * semitones);
+  }
+
+  private static void check(String what, int value, int low, int high, String unit) {
+    if (value < low || value > high) {
+      throw new IllegalArgumentException(
+          what + " " + low + " to " + high + unit + ", but was " + value);
+    }
+  }
+}

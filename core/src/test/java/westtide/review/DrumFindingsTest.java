@@ -1,0 +1,197 @@
+package westtide.review;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import westtide.Songs;
+import westtide.rhythm.Hit;
+import westtide.rhythm.StepLane;
+import westtide.score.Score;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.DrumEdits;
+import westtide.song.edit.FormEdits;
+
+/** What is found about grooves: every finding is provoked, and its fix takes it away. */
+class DrumFindingsTest {
+  private static final DrumEdits A = new DrumEdits("drums", "A");
+
+  private static StageSoundings drums(Song song) {
+    return Soundings.of(Score.of(song), Songs.book().get(song.brief().style())).at(Stage.DRUMS);
+  }
+
+  private static Optional<Finding> find(Song song, String idStart) {
+    return drums(song).findings().stream().filter(f -> f.id().startsWith(idStart)).findFirst();
+  }
+
+  private static Finding fixed(Song song, String idStart) {
+    Finding finding = find(song, idStart).orElseThrow();
+    Song after = finding.fix().orElseThrow().edit().apply(song);
+    assertThat(find(after, finding.id())).as(finding.title()).isEmpty();
+    return finding;
+  }
+
+  private static Measure measure(Song song, String name) {
+    return drums(song).measures().stream()
+        .filter(measure -> measure.name().startsWith(name))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Song groove(Pattern.Drums groove) {
+    return Songs.oneHook(
+        Songs.brief("A minor", 50), "Am", 8, Songs.part("drums", Role.DRUMS, groove));
+  }
+
+  /** Common practice: in trap the clap stands on beat 3 of every bar. */
+  @Test
+  void aBackbeatTheStyleAlwaysHasIsMissed() {
+    Song song = Songs.draft("trap", 2);
+    assertThat(find(song, "drums.missing")).isEmpty();
+    Song without = A.remove(DrumVoice.CLAP.lane(), 24).apply(song);
+    Finding finding = fixed(without, "drums.missing");
+    assertThat(finding.title()).isEqualTo("No clap on 2.3.1");
+    assertThat(finding.why()).contains("Trap groove").contains("half-time");
+  }
+
+  @Test
+  void aLaneThatIsAlwaysChokedIsAsked() {
+    Song song =
+        groove(
+            Songs.groove(
+                1,
+                DrumVoice.CLOSED_HAT,
+                "x.x.x.x.........",
+                DrumVoice.OPEN_HAT,
+                "x.x.x..........."));
+    Finding finding = fixed(song, "drums.choked");
+    assertThat(finding.title()).isEqualTo("Closed hat: 3 of 4 hits are choked");
+  }
+
+  @Test
+  void sixDrumsOnOneStepAreACrowdButStackedLanesOfOneAreNot() {
+    Pattern.Drums five =
+        Songs.groove(
+            1,
+            DrumVoice.KICK,
+            "x...",
+            DrumVoice.SNARE,
+            "x...",
+            DrumVoice.CLAP,
+            "x...",
+            DrumVoice.RIM,
+            "x...",
+            DrumVoice.TOM,
+            "x...");
+    Song song = A.stack(DrumVoice.CLAP.lane()).apply(groove(five));
+    assertThat(find(song, "drums.crowd")).isEmpty();
+    Song six =
+        A.lane(DrumVoice.RIDE.lane(), StepLane.parse("o..."))
+            .apply(A.addVoice(DrumVoice.RIDE).apply(groove(five)));
+    assertThat(fixed(six, "drums.crowd").fix().orElseThrow().label())
+        .isEqualTo("take the Ride off");
+  }
+
+  @Test
+  void aLaneFarFromTheStylesDensityIsTold() {
+    Song song = Songs.draft("trap", 2);
+    StepLane busy = StepLane.parse("xxxxxxxxxxxxxxxx");
+    Song busier = A.lane(DrumVoice.PERCUSSION.lane(), busy).apply(song);
+    assertThat(find(busier, "drums.density").orElseThrow().title())
+        .isEqualTo("Percussion: 16 hits a bar");
+    assertThat(find(song, "drums.density")).isEmpty();
+  }
+
+  @Test
+  void aSectionThatEndsWithoutAFillIsTold() {
+    Song song = Songs.draft("trap", 1);
+    assertThat(find(song, "drums.nofill")).isEmpty();
+    Song joined = FormEdits.join(1, "drums").apply(song);
+    Finding finding = fixed(joined, "drums.nofill");
+    assertThat(finding.fix().orElseThrow().label()).isEqualTo("play the fill there");
+  }
+
+  /** Arithmetic: a one-bar loop over eight bars repeats seven of them. */
+  @Test
+  void repetitionIsMeasuredAgainstTheSchoolOfTheStyle() {
+    Song loop = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
+    assertThat(measure(loop, "bars like").shown()).isEqualTo("88 %");
+    Song boomBap = loop.withBrief(Songs.draft("boom-bap", 1).brief());
+    assertThat(find(boomBap, "drums.repeats").orElseThrow().why()).contains("through-written");
+    assertThat(find(loop, "drums.repeats")).isEmpty();
+  }
+
+  /** One loud hit among ghosts is a slip, unless the style has a loud one on that step. */
+  @Test
+  void anAccentOfTheStyleIsNoSlip() {
+    String ghosts = "................|................|................|..o....x..o..o.o";
+    Song bounce =
+        groove(Songs.groove(4, DrumVoice.SNARE, ghosts))
+            .withBrief(Songs.brief("A minor", 50).withStyle("bounce"));
+    assertThat(find(bounce, "drums.slip")).isEmpty();
+    Finding slip = fixed(A.velocity(DrumVoice.SNARE.lane(), 58, 127).apply(bounce), "drums.slip");
+    assertThat(slip.title()).isEqualTo("Snare at 127 among 92s");
+  }
+
+  @Test
+  void aGrooveMuchFullerThanTheStyleIsTold() {
+    String all = "xxxxxxxxxxxxxxxx";
+    Song full =
+        groove(
+            Songs.groove(1, DrumVoice.CLOSED_HAT, all, DrumVoice.RIM, all, DrumVoice.SHAKER, all));
+    assertThat(find(full, "drums.full").orElseThrow().title()).isEqualTo("48 hits a bar in all");
+    assertThat(find(groove(Songs.groove(1, DrumVoice.CLOSED_HAT, all)), "drums.full")).isEmpty();
+  }
+
+  @Test
+  void pitchedHitsThatMidiCannotSayAreTold() {
+    Song plain = groove(Songs.groove(1, DrumVoice.CLOSED_HAT, "x...x..."));
+    Song pitched =
+        A.change("p", DrumVoice.CLOSED_HAT.lane(), 4, hit -> hit.withPitch(5)).apply(plain);
+    Soundings found = Soundings.of(Score.of(pitched), Songs.book().get("trap"));
+    assertThat(found.at(Stage.DELIVER).findings())
+        .extracting(Finding::title)
+        .containsExactly("The pitch of 16 drum hits is not in the MIDI");
+    Soundings clean = Soundings.of(Score.of(plain), Songs.book().get("trap"));
+    assertThat(clean.at(Stage.DELIVER).findings()).isEmpty();
+  }
+
+  @Test
+  void figuresFollowTheGroove() {
+    Song plain = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
+    assertThat(measure(plain, "syncopation").value()).isZero();
+    assertThat(measure(plain, "off the beat").value()).isZero();
+    assertThat(measure(plain, "velocities").value()).isZero();
+    Song son = groove(Songs.groove(1, DrumVoice.KICK, "x..x..x...x.x..."));
+    assertThat(measure(son, "syncopation").value()).isEqualTo(4);
+    Song shaped =
+        A.lane(
+                DrumVoice.KICK.lane(),
+                new StepLane(16, List.of(Hit.of(0, 120), Hit.of(4, 70), Hit.of(8, 100))))
+            .apply(plain);
+    assertThat(measure(shaped, "velocities").value()).isEqualTo(50);
+  }
+
+  /** Six seeds of every style: the first draft of its drums leaves nothing to warn about. */
+  @Test
+  void draftsOfEveryStyleAreUsualForTheStyle() {
+    Songs.book()
+        .styles()
+        .forEach(
+            style -> {
+              for (long seed = 0; seed < 6; seed++) {
+                Song song = Songs.draft(style.id(), seed);
+                StageSoundings drums = drums(song);
+                assertThat(drums.findings()).as(style.id() + " " + seed).isEmpty();
+                assertThat(drums.measures())
+                    .as(style.id() + " " + seed)
+                    .filteredOn(m -> m.name().equals("hits a bar"))
+                    .allMatch(Measure::usual);
+              }
+            });
+  }
+}

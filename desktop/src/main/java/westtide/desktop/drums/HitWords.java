@@ -1,0 +1,91 @@
+package westtide.desktop.drums;
+
+import java.util.ArrayList;
+import java.util.List;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Position;
+import westtide.rhythm.Roll;
+import westtide.rhythm.When;
+import westtide.song.Brief;
+import westtide.song.drum.DrumLane;
+
+/** A hit in words. */
+final class HitWords {
+  private HitWords() {}
+
+  /** The sign beside a hit that does not always play. */
+  static String mark(When when) {
+    String passes =
+        switch (when.turn()) {
+          case COUNTED -> when.every() == 1 ? "" : "/" + when.every();
+          case FIRST -> "first";
+          case LAST -> "last";
+          case FILL -> "fill";
+        };
+    return when.percent() == 100 ? passes : (passes + " " + when.percent() + "%").strip();
+  }
+
+  /** On which passes a hit plays. */
+  static String when(When when) {
+    String passes =
+        switch (when.turn()) {
+          case COUNTED -> when.every() == 1 ? "" : "on pass " + when.on() + " of " + when.every();
+          default -> "on the " + when.turn();
+        };
+    String chance = when.percent() == 100 ? "" : "by " + when.percent() + " %";
+    return (passes.replace("on the fill bars only", "in fill bars only") + " " + chance).strip();
+  }
+
+  /** The chosen place and what stands there. */
+  static String tell(GrooveScene scene, boolean choked) {
+    DrumLane lane = scene.chosen();
+    String at = lane.id() + " · " + Position.of(scene.tick(), scene.meter()) + " · ";
+    return at
+        + scene
+            .hit()
+            .map(
+                hit ->
+                    tell(hit, scene)
+                        + (choked ? " · silent, another of its choke group plays here" : ""))
+            .orElse("no hit");
+  }
+
+  private static String tell(Hit hit, GrooveScene scene) {
+    List<String> out = new ArrayList<>();
+    out.add("velocity " + hit.velocity());
+    out.add(timing(hit, scene));
+    if (hit.pitch() != 0) {
+      out.add((hit.pitch() > 0 ? "+" : "") + hit.pitch() + " semitones");
+    }
+    out.add(roll(hit.roll()));
+    if (hit.flam() > 0) {
+      out.add("flam " + hit.flam() + " ticks before");
+    }
+    if (!hit.when().equals(When.ALWAYS)) {
+      out.add(when(hit.when()));
+    }
+    return String.join(" · ", out);
+  }
+
+  private static String timing(Hit hit, GrooveScene scene) {
+    DrumLane lane = scene.chosen();
+    Brief brief = scene.song().brief();
+    long late = lane.feel().late(scene.column());
+    long off = lane.swing(scene.swing()).at(scene.tick() + late + hit.nudge()) - scene.tick();
+    long ms = Math.round(brief.tempo().millis(off));
+    return off == 0
+        ? "on the grid"
+        : (off > 0 ? "+" : "") + off + " ticks off the grid (" + ms + " ms)";
+  }
+
+  private static String roll(Roll roll) {
+    if (roll.strokes() == 1) {
+      return "one stroke";
+    }
+    String swell = roll.ramp() > 0 ? ", rising" : roll.ramp() < 0 ? ", falling" : ", level";
+    String over = roll.steps() == 1 ? "" : " over " + roll.steps() + " steps";
+    String climb =
+        roll.rise() == 0 ? "" : roll.rise() > 0 ? ", up " + roll.rise() : ", down " + -roll.rise();
+    return roll.strokes() + " strokes" + over + swell + climb;
+  }
+}

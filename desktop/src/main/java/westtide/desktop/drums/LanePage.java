@@ -1,0 +1,269 @@
+package westtide.desktop.drums;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.Page;
+import westtide.desktop.kit.Picker;
+import westtide.desktop.kit.TypedLine;
+import westtide.rhythm.LaneFeel;
+import westtide.rhythm.LaneShapes;
+import westtide.rhythm.LaneText;
+import westtide.rhythm.StepGrid;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Swing;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaneId;
+import westtide.text.Reading;
+
+/**
+ * Ways with the chosen lane as a whole: turned, reversed, doubled, filled, spread and copied; its
+ * grid, swing and accents; late, and varied from hit to hit.
+ */
+final class LanePage implements Page<GrooveScene> {
+  private static final int MOST_EVERY = 64;
+  private static final String SPREAD = "\\d{1,3}(/\\d{1,3})?";
+  private static final String AS_SONG = "swings as the song";
+  private static final String STRAIGHT = "straight";
+  private static final String OWN = "swings by itself";
+
+  private final GrooveChoice choice;
+  private final NumberField every =
+      NumberField.whole("lane-every", "hits every", this::fill, by -> {}).inline();
+  private final NumberField spread =
+      new NumberField("lane-spread", "spread hits/steps", this::spread, by -> {}).inline();
+  private final LatenessFields late =
+      new LatenessFields(
+          "lane-late",
+          () -> choice().scene().song().brief().tempo(),
+          () -> choice().scene().chosen().feel().nudge(),
+          ticks -> feel("Set the lateness", feel -> feel.withNudge(ticks)));
+  private final NumberField loose =
+      feel("vary", "velocities vary by", 0, 40, LaneFeel::velocity, LaneFeel::withVelocity);
+  private final NumberField wander =
+      feel("wander", "places by, ticks", 0, 60, LaneFeel::ticks, LaneFeel::withTicks);
+  private final NumberField tight =
+      NumberField.whole("lane-tight", "tighten by %", this::tighten, by -> {}).inline();
+  private final Chooser<StepGrid> grid =
+      new Chooser<>("lane-grid", "length of a step", List.of(StepGrid.values()), this::takeGrid);
+  private final Chooser<String> swings =
+      new Chooser<>(
+          "lane-swings", "how the lane swings", List.of(AS_SONG, STRAIGHT, OWN), this::takeSwings);
+  private final NumberField swing =
+      NumberField.held("lane-swing", "%", 50, 75, this::swingNow, this::takeSwing).inline();
+  private final TypedLine accents = new TypedLine("lane-accents", "X.oxo", this::takeAccents);
+  private final Picker<String> copyBar =
+      new Picker<>("lane-copy-bar", "copy this bar to", this::takeCopyBar);
+  private final Picker<LaneId> copyTo =
+      new Picker<>("lane-copy-to", "copy lane to", this::takeCopyTo);
+  private final VBox box;
+
+  LanePage(GrooveChoice choice) {
+    this.choice = choice;
+    every.show("–");
+    spread.show("–");
+    tight.show("–");
+    accents.field().setPrefWidth(150);
+    accents.field().getStyleClass().add("small-typed");
+    this.box = new VBox(6, shapes(), grids(), feels());
+  }
+
+  /** For what is made before the page is. */
+  private GrooveChoice choice() {
+    return choice;
+  }
+
+  @Override
+  public String title() {
+    return "this lane";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(GrooveScene scene) {
+    DrumLane lane = scene.chosen();
+    late.show(lane.feel().nudge());
+    loose.show(String.valueOf(lane.feel().velocity()));
+    wander.show(String.valueOf(lane.feel().ticks()));
+    grid.display(lane.grid());
+    swings.display(
+        lane.swing().isEmpty() ? AS_SONG : lane.swing().get().straight() ? STRAIGHT : OWN);
+    swing.show(lane.swing(scene.swing()).toString());
+    swing.setDisable(!OWN.equals(swings.getValue()));
+    accents.show(lane.accents().map(StepLane::toString).orElse(""));
+    copyBar.offer(bars(scene));
+    copyTo.offer(
+        scene.groove().lanes().stream()
+            .map(DrumLane::id)
+            .filter(id -> !id.equals(lane.id()))
+            .toList());
+  }
+
+  private static List<String> bars(GrooveScene scene) {
+    List<String> out = new ArrayList<>();
+    out.add("all bars");
+    for (int bar = 1; bar <= scene.groove().bars(); bar++) {
+      out.add("bar " + bar);
+    }
+    return out;
+  }
+
+  private FlowPane shapes() {
+    return Controls.flow(
+        Controls.action(
+            "lane-earlier", "◂ turn", () -> shape("Turn", l -> LaneShapes.turned(l, -1))),
+        Controls.action("lane-later", "turn ▸", () -> shape("Turn", l -> LaneShapes.turned(l, 1))),
+        Controls.action("lane-reverse", "reverse", () -> shape("Reverse", LaneShapes::reversed)),
+        Controls.action("lane-double", "double", this::doubleLane),
+        Controls.action("lane-halve", "halve", () -> shape("Halve", LaneShapes::halved)),
+        every,
+        spread,
+        copyBar);
+  }
+
+  private FlowPane grids() {
+    return Controls.flow(
+        grid, swings, swing, Controls.whole(Controls.label("  accents", "small")), accents, copyTo);
+  }
+
+  private FlowPane feels() {
+    FlowPane row =
+        Controls.flow(
+            late.ticks(),
+            late.millis(),
+            tight,
+            loose,
+            wander,
+            Controls.action(
+                "lane-anew", "vary anew", () -> feel("Vary anew", f -> f.withSeed(f.seed() + 1))));
+    row.setHgap(10);
+    return row;
+  }
+
+  /** Reads one figure of a feel. */
+  private interface Figure {
+    int of(LaneFeel feel);
+  }
+
+  /** Changes one figure of a feel. */
+  private interface Change {
+    LaneFeel to(LaneFeel feel, int value);
+  }
+
+  private NumberField feel(
+      String id, String name, int low, int high, Figure figure, Change change) {
+    return NumberField.held(
+            "lane-" + id,
+            name,
+            low,
+            high,
+            () -> figure.of(choice.scene().chosen().feel()),
+            value -> feel("Set \"" + name + "\"", feel -> change.to(feel, value)))
+        .inline();
+  }
+
+  private void feel(String name, UnaryOperator<LaneFeel> change) {
+    choice.apply(choice.edits().feel(name + " of " + choice.id(), choice.id(), change));
+  }
+
+  private void whole(String name, UnaryOperator<DrumLane> change) {
+    choice.apply(choice.edits().whole(name + " of " + choice.id(), choice.id(), change));
+  }
+
+  private void shape(String name, UnaryOperator<StepLane> change) {
+    String words = name + " the " + choice.id() + " lane";
+    choice.apply(choice.edits().shape(words, choice.id(), change));
+  }
+
+  private void doubleLane() {
+    shape("Double", l -> 2 * l.length() <= StepLane.LONGEST ? LaneShapes.doubled(l) : l);
+  }
+
+  private void fill(int steps) {
+    if (steps < 1 || steps > MOST_EVERY) {
+      throw new IllegalArgumentException("a hit every 1 to 64 steps, but was " + steps);
+    }
+    shape("Fill", l -> LaneShapes.every(steps, l.length()));
+    every.show(String.valueOf(steps));
+  }
+
+  /** {@code 5} spreads hits over the lane as it is, {@code 5/16} makes it that long. */
+  private void spread(String text) {
+    if (!text.strip().matches(SPREAD)) {
+      throw new IllegalArgumentException("type hits, or hits and steps, such as 5/16");
+    }
+    String[] numbers = text.strip().split("/");
+    int hits = Integer.parseInt(numbers[0]);
+    shape(
+        "Spread hits over",
+        l ->
+            LaneShapes.spread(
+                hits, numbers.length == 1 ? l.length() : Integer.parseInt(numbers[1])));
+    spread.show("–");
+  }
+
+  private void tighten(int percent) {
+    shape("Tighten", l -> LaneShapes.tightened(l, percent));
+    tight.show("–");
+  }
+
+  private void takeGrid(StepGrid taken) {
+    whole("Set the grid", lane -> lane.withGrid(taken));
+  }
+
+  private void takeSwings(String way) {
+    Swing song = choice.scene().swing();
+    Optional<Swing> taken =
+        switch (way) {
+          case STRAIGHT -> Optional.of(Swing.STRAIGHT);
+          case OWN -> Optional.of(song.straight() ? Swing.of(58) : song.withHundredths(6200));
+          default -> Optional.empty();
+        };
+    whole("Set the swing", lane -> lane.withSwing(taken));
+  }
+
+  private int swingNow() {
+    return choice.scene().chosen().swing(choice.scene().swing()).hundredths() / 100;
+  }
+
+  private void takeSwing(int percent) {
+    Swing taken = Swing.of(percent).on(choice.scene().swing().grid());
+    whole("Set the swing", lane -> lane.withSwing(Optional.of(taken)));
+  }
+
+  private Optional<TypedLine.Trouble> takeAccents(String text) {
+    if (text.isBlank()) {
+      whole("Take the accents", lane -> lane.withAccents(Optional.empty()));
+      return Optional.empty();
+    }
+    Reading<StepLane> reading = LaneText.read(text);
+    if (reading instanceof Reading.Problem<StepLane> problem) {
+      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+    }
+    whole("Set the accents", lane -> lane.withAccents(Optional.of(reading.orElseThrow())));
+    return Optional.empty();
+  }
+
+  private void takeCopyBar(String bar) {
+    GrooveScene scene = choice.scene();
+    int from = scene.tick() / scene.meter().ticksPerBar();
+    int to = copyBar.getItems().indexOf(bar) - 1;
+    choice.apply(
+        choice.edits().copyBar(choice.id(), from, to < 0 ? Optional.empty() : Optional.of(to)));
+  }
+
+  private void takeCopyTo(LaneId to) {
+    choice.apply(choice.edits().copyTo(choice.id(), to));
+  }
+}

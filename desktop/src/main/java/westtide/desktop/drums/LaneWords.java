@@ -1,0 +1,36 @@
+package westtide.desktop.drums;
+
+import java.util.ArrayList;
+import java.util.List;
+import westtide.rhythm.StepGrid;
+import westtide.song.drum.DrumLane;
+
+/** A lane in two or three words. */
+final class LaneWords {
+  private LaneWords() {}
+
+  /** In what a lane is not the usual one; otherwise how many hits it has. */
+  static String facts(DrumLane lane, GrooveScene scene) {
+    List<String> out = new ArrayList<>();
+    if (scene.ticks() % lane.ticks() != 0) {
+      out.add(lane.lane().length() + " steps");
+    }
+    if (lane.grid() != StepGrid.SIXTEENTHS) {
+      out.add(lane.grid().triplet() ? "triplets" : "32nds");
+    }
+    lane.accents().ifPresent(accents -> out.add("accents " + accents.length()));
+    int late = lane.feel().nudge();
+    if (late != 0) {
+      out.add((late > 0 ? "late " : "early ") + Math.abs(late));
+    }
+    int cents = scene.part().sound(lane.id()).cents();
+    if (cents != 0) {
+      out.add((cents > 0 ? "up " : "down ") + Math.abs(cents) + " ct");
+    }
+    return out.isEmpty() ? hits(lane.lane().hits().size()) : String.join(" · ", out);
+  }
+
+  private static String hits(int count) {
+    return count == 0 ? "no hits" : count == 1 ? "1 hit" : count + " hits";
+  }
+}

@@ -1,0 +1,306 @@
+package westtide.desktop.drums;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javax.sound.midi.MidiUnavailableException;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.Page;
+import westtide.desktop.play.Moment;
+import westtide.play.MidiPads;
+import westtide.play.PadInput;
+import westtide.play.SimulatedPads;
+import westtide.rhythm.Quantise;
+import westtide.rhythm.StepGrid;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Velocity;
+import westtide.song.Pattern;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.PlayedLanes;
+import westtide.song.edit.Edit;
+import westtide.song.edit.PlayIn;
+
+/**
+ * Playing a groove in: the section that plays it loops after a count-in, what is struck on keys,
+ * pads or by the simulated player is put on the swung grid by a strength, and stays as one edit.
+ */
+final class RecordPage implements Page<GrooveScene> {
+  private static final String KEYS = "keys 1 to 9";
+  private static final String ONE_LANE = "simulated player, this lane";
+  private static final String ALL_LANES = "simulated player, all lanes";
+  private static final String FIGURE = "x...x...x..x..x.";
+  private static final int KEY_VELOCITY = 100;
+  private static final double NANOS_PER_MILLI = 1e6;
+
+  private final GrooveChoice choice;
+  private final ComboBox<String> input = new ComboBox<>();
+  private final NumberField strength =
+      NumberField.held("pad-strength", "to the grid, %", 0, 100, this::percent, this::takeStrength)
+          .inline();
+  private final NumberField latency =
+      NumberField.held("pad-latency", "arrives late, ms", 0, 400, this::millis, this::takeLatency)
+          .inline();
+  private final ComboBox<StepGrid> grid = new ComboBox<>();
+  private final CheckBox keep = new CheckBox("keep what is there");
+  private final Button record;
+  private final Button again;
+  private final Label told = Controls.wrapped("", "small");
+  private final FlowPane pads = Controls.flow();
+  private final VBox box;
+  private Optional<Recorder> recorder = Optional.empty();
+  private Optional<Recorder> lastTake = Optional.empty();
+  private Optional<PadInput> pad = Optional.empty();
+  private Pattern.Drums before;
+  private int percent = 100;
+  private int millis;
+
+  RecordPage(GrooveChoice choice) {
+    this.choice = choice;
+    input.setId("pad-input");
+    input.setAccessibleText("what the groove is played on");
+    input.getItems().addAll(KEYS, ONE_LANE, ALL_LANES);
+    MidiPads.present().forEach(device -> input.getItems().add(device.name()));
+    input.setValue(KEYS);
+    grid.setId("pad-grid");
+    grid.setAccessibleText("grid the hits go to");
+    grid.getItems().addAll(StepGrid.values());
+    grid.setValue(StepGrid.SIXTEENTHS);
+    keep.setId("pad-keep");
+    keep.setSelected(true);
+    told.setId("pad-told");
+    strength.show(String.valueOf(percent));
+    latency.show(String.valueOf(millis));
+    this.record = Controls.primary("pad-record", "play it in", this::toggle);
+    this.again = Controls.action("pad-again", "put it on the grid again", this::placeAgain);
+    again.setDisable(true);
+    FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again);
+    settings.setHgap(10);
+    pads.setId("pad-strip");
+    this.box = new VBox(7, settings, pads, told);
+    box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  @Override
+  public String title() {
+    return "play it in";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(GrooveScene scene) {
+    List<DrumLane> lanes = scene.groove().lanes();
+    if (pads.getChildren().size() != lanes.size() || !shown(lanes)) {
+      pads.getChildren().clear();
+      for (int i = 0; i < lanes.size(); i++) {
+        LaneId id = lanes.get(i).id();
+        String words = i < 9 ? (i + 1) + " " + id : id.toString();
+        pads.getChildren()
+            .add(Controls.action("pad-" + id.slug(), words, () -> struck(id, KEY_VELOCITY)));
+      }
+    }
+    if (recorder.isEmpty() && told.getText().isEmpty()) {
+      told.setText(
+          "Four beats count in, then the groove loops. Strike 1 to 9, Shift for accents, or the words above.");
+    }
+  }
+
+  private boolean shown(List<DrumLane> lanes) {
+    for (int i = 0; i < lanes.size(); i++) {
+      if (!pads.getChildren().get(i).getId().equals("pad-" + lanes.get(i).id().slug())) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private void key(KeyEvent event) {
+    boolean typing = event.getTarget() instanceof javafx.scene.control.TextField;
+    if (typing || event.isShortcutDown() || event.getCode() == KeyCode.DIGIT0) {
+      return;
+    }
+    if (event.getCode().isDigitKey()) {
+      int lane = Integer.parseInt(event.getCode().getChar()) - 1;
+      List<DrumLane> lanes = choice.scene().groove().lanes();
+      if (lane < lanes.size()) {
+        struck(lanes.get(lane).id(), event.isShiftDown() ? Velocity.ACCENT : KEY_VELOCITY);
+      }
+      event.consume();
+    }
+  }
+
+  private void struck(LaneId id, int velocity) {
+    recorder.ifPresent(r -> r.struck(id, velocity, System.nanoTime()));
+    choice.hear(id, velocity, 0);
+  }
+
+  private int percent() {
+    return percent;
+  }
+
+  private int millis() {
+    return millis;
+  }
+
+  private void takeStrength(int wanted) {
+    percent = new Quantise(StepGrid.SIXTEENTHS, choice.scene().swing(), wanted).strength();
+    strength.show(String.valueOf(percent));
+  }
+
+  private void takeLatency(int wanted) {
+    millis = Math.max(0, Math.min(400, wanted));
+    latency.show(String.valueOf(millis));
+  }
+
+  private void toggle() {
+    if (recorder.isPresent()) {
+      stop();
+    } else {
+      start();
+    }
+  }
+
+  private void start() {
+    GrooveScene scene = choice.scene();
+    Optional<GrooveTrial> trial = choice.trial();
+    if (trial.isEmpty()) {
+      told.setText(GrooveChoice.TOO_LONG);
+      return;
+    }
+    before = scene.groove();
+    double nanosPerTick = scene.song().brief().tempo().millis(1) * NANOS_PER_MILLI;
+    Recorder taking = new Recorder(scene.ticks(), 1 / nanosPerTick);
+    recorder = Optional.of(taking);
+    openPad(scene, taking);
+    record.setText("stop and keep");
+    told.setText("counting in …");
+    choice.desk().play().playInto(trial.get().change(), trial.get().range());
+    pads.requestFocus();
+    record.requestFocus();
+  }
+
+  private void openPad(GrooveScene scene, Recorder taking) {
+    pad = device(scene);
+    try {
+      if (pad.isPresent()) {
+        pad.get().open((key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos));
+      }
+    } catch (MidiUnavailableException e) {
+      told.setText(input.getValue() + " is in use by another program; close that and try again.");
+      pad = Optional.empty();
+    }
+  }
+
+  /** What is played on; empty for the keys of the computer. */
+  private Optional<PadInput> device(GrooveScene scene) {
+    return switch (input.getValue()) {
+      case KEYS -> Optional.empty();
+      case ONE_LANE -> Optional.of(simulated(scene, List.of(figure(scene.chosen()))));
+      case ALL_LANES -> Optional.of(simulated(scene, scene.groove().lanes()));
+      default ->
+          MidiPads.present().stream()
+              .filter(device -> device.name().equals(input.getValue()))
+              .findFirst();
+    };
+  }
+
+  private static PadInput simulated(GrooveScene scene, List<DrumLane> lanes) {
+    return new SimulatedPads(
+        scene.groove().withLanes(lanes),
+        scene.ticks(),
+        scene.swing(),
+        scene.song().brief().tempo().millis(1),
+        SimulatedPads.Hand.PRACTISED);
+  }
+
+  /** The chosen lane, or a figure of its own where that is empty. */
+  private static DrumLane figure(DrumLane lane) {
+    return lane.lane().hits().isEmpty() ? lane.withLane(StepLane.parse(FIGURE)) : lane;
+  }
+
+  /** A note of a device, on a thread of the device: it means the lane that is written as it. */
+  private void struck(GrooveScene scene, Recorder taking, int key, int velocity, long nanos) {
+    Optional<LaneId> lane =
+        scene.groove().lanes().stream()
+            .map(DrumLane::id)
+            .filter(id -> scene.part().sound(id).note() == key)
+            .findFirst()
+            .or(() -> LaneId.ofNote(key));
+    lane.ifPresent(id -> taking.struck(id, velocity, nanos));
+    lane.ifPresent(id -> Platform.runLater(() -> choice.hear(id, velocity, 0)));
+  }
+
+  /** Told in every frame while the room is in front. */
+  void follow(Moment moment) {
+    if (recorder.isEmpty()) {
+      return;
+    }
+    int counting = choice.desk().play().gauges().countIn();
+    if (counting > 0) {
+      told.setText("counting in: " + counting);
+    } else if (moment.playing()) {
+      Recorder now = recorder.get();
+      boolean first = !now.moving();
+      long nanos = System.nanoTime();
+      now.at(moment.sectionTick() % choice.scene().ticks(), nanos);
+      if (first && pad.orElse(null) instanceof SimulatedPads player) {
+        player.begin(now.began(nanos));
+      }
+      told.setText("recording on " + input.getValue() + ": " + now.count() + " hits");
+    }
+  }
+
+  private void stop() {
+    Recorder take = recorder.orElseThrow();
+    recorder = Optional.empty();
+    pad.ifPresent(PadInput::close);
+    pad = Optional.empty();
+    choice.desk().play().stop();
+    choice.desk().play().loopNothing();
+    record.setText("play it in");
+    lastTake = Optional.of(take);
+    again.setDisable(take.count() == 0);
+    if (take.count() == 0) {
+      told.setText("Nothing was struck, and nothing was changed.");
+      return;
+    }
+    place(take);
+  }
+
+  private void placeAgain() {
+    lastTake.ifPresent(this::place);
+  }
+
+  private void place(Recorder take) {
+    GrooveScene scene = choice.scene();
+    Quantise quantise = new Quantise(grid.getValue(), scene.swing(), percent);
+    PlayedLanes lanes = new PlayedLanes(quantise, scene.ticks() / grid.getValue().ticks());
+    Pattern.Drums out =
+        new PlayIn(lanes, keep.isSelected())
+            .on(before, take.played(Math.round(millis * NANOS_PER_MILLI)));
+    Edit edit = choice.edits().groove().replace("Play in " + take.count() + " hits", out);
+    choice.apply(edit.merging("play in " + System.identityHashCode(take)));
+    told.setText(
+        take.count()
+            + " hits kept, "
+            + percent
+            + " % of the way to "
+            + grid.getValue()
+            + (scene.swing().straight() ? "" : " as they swing")
+            + ". Undo takes them back.");
+  }
+}

@@ -1,0 +1,143 @@
+package westtide.desktop.drums;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Function;
+import java.util.function.ToIntFunction;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.Page;
+import westtide.rhythm.Velocity;
+import westtide.song.drum.LaneSound;
+import westtide.song.edit.Edit;
+import westtide.song.edit.LayerEdits;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.sound.voice.Family;
+import westtide.sound.voice.Touch;
+
+/** How the chosen lane sounds in all grooves, and drums stacked on one line. */
+final class SoundPage implements Page<GrooveScene> {
+  private static final String KIT = "as the kit has it";
+
+  private final GrooveChoice choice;
+  private final Chooser<String> instrument =
+      new Chooser<>(
+          "lane-instrument", "instrument of the lane", instruments(), this::takeInstrument);
+  private final NumberField tune =
+      field("tune", "tune, cents", -2400, 2400, LaneSound::cents, LaneSound::withCents);
+  private final NumberField level =
+      field("level", "level, 0.1 dB", -300, 120, LaneSound::level, LaneSound::withLevel);
+  private final NumberField pan =
+      field("pan", "pan", -100, 100, LaneSound::pan, LaneSound::withPan);
+  private final NumberField choke =
+      field("choke", "choke group", 0, 8, LaneSound::choke, LaneSound::withChoke);
+  private final NumberField note =
+      field("note", "MIDI note", 0, 127, LaneSound::note, LaneSound::withNote);
+  private final Label words = Controls.wrapped("", "small");
+  private final VBox box;
+
+  SoundPage(GrooveChoice choice) {
+    this.choice = choice;
+    FlowPane numbers =
+        Controls.flow(
+            Controls.whole(Controls.label("heard as", "small")),
+            instrument,
+            tune,
+            level,
+            pan,
+            choke,
+            note);
+    numbers.setHgap(10);
+    this.box =
+        new VBox(
+            7,
+            numbers,
+            Controls.flow(
+                Controls.whole(Controls.label("stack", "small")),
+                Controls.action(
+                    "lane-stack",
+                    "another of this",
+                    () -> choice.apply(choice.edits().stack(choice.id()))),
+                layer("two-kicks", "two kicks", LayerEdits::twoKicks),
+                layer("claps-apart", "claps apart", LayerEdits::clapsApart),
+                layer("hat-under-snare", "open hat under snare", LayerEdits::openHatUnderSnare),
+                layer("clap-before-snare", "clap before snare", LayerEdits::clapBeforeSnare),
+                Controls.action(
+                    "lane-drop",
+                    "take this lane away",
+                    () -> choice.apply(choice.edits().drop(choice.id())))),
+            words);
+  }
+
+  @Override
+  public String title() {
+    return "its sound";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(GrooveScene scene) {
+    LaneSound sound = scene.sound();
+    instrument.display(sound.instrument().isEmpty() ? KIT : sound.instrument());
+    tune.show(String.valueOf(sound.cents()));
+    level.show(String.valueOf(sound.level()));
+    pan.show(String.valueOf(sound.pan()));
+    choke.show(String.valueOf(sound.choke()));
+    note.show(String.valueOf(sound.note()));
+    words.setText(
+        scene.chosen().id()
+            + " in all grooves. Pan and level count from the kit's own; lanes of one choke group cut one another, 0 is none.");
+  }
+
+  private static List<String> instruments() {
+    List<String> out = new ArrayList<>();
+    out.add(KIT);
+    InstrumentBook.shipped().instruments().stream()
+        .filter(i -> i.family() == Family.DRUM && i.touch() == Touch.STRUCK)
+        .forEach(i -> out.add(i.name()));
+    return out;
+  }
+
+  private Button layer(String id, String name, Function<LayerEdits, Edit> edit) {
+    return Controls.action(
+        id, name, () -> choice.apply(edit.apply(new LayerEdits(choice.edits()))));
+  }
+
+  /** Changes one figure of a sound. */
+  private interface Change {
+    LaneSound to(LaneSound sound, int value);
+  }
+
+  private NumberField field(
+      String id, String name, int low, int high, ToIntFunction<LaneSound> figure, Change change) {
+    return NumberField.held(
+            "lane-" + id,
+            name,
+            low,
+            high,
+            () -> figure.applyAsInt(choice.scene().sound()),
+            value -> set("Set \"" + name + "\"", sound -> change.to(sound, value)))
+        .inline();
+  }
+
+  private void set(String name, UnaryOperator<LaneSound> change) {
+    choice.apply(choice.edits().sound(name + " of " + choice.id(), choice.id(), change));
+    choice.hear(choice.id(), Velocity.HIT, 0);
+  }
+
+  private void takeInstrument(String name) {
+    String taken = name.equals(KIT) ? "" : name;
+    set("Choose an instrument", sound -> sound.withInstrument(taken));
+  }
+}

@@ -1,0 +1,69 @@
+package westtide.desktop.kit;
+
+import java.util.List;
+import javafx.event.Event;
+import javafx.geometry.Pos;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+
+/**
+ * Pages of which one is in front, chosen by their titles.
+ *
+ * @param <S> what they show
+ */
+public final class Pages<S> extends VBox {
+  private static final double BORDER = 2;
+
+  private final List<? extends Page<S>> pages;
+  private final Runnable turned;
+  private final Chips<Page<S>> tabs;
+  private final StackPane front = new StackPane();
+  private final ScrollPane scroll = new ScrollPane(front);
+  private Page<S> page;
+
+  /**
+   * Pages of one height, the first in front; one that is taller is scrolled. {@code turned} is told
+   * when another one is in front.
+   */
+  public Pages(String prefix, double height, List<? extends Page<S>> pages, Runnable turned) {
+    super(8);
+    this.pages = pages;
+    this.turned = turned;
+    this.page = pages.get(0);
+    this.tabs = new Chips<>(prefix, Page::title, this::turnTo);
+    tabs.show(List.copyOf(pages), page);
+    front.setAlignment(Pos.TOP_LEFT);
+    front.getChildren().add(page.node());
+    front.setMinHeight(height - BORDER);
+    front.addEventHandler(MouseEvent.MOUSE_PRESSED, Event::consume);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    scroll.setFocusTraversable(false);
+    scroll.setMinHeight(height);
+    scroll.setPrefHeight(height);
+    scroll.setMaxHeight(height);
+    scroll.getStyleClass().add("page");
+    getChildren().addAll(tabs, scroll);
+  }
+
+  /** All of them. */
+  public List<? extends Page<S>> all() {
+    return pages;
+  }
+
+  /** Shows a scene on the page in front. */
+  public void show(S scene) {
+    page.show(scene);
+  }
+
+  /** Brings a page to the front. */
+  public void turnTo(Page<S> chosen) {
+    page = chosen;
+    front.getChildren().setAll(page.node());
+    scroll.setVvalue(0);
+    tabs.show(List.copyOf(pages), page);
+    turned.run();
+  }
+}

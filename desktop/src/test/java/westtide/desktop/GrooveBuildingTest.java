@@ -1,0 +1,267 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import westtide.compose.groove.FillFamily;
+import westtide.file.MidiGroove;
+import westtide.review.Stage;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Meter;
+import westtide.rhythm.StepGrid;
+import westtide.rhythm.StepLane;
+import westtide.rhythm.Swing;
+import westtide.rhythm.When;
+import westtide.song.Pattern;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+
+/** A groove built from nothing, by mouse, keys, text and playing, heard and written to a file. */
+class GrooveBuildingTest extends WindowTest {
+  @Override
+  void begin() {
+    shell.begin(shell.demos().get(0));
+  }
+
+  @BeforeEach
+  void openDrums() {
+    go(Stage.DRUMS);
+    focus("#bead-sheet");
+  }
+
+  private Pattern.Drums groove() {
+    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
+  }
+
+  private DrumLane lane(DrumVoice voice) {
+    return groove().find(voice.lane()).orElseThrow();
+  }
+
+  /** Lanes that have a hit. */
+  private List<LaneId> heard() {
+    return groove().lanes().stream()
+        .filter(lane -> !lane.lane().hits().isEmpty())
+        .map(DrumLane::id)
+        .toList();
+  }
+
+  private void page(String title) {
+    interact(() -> shell.run("drums-" + title));
+    settle();
+  }
+
+  @SuppressWarnings("unchecked")
+  private <T> void choose(String query, T value) {
+    interact(() -> ((ComboBox<T>) lookup(query).query()).setValue(value));
+    settle();
+  }
+
+  private void walkTo(DrumVoice voice, int column) {
+    focus("#bead-sheet");
+    for (int i = 0; i < groove().lanes().size(); i++) {
+      push(KeyCode.UP);
+    }
+    for (int i = 0; i < groove().lanes().indexOf(lane(voice)); i++) {
+      push(KeyCode.DOWN);
+    }
+    push(KeyCode.HOME);
+    for (int i = 0; i < column; i++) {
+      push(KeyCode.RIGHT);
+    }
+    settle();
+  }
+
+  @Test
+  void twoBarsAreBuiltHeardAndExported() throws IOException {
+    go(Stage.BRIEF);
+    type("#swing", "58");
+    go(Stage.DRUMS);
+    page("whole-groove");
+    press("#groove-begin");
+    assertThat(groove().lanes()).hasSize(1);
+    assertThat(groove().bars()).isEqualTo(2);
+    press("#groove-next", "#groove-next", "#groove-next", "#groove-next");
+    assertThat(groove().lanes()).hasSizeBetween(4, 5);
+    StepLane opens = StepLane.parse("......x.");
+    StepLane closed = StepLane.parse("xxxxxxxx");
+    walkTo(DrumVoice.OPEN_HAT, 0);
+    type("#lane-line", opens.toString());
+    walkTo(DrumVoice.CLOSED_HAT, 0);
+    type("#lane-line", closed.toString());
+    assertThat(lookup("#bead-closed_hat-7").query().getStyleClass()).contains("choked");
+    walkTo(DrumVoice.CLOSED_HAT, 3);
+    push(KeyCode.R);
+    push(KeyCode.R);
+    settle();
+    assertThat(lane(DrumVoice.CLOSED_HAT).lane().at(3).orElseThrow().strokes()).isEqualTo(3);
+    choose("#add-voice", DrumVoice.RIM);
+    type("#lane-line", "x.o..");
+    assertThat(lane(DrumVoice.RIM).lane().length()).isEqualTo(5);
+    walkTo(DrumVoice.KICK, 20);
+    page("eight-bars");
+    choose("#fill-here", FillFamily.TOMS);
+    assertThat(lane(DrumVoice.TOM).lane().hits()).hasSize(6);
+    interact(() -> shell.open().select(1));
+    interact(() -> shell.play().playSection());
+    waitFor(() -> shell.play().gauges().peak("drums") > 0.02);
+    interact(() -> shell.play().stop());
+    page("whole-groove");
+    press("#groove-export");
+    Path file = folder.resolve("own.mid");
+    type("#file-path", file.toString());
+    waitFor(() -> Files.exists(file));
+    Pattern.Drums read = MidiGroove.read(file, Meter.COMMON, Swing.of(58)).groove();
+    assertThat(read.bars()).isEqualTo(2);
+    assertThat(read.lanes()).extracting(DrumLane::id).containsExactlyInAnyOrderElementsOf(heard());
+    StepLane hats = read.lane(DrumVoice.CLOSED_HAT).orElseThrow();
+    assertThat(hats.at(3).orElseThrow().strokes()).isEqualTo(3);
+    assertThat(hats.at(6)).isEmpty();
+    press("#groove-import");
+    type("#file-path", file.toString());
+    waitFor(() -> shown("#groove-own"));
+    assertThat(song().part("drums").orElseThrow().find("own")).isPresent();
+  }
+
+  @Test
+  void hitsArePaintedRubbedOutAndMovedInTimeByDragging() {
+    Point2D first = middle("#bead-closed_hat-1");
+    double step = (middle("#bead-closed_hat-3").getX() - first.getX()) / 2;
+    double y = middle("#bead-snare-32").getY();
+    Point2D from = new Point2D(first.getX() + step, y);
+    drag(from, MouseButton.PRIMARY).dropTo(new Point2D(first.getX() + 4 * step, y));
+    settle();
+    StepLane snare = lane(DrumVoice.SNARE).lane();
+    assertThat(snare.hits().stream().map(Hit::step)).contains(1, 2, 3, 4);
+    press("#undo");
+    assertThat(lane(DrumVoice.SNARE).lane().hits()).extracting(Hit::step).containsExactly(31);
+    drag(first, MouseButton.SECONDARY).dropTo(new Point2D(first.getX() + 6 * step, first.getY()));
+    settle();
+    assertThat(lane(DrumVoice.CLOSED_HAT).lane().hits()).allMatch(hit -> hit.step() > 6);
+    press("#undo");
+    Point2D kick = middle("#bead-kick-7");
+    drag(kick, MouseButton.PRIMARY).dropTo(kick.add(-7, 0));
+    settle();
+    assertThat(lane(DrumVoice.KICK).lane().at(6).orElseThrow().nudge()).isBetween(-110, -50);
+    assertThat(middle("#bead-kick-7").getX()).isLessThan(kick.getX() - 4);
+    press("#undo");
+    drag(kick, MouseButton.PRIMARY).dropTo(kick.add(2 * step, 0));
+    settle();
+    assertThat(lane(DrumVoice.KICK).lane().at(6)).isEmpty();
+    assertThat(lane(DrumVoice.KICK).lane().at(8)).isPresent();
+    push(KeyCode.SHIFT, KeyCode.LEFT);
+    settle();
+    assertThat(lane(DrumVoice.KICK).lane().at(7)).isPresent();
+  }
+
+  @Test
+  void everythingAboutAHitIsANumber() {
+    walkTo(DrumVoice.CLOSED_HAT, 0);
+    page("this-hit");
+    type("#hit-velocity", "77");
+    type("#hit-late", "-15");
+    type("#hit-pitch", "4");
+    press("#hit-strokes-4");
+    type("#hit-over", "4");
+    type("#hit-rise", "7");
+    type("#hit-swell", "-30");
+    type("#hit-chance", "60");
+    choose("#hit-turn", When.Turn.LAST);
+    Hit hit = lane(DrumVoice.CLOSED_HAT).lane().at(0).orElseThrow();
+    assertThat(hit.velocity()).isEqualTo(77);
+    assertThat(hit.nudge()).isEqualTo(-15);
+    assertThat(hit.pitch(0)).isEqualTo(4);
+    assertThat(hit.pitch(3)).isEqualTo(11);
+    assertThat(hit.offset(1, 240)).isEqualTo(225);
+    assertThat(hit.roll().ramp()).isEqualTo(-30);
+    assertThat(hit.when()).isEqualTo(When.at(When.Turn.LAST).withPercent(60));
+    assertHas(words("#hit-told"), "+4 semitones", "4 strokes over 4 steps, falling, up 7", "60 %");
+    type("#hit-velocity", "200");
+    assertHas(words("#hit-velocity-problem"), "1 to 127");
+    focus("#bead-sheet");
+    push(KeyCode.Z);
+    settle();
+    push(KeyCode.CLOSE_BRACKET);
+    settle();
+    assertThat(lane(DrumVoice.CLOSED_HAT).lane().at(0).orElseThrow().pitch()).isEqualTo(5);
+  }
+
+  @Test
+  void aLaneHasItsOwnGridSwingAccentsAndSound() {
+    walkTo(DrumVoice.CLOSED_HAT, 0);
+    page("this-lane");
+    choose("#lane-swings", "swings by itself");
+    type("#lane-swing", "64");
+    assertThat(lane(DrumVoice.CLOSED_HAT).swing()).contains(Swing.of(64));
+    type("#lane-accents", "X.oxo");
+    assertThat(lane(DrumVoice.CLOSED_HAT).accents()).contains(StepLane.parse("X.oxo"));
+    assertThat(lookup("#bead-closed_hat-7").query().getStyleClass()).contains("choked");
+    choose("#lane-grid", StepGrid.TRIPLETS);
+    assertThat(lane(DrumVoice.CLOSED_HAT).grid()).isEqualTo(StepGrid.TRIPLETS);
+    choose("#lane-copy-to", DrumVoice.PERCUSSION.lane());
+    assertThat(lane(DrumVoice.PERCUSSION).grid()).isEqualTo(StepGrid.TRIPLETS);
+    page("its-sound");
+    choose("#lane-instrument", "shaker");
+    type("#lane-tune", "-250");
+    type("#lane-choke", "3");
+    type("#lane-note", "44");
+    var sound = song().part("drums").orElseThrow().sound(DrumVoice.CLOSED_HAT.lane());
+    assertThat(sound.instrument()).isEqualTo("shaker");
+    assertThat(sound.cents()).isEqualTo(-250);
+    assertThat(sound.choke()).isEqualTo(3);
+    assertThat(sound.note()).isEqualTo(44);
+    press("#claps-apart");
+    assertThat(groove().find(new LaneId(DrumVoice.CLAP, 2))).isPresent();
+    type("#lane-choke", "9");
+    assertHas(words("#lane-choke-problem"), "0 to 8");
+  }
+
+  @Test
+  void aGrooveIsPlayedInByKeysAfterACountIn() {
+    page("play-it-in");
+    StepLane before = lane(DrumVoice.CLAP).lane();
+    press("#pad-record");
+    assertHas(words("#pad-told"), "counting in");
+    waitFor(() -> words("#pad-told").startsWith("recording"));
+    push(KeyCode.DIGIT2);
+    push(KeyCode.DIGIT2);
+    waitFor(() -> words("#pad-told").contains("2 hits"));
+    press("#pad-record");
+    assertHas(words("#pad-told"), "2 hits kept", "100 % of the way to sixteenths");
+    StepLane now = lane(DrumVoice.CLAP).lane();
+    assertThat(now).isNotEqualTo(before);
+    assertThat(now.hits()).allMatch(hit -> hit.nudge() == 0).containsAll(before.hits());
+    press("#undo");
+    assertThat(lane(DrumVoice.CLAP).lane()).isEqualTo(before);
+  }
+
+  /** The stand-in for pads plays the chosen lane; on the grid it is that lane again. */
+  @Test
+  void theSimulatedPlayerPlaysALaneAndQuantisingFindsItAgain() {
+    walkTo(DrumVoice.KICK, 0);
+    page("play-it-in");
+    choose("#pad-input", "simulated player, this lane");
+    StepLane before = lane(DrumVoice.KICK).lane();
+    press("#pad-keep");
+    press("#pad-record");
+    waitFor(() -> words("#pad-told").contains(before.hits().size() + " hits"));
+    press("#pad-record");
+    assertThat(lane(DrumVoice.KICK).lane().hits().stream().map(Hit::step).toList())
+        .isEqualTo(before.hits().stream().map(Hit::step).toList());
+    assertThat(lane(DrumVoice.KICK).lane().hits()).allMatch(hit -> hit.nudge() == 0);
+    type("#pad-strength", "0");
+    press("#pad-again");
+    assertThat(lane(DrumVoice.KICK).lane().hits()).anyMatch(hit -> hit.nudge() != 0);
+    press("#undo");
+    assertThat(lane(DrumVoice.KICK).lane()).isEqualTo(before);
+  }
+}
