@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -26,12 +25,6 @@ class BriefDecisionsTest extends WindowTest {
   @BeforeEach
   void openBrief() {
     go(Stage.BRIEF);
-  }
-
-  @SuppressWarnings("unchecked")
-  private <T> void choose(String combo, T value) {
-    interact(() -> ((ComboBox<T>) lookup(combo).query()).setValue(value));
-    settle();
   }
 
   /** Arithmetic: 12 log2(130 / 146) = −2.01 semitones; 45000 / 146 = 308, 45000 / 130 = 346 ms. */

@@ -6,9 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.file.SongFile;
@@ -61,22 +59,8 @@ class ChordsRoomTest extends WindowTest {
     return (FollowRule.Chords) ((Pattern.Following) pattern).rule();
   }
 
-  private void drag(Point2D from, Point2D to) {
-    moveTo(from);
-    press(MouseButton.PRIMARY);
-    moveTo(to);
-    release(MouseButton.PRIMARY);
-    settle();
-  }
-
-  @SuppressWarnings("unchecked")
-  private <T> void choose(String combo, T value) {
-    interact(() -> ((ComboBox<T>) lookup(combo).query()).setValue(value));
-    settle();
-  }
-
   private void undo() {
-    push(KeyCode.SHORTCUT, KeyCode.Z);
+    push(KeyCode.CONTROL, KeyCode.Z);
     settle();
   }
 
@@ -109,7 +93,7 @@ class ChordsRoomTest extends WindowTest {
     push(KeyCode.D);
     settle();
     assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Dmaj7", "Bm7", "C♯m7");
-    push(KeyCode.SHORTCUT, KeyCode.RIGHT);
+    push(KeyCode.CONTROL, KeyCode.RIGHT);
     settle();
     assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Bm7", "Dmaj7", "C♯m7");
     push(KeyCode.DELETE);

@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.geometry.Point2D;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
@@ -55,17 +54,6 @@ class GrooveBuildingTest extends WindowTest {
         .toList();
   }
 
-  private void page(String title) {
-    interact(() -> shell.run("drums-" + title));
-    settle();
-  }
-
-  @SuppressWarnings("unchecked")
-  private <T> void choose(String query, T value) {
-    interact(() -> ((ComboBox<T>) lookup(query).query()).setValue(value));
-    settle();
-  }
-
   private void walkTo(DrumVoice voice, int column) {
     focus("#bead-sheet");
     for (int i = 0; i < groove().lanes().size(); i++) {
@@ -86,7 +74,7 @@ class GrooveBuildingTest extends WindowTest {
     go(Stage.BRIEF);
     type("#swing", "58");
     go(Stage.DRUMS);
-    page("whole-groove");
+    run("drums-whole-groove");
     press("#groove-begin");
     assertThat(groove().lanes()).hasSize(1);
     assertThat(groove().bars()).isEqualTo(2);
@@ -108,14 +96,14 @@ class GrooveBuildingTest extends WindowTest {
     type("#lane-line", "x.o..");
     assertThat(lane(DrumVoice.RIM).lane().length()).isEqualTo(5);
     walkTo(DrumVoice.KICK, 20);
-    page("eight-bars");
+    run("drums-eight-bars");
     choose("#fill-here", FillFamily.TOMS);
     assertThat(lane(DrumVoice.TOM).lane().hits()).hasSize(6);
     interact(() -> shell.open().select(1));
     interact(() -> shell.play().playSection());
     waitFor(() -> shell.play().gauges().peak("drums") > 0.02);
     interact(() -> shell.play().stop());
-    page("whole-groove");
+    run("drums-whole-groove");
     press("#groove-export");
     Path file = folder.resolve("own.mid");
     type("#file-path", file.toString());
@@ -138,23 +126,23 @@ class GrooveBuildingTest extends WindowTest {
     double step = (middle("#bead-closed_hat-3").getX() - first.getX()) / 2;
     double y = middle("#bead-snare-32").getY();
     Point2D from = new Point2D(first.getX() + step, y);
-    drag(from, MouseButton.PRIMARY).dropTo(new Point2D(first.getX() + 4 * step, y));
+    drag(from, new Point2D(first.getX() + 4 * step, y));
     settle();
     StepLane snare = lane(DrumVoice.SNARE).lane();
     assertThat(snare.hits().stream().map(Hit::step)).contains(1, 2, 3, 4);
     press("#undo");
     assertThat(lane(DrumVoice.SNARE).lane().hits()).extracting(Hit::step).containsExactly(31);
-    drag(first, MouseButton.SECONDARY).dropTo(new Point2D(first.getX() + 6 * step, first.getY()));
+    drag(MouseButton.SECONDARY, first, new Point2D(first.getX() + 6 * step, first.getY()));
     settle();
     assertThat(lane(DrumVoice.CLOSED_HAT).lane().hits()).allMatch(hit -> hit.step() > 6);
     press("#undo");
     Point2D kick = middle("#bead-kick-7");
-    drag(kick, MouseButton.PRIMARY).dropTo(kick.add(-7, 0));
+    drag(kick, kick.add(-7, 0));
     settle();
     assertThat(lane(DrumVoice.KICK).lane().at(6).orElseThrow().nudge()).isBetween(-110, -50);
     assertThat(middle("#bead-kick-7").getX()).isLessThan(kick.getX() - 4);
     press("#undo");
-    drag(kick, MouseButton.PRIMARY).dropTo(kick.add(2 * step, 0));
+    drag(kick, kick.add(2 * step, 0));
     settle();
     assertThat(lane(DrumVoice.KICK).lane().at(6)).isEmpty();
     assertThat(lane(DrumVoice.KICK).lane().at(8)).isPresent();
@@ -166,7 +154,7 @@ class GrooveBuildingTest extends WindowTest {
   @Test
   void everythingAboutAHitIsANumber() {
     walkTo(DrumVoice.CLOSED_HAT, 0);
-    page("this-hit");
+    run("drums-this-hit");
     type("#hit-velocity", "77");
     type("#hit-late", "-15");
     type("#hit-pitch", "4");
@@ -198,7 +186,7 @@ class GrooveBuildingTest extends WindowTest {
   @Test
   void aLaneHasItsOwnGridSwingAccentsAndSound() {
     walkTo(DrumVoice.CLOSED_HAT, 0);
-    page("this-lane");
+    run("drums-this-lane");
     choose("#lane-swings", "swings by itself");
     type("#lane-swing", "64");
     assertThat(lane(DrumVoice.CLOSED_HAT).swing()).contains(Swing.of(64));
@@ -209,7 +197,7 @@ class GrooveBuildingTest extends WindowTest {
     assertThat(lane(DrumVoice.CLOSED_HAT).grid()).isEqualTo(StepGrid.TRIPLETS);
     choose("#lane-copy-to", DrumVoice.PERCUSSION.lane());
     assertThat(lane(DrumVoice.PERCUSSION).grid()).isEqualTo(StepGrid.TRIPLETS);
-    page("its-sound");
+    run("drums-its-sound");
     choose("#lane-instrument", "shaker");
     type("#lane-tune", "-250");
     type("#lane-choke", "3");
@@ -227,7 +215,7 @@ class GrooveBuildingTest extends WindowTest {
 
   @Test
   void aGrooveIsPlayedInByKeysAfterACountIn() {
-    page("play-it-in");
+    run("drums-play-it-in");
     StepLane before = lane(DrumVoice.CLAP).lane();
     press("#pad-record");
     assertHas(words("#pad-told"), "counting in");
@@ -248,7 +236,7 @@ class GrooveBuildingTest extends WindowTest {
   @Test
   void theSimulatedPlayerPlaysALaneAndQuantisingFindsItAgain() {
     walkTo(DrumVoice.KICK, 0);
-    page("play-it-in");
+    run("drums-play-it-in");
     choose("#pad-input", "simulated player, this lane");
     StepLane before = lane(DrumVoice.KICK).lane();
     press("#pad-keep");

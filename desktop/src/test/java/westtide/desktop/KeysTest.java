@@ -7,7 +7,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.review.Stage;
@@ -78,10 +77,11 @@ class KeysTest extends WindowTest {
     push(KeyCode.SHIFT, KeyCode.DOWN);
     settle();
     assertThat(words("#bridge-tempo")).isEqualTo("113");
-    drag("#tempo-label", MouseButton.PRIMARY).dropBy(0, -30);
+    Point2D label = middle("#tempo-label");
+    drag(label, label.add(0, -30));
     settle();
     assertThat(Integer.parseInt(words("#bridge-tempo"))).isBetween(116, 119);
-    push(KeyCode.SHORTCUT, KeyCode.Z);
+    push(KeyCode.CONTROL, KeyCode.Z);
     settle();
     assertThat(words("#bridge-tempo")).isEqualTo("122");
   }
@@ -90,7 +90,8 @@ class KeysTest extends WindowTest {
   void escapePutsAHalfTypedLineBack() {
     go(Stage.CHORDS);
     String before = lookup("#chord-line").queryTextInputControl().getText();
-    clickOn("#chord-line").write(" | VI", 0);
+    clickOn("#chord-line");
+    write(" | VI");
     push(KeyCode.ESCAPE);
     settle();
     assertThat(lookup("#chord-line").queryTextInputControl().getText()).isEqualTo(before);
@@ -152,7 +153,7 @@ class KeysTest extends WindowTest {
     Node tank = lookup("#tank-0-drums-0").query();
     var bounds = tank.localToScreen(tank.getLayoutBounds());
     Point2D bottom = new Point2D(bounds.getCenterX(), bounds.getMaxY() - 3);
-    drag(bottom, MouseButton.PRIMARY).dropBy(0, -bounds.getHeight() + 5);
+    drag(bottom, bottom.add(0, -bounds.getHeight() + 5));
     settle();
     assertThat(section(0).cell("drums", 0).level()).isEqualTo(Level.LIFTED);
   }
@@ -227,7 +228,7 @@ class KeysTest extends WindowTest {
       assertThat(song()).as(action).isNotEqualTo(last);
     }
     while (shell.open().undoable().isPresent()) {
-      push(KeyCode.SHORTCUT, KeyCode.Z);
+      push(KeyCode.CONTROL, KeyCode.Z);
       settle();
     }
     assertThat(song()).isEqualTo(before);

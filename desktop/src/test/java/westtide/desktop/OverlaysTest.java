@@ -29,7 +29,7 @@ class OverlaysTest extends WindowTest {
     Path inner = Files.createDirectories(documents.resolve("inner"));
     SongFile.write(song(), inner.resolve("deep.tide"));
     Files.writeString(documents.resolve("letter.txt"), "no song");
-    push(KeyCode.SHORTCUT, KeyCode.O);
+    push(KeyCode.CONTROL, KeyCode.O);
     settle();
     assertThat(rows()).contains("‥ folder above", "inner /").doesNotContain("letter.txt");
     clickOn("inner /");
@@ -49,7 +49,7 @@ class OverlaysTest extends WindowTest {
 
   @Test
   void aFolderIsNoFileAndEscapeLeavesEverythingAsItWas() {
-    push(KeyCode.SHORTCUT, KeyCode.SHIFT, KeyCode.S);
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.S);
     settle();
     type("#file-path", folder.toString());
     assertHas(words("#file-problem"), "That is a folder");
@@ -62,8 +62,8 @@ class OverlaysTest extends WindowTest {
   @Test
   void thePanelGivesTheFocusBack() {
     Node before = lookup("#tempo").query();
-    clickOn(before);
-    push(KeyCode.SHORTCUT, KeyCode.O);
+    clickOn("#tempo");
+    push(KeyCode.CONTROL, KeyCode.O);
     settle();
     push(KeyCode.ESCAPE);
     settle();
@@ -72,7 +72,7 @@ class OverlaysTest extends WindowTest {
 
   @Test
   void tabStaysInThePanel() {
-    push(KeyCode.SHORTCUT, KeyCode.O);
+    push(KeyCode.CONTROL, KeyCode.O);
     settle();
     Node overlay = lookup("#overlay").query();
     for (int i = 0; i < 20; i++) {
@@ -96,13 +96,13 @@ class OverlaysTest extends WindowTest {
 
   @Test
   void theStartSheetLeadsBackToTheOpenSong() {
-    push(KeyCode.SHORTCUT, KeyCode.N);
+    push(KeyCode.CONTROL, KeyCode.N);
     settle();
     assertThat(words("#start-back")).isEqualTo("◂ back to Panel");
     push(KeyCode.ESCAPE);
     settle();
     assertThat(shown("#start-sheet")).isFalse();
-    push(KeyCode.SHORTCUT, KeyCode.N);
+    push(KeyCode.CONTROL, KeyCode.N);
     settle();
     clickOn("#start-back");
     settle();
@@ -120,7 +120,8 @@ class OverlaysTest extends WindowTest {
     clickOn("#find-action");
     settle();
     assertThat(shown("#do-undo")).isTrue();
-    clickOn("#command-search").write("slower", 0);
+    clickOn("#command-search");
+    write("slower");
     push(KeyCode.DOWN);
     push(KeyCode.SPACE);
     settle();

@@ -8,7 +8,6 @@ import java.nio.file.Path;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Line;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
@@ -100,10 +99,10 @@ class PlayTest extends WindowTest {
   void theTideChartSeeksAndADragLoops() {
     Node chart = lookup("#tide-chart").query();
     double bar = (1280 - 44) / (double) song().form().bars();
-    clickOn(at(chart, 22 + 30.5 * bar, 60), MouseButton.PRIMARY);
+    clickOn(at(chart, 22 + 30.5 * bar, 60));
     waitFor(() -> Math.abs(tick() - 30 * BAR) < 1);
     assertThat(shell.open().section()).isEqualTo(2);
-    drag(at(chart, 22 + 8.5 * bar, 60)).dropTo(at(chart, 22 + 11.5 * bar, 60));
+    drag(at(chart, 22 + 8.5 * bar, 60), at(chart, 22 + 11.5 * bar, 60));
     settle();
     assertThat(shell.play().loop().orElseThrow().from()).isEqualTo(8 * BAR);
     assertThat(shell.play().loop().orElseThrow().to()).isEqualTo(12 * BAR);
@@ -167,7 +166,7 @@ class PlayTest extends WindowTest {
     settle();
     int before = song().part("lead").orElseThrow().mix().level();
     javafx.geometry.Point2D bob = middle("#bob-lead");
-    drag(bob).dropTo(bob.add(24, 30));
+    drag(bob, bob.add(24, 30));
     settle();
     assertThat(song().part("lead").orElseThrow().mix().level()).isLessThan(before - 20);
     assertThat(song().part("lead").orElseThrow().mix().pan()).isGreaterThan(30);
@@ -268,7 +267,7 @@ class PlayTest extends WindowTest {
     waitFor(() -> shown("#message"));
     assertHas(words("#message-words"), "no audio line");
     push(KeyCode.SPACE);
-    push(KeyCode.SHORTCUT, KeyCode.UP);
+    push(KeyCode.CONTROL, KeyCode.UP);
     settle();
     assertThat(shell.play().preferences().listeningDb()).isEqualTo(-18);
   }

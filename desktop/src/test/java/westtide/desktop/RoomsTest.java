@@ -7,7 +7,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.MouseButton;
 import javafx.scene.shape.Circle;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
@@ -132,8 +131,8 @@ class RoomsTest extends WindowTest {
     press("#notation-names");
     assertThat(lookup("#chord-line").queryTextInputControl().getText())
         .isEqualTo("F♯m9 . . D/E | Gmaj7 | C♯7♭9 | .");
-    push(KeyCode.SHORTCUT, KeyCode.Z);
-    push(KeyCode.SHORTCUT, KeyCode.Z);
+    push(KeyCode.CONTROL, KeyCode.Z);
+    push(KeyCode.CONTROL, KeyCode.Z);
     settle();
     assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "A", "E", "Bm7");
   }
@@ -174,7 +173,8 @@ class RoomsTest extends WindowTest {
     assertThat(lane(DrumVoice.KICK).at(1)).map(Hit::velocity).contains(92);
     assertThat(shown("#bead-kick-2")).isTrue();
     double small = lookup("#bead-kick-2").queryAs(Circle.class).getRadius();
-    drag(middle("#bead-kick-2"), MouseButton.PRIMARY).dropBy(0, -30);
+    Point2D bead = middle("#bead-kick-2");
+    drag(bead, bead.add(0, -30));
     settle();
     assertThat(lane(DrumVoice.KICK).at(1).orElseThrow().velocity()).isBetween(112, 127);
     assertThat(lookup("#bead-kick-2").queryAs(Circle.class).getRadius()).isGreaterThan(small);
@@ -271,7 +271,7 @@ class RoomsTest extends WindowTest {
     assertThat(line()).hasSize(before.size() + 1);
     Note placed = line().stream().filter(n -> !before.contains(n)).findFirst().orElseThrow();
     assertThat(placed.ticks()).isEqualTo(480);
-    drag(empty, MouseButton.PRIMARY).dropBy(bar / 4, 0);
+    drag(empty, empty.add(bar / 4, 0));
     settle();
     assertThat(line()).contains(placed.withStart(placed.start() + 960));
     assertHas(words("#note-told"), "2 steps");
@@ -291,8 +291,8 @@ class RoomsTest extends WindowTest {
     var bounds = node.localToScreen(node.getLayoutBounds());
     Node sheet = lookup("#degree-sheet").query();
     double step = (sheet.getLayoutBounds().getWidth() - 58) / 64;
-    drag(new Point2D(bounds.getMaxX() - 2, bounds.getCenterY()), MouseButton.PRIMARY)
-        .dropBy(2 * step, 0);
+    Point2D end = new Point2D(bounds.getMaxX() - 2, bounds.getCenterY());
+    drag(end, end.add(2 * step, 0));
     settle();
     assertThat(line().get(0)).isEqualTo(first.withTicks(first.ticks() + 480));
     press("#undo");
@@ -412,7 +412,8 @@ class RoomsTest extends WindowTest {
   void anyActionIsFoundByTypingAndRunByEnter() {
     push(KeyCode.SLASH);
     settle();
-    clickOn("#command-search").write("go low", 0);
+    clickOn("#command-search");
+    write("go low");
     push(KeyCode.ENTER);
     settle();
     assertThat(shown("#low-end-sheet")).isTrue();

@@ -36,7 +36,8 @@ class StartTest extends WindowTest {
     assertThat(words("#bridge-title")).isEqualTo(titles.get(0));
     assertThat(words("#bridge-tempo")).isEqualTo("146");
     push(KeyCode.SLASH);
-    clickOn("#command-search").write("demo " + titles.get(2).toLowerCase(), 0);
+    clickOn("#command-search");
+    write("demo " + titles.get(2).toLowerCase());
     push(KeyCode.ENTER);
     settle();
     assertThat(words("#bridge-title")).isEqualTo(titles.get(2));
@@ -70,9 +71,9 @@ class StartTest extends WindowTest {
     push(KeyCode.ALT, KeyCode.DIGIT8);
     settle();
     assertThat(shown("#write-midi")).isTrue();
-    push(KeyCode.SHORTCUT, KeyCode.E);
+    push(KeyCode.CONTROL, KeyCode.E);
     waitFor(() -> shown("#message"));
-    push(KeyCode.SHORTCUT, KeyCode.S);
+    push(KeyCode.CONTROL, KeyCode.S);
     settle();
     push(KeyCode.ENTER);
     waitFor(() -> words("#saved-state").equals("saved"));

@@ -7,47 +7,49 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicLong;
-import javafx.event.EventHandler;
+import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
+import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 import westtide.song.Song;
 
 /** A real window with the whole frame, in surroundings of its own. */
-abstract class WindowTest extends FxRobot {
+abstract class WindowTest {
   private static final int PASTED = 12;
 
   @TempDir Path folder;
   final AtomicLong clock = new AtomicLong(7);
-  private final AtomicLong released = new AtomicLong();
-  private final EventHandler<KeyEvent> counting = event -> released.incrementAndGet();
+  private final FxRobot eyes = new FxRobot();
+  private final Hands hands = new Hands();
   Shell shell;
   Stage window;
 
   @BeforeEach
   void openWindow() throws Exception {
-    FxToolkit.registerPrimaryStage();
-    FxToolkit.setupStage(this::start);
-    settle();
+    window = FxToolkit.registerPrimaryStage();
+    hands.begin();
+    interact(this::start);
+    waitFor(window::isFocused);
   }
 
-  private void start(Stage stage) {
+  private void start() {
     Path documents = folder.resolve("documents");
     documents.toFile().mkdirs();
     Look.load();
-    window = stage;
-    stage.addEventFilter(KeyEvent.KEY_RELEASED, counting);
     shell =
         new Shell(
             new Surroundings(
@@ -56,15 +58,15 @@ abstract class WindowTest extends FxRobot {
                 clock::get,
                 process -> false,
                 Surroundings::silent));
-    stage.setScene(shell.scene(1280, 800));
-    stage.setWidth(1280);
-    stage.setHeight(800);
-    stage.setX(0);
-    stage.setY(0);
+    window.setScene(shell.scene(1280, 800));
+    window.setWidth(1280);
+    window.setHeight(800);
+    window.setX(0);
+    window.setY(0);
     begin();
-    stage.show();
-    stage.toFront();
-    stage.requestFocus();
+    window.show();
+    window.toFront();
+    window.requestFocus();
   }
 
   /** What is in front when the test begins. */
@@ -72,33 +74,74 @@ abstract class WindowTest extends FxRobot {
     shell.showStart();
   }
 
-  @AfterEach
-  void end() throws TimeoutException {
-    release(new KeyCode[0]);
-    interact(this::close);
-    FxToolkit.cleanupStages();
-  }
-
   /** Ends the frame and lets go of it: all tests share one stage. */
-  private void close() {
-    shell.close();
-    window.removeEventFilter(KeyEvent.KEY_RELEASED, counting);
-    window.setScene(null);
+  @AfterEach
+  void end() {
+    hands.end();
+    interact(
+        () -> {
+          shell.close();
+          window.hide();
+          window.setScene(null);
+        });
   }
 
-  /**
-   * Presses keys and waits until the window has seen them let go; a popup may take them instead.
-   */
-  @Override
-  public FxRobot push(KeyCode... combination) {
-    long before = released.get();
-    super.push(combination);
-    try {
-      WaitForAsyncUtils.waitFor(1, TimeUnit.SECONDS, () -> released.get() > before);
-    } catch (TimeoutException e) {
-      return this;
+  /** Finds nodes in every window shown, by id, style class or text. */
+  NodeQuery lookup(String query) {
+    return eyes.lookup(query);
+  }
+
+  /** Runs on the window's thread and waits until it is done. */
+  void interact(Runnable work) {
+    Hands.onWindow(work);
+  }
+
+  /** Presses keys together, waiting until the window has seen each. */
+  void push(KeyCode... keys) {
+    hands.push(keys);
+  }
+
+  /** Types characters where the focus is. */
+  void write(String text) {
+    for (char character : text.toCharArray()) {
+      interact(
+          () -> {
+            Node focus = window.getScene().getFocusOwner();
+            Event.fireEvent(focus, typed(String.valueOf(character)));
+          });
     }
-    return this;
+  }
+
+  private static KeyEvent typed(String character) {
+    return new KeyEvent(
+        KeyEvent.KEY_TYPED, character, "", KeyCode.UNDEFINED, false, false, false, false);
+  }
+
+  void clickOn(String query) {
+    clickOn(middle(query));
+  }
+
+  void clickOn(Point2D place) {
+    hands.move(place);
+    hands.click(MouseButton.PRIMARY);
+  }
+
+  void doubleClickOn(String query) {
+    clickOn(query);
+    hands.click(MouseButton.PRIMARY);
+  }
+
+  /** Drags from one place on the screen to another. */
+  void drag(Point2D from, Point2D to) {
+    drag(MouseButton.PRIMARY, from, to);
+  }
+
+  void drag(MouseButton button, Point2D from, Point2D to) {
+    hands.move(from);
+    hands.press(button);
+    hands.glide(from, to);
+    hands.release(button);
+    settle();
   }
 
   Song song() {
@@ -110,11 +153,24 @@ abstract class WindowTest extends FxRobot {
     settle();
   }
 
-  /** Waits until every event is handled and the drawing laid out. */
+  /** Waits until what was asked for later is done and the drawing is laid out. */
   void settle() {
-    WaitForAsyncUtils.waitForFxEvents(2);
-    interact(() -> window.getScene().getRoot().layout());
-    WaitForAsyncUtils.waitForFxEvents(1);
+    for (int turn = 0; turn < 3; turn++) {
+      interact(Hands::layOut);
+    }
+  }
+
+  /** Runs a command of the window by its id. */
+  void run(String command) {
+    interact(() -> shell.run(command));
+    settle();
+  }
+
+  /** Takes a value from a drop-down list. */
+  @SuppressWarnings("unchecked")
+  <T> void choose(String query, T value) {
+    interact(() -> ((ComboBox<T>) lookup(query).query()).setValue(value));
+    settle();
   }
 
   void waitFor(Callable<Boolean> condition) {
@@ -146,16 +202,16 @@ abstract class WindowTest extends FxRobot {
     if (text.length() > PASTED) {
       interact(() -> field.replaceSelection(text));
     } else {
-      push(KeyCode.DELETE);
-      write(text, 0);
+      write(text);
     }
     push(KeyCode.ENTER);
     settle();
   }
 
-  /** The middle of a drawn mark on the screen. */
+  /** The middle of what is shown under this name, on the screen. */
   Point2D middle(String query) {
-    Node node = lookup(query).query();
+    settle();
+    Node node = lookup(query).match(Node::isVisible).query();
     Bounds bounds = node.localToScreen(node.getLayoutBounds());
     return new Point2D(bounds.getCenterX(), bounds.getCenterY());
   }

@@ -1,0 +1,59 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import javafx.scene.paint.Color;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** That text stands out from its ground in the day palette. */
+class ContrastTest {
+  /** WCAG 2.1, success criterion 1.4.3: at least 4.5 to 1 for text (formula from memory). */
+  @ParameterizedTest
+  @CsvSource({
+    "ink, paper",
+    "ink, sheet",
+    "ink, shoal",
+    "ink, shoal-pale",
+    "ink, sand-pale",
+    "ink-soft, paper",
+    "ink-soft, sheet",
+    "ink-soft, shoal",
+    "ink-soft, sand-pale",
+    "ink, shoal-deep",
+    "deep, sheet",
+    "sheet, deep",
+    "sheet, ink",
+    "alarm, sheet",
+    "sheet, buoy-dark"
+  })
+  void textStandsOutFromItsGround(String text, String ground) throws IOException {
+    double light = luminance(token(text));
+    double dark = luminance(token(ground));
+    double contrast = (Math.max(light, dark) + 0.05) / (Math.min(light, dark) + 0.05);
+    assertThat(contrast).isGreaterThanOrEqualTo(4.5);
+  }
+
+  private static Color token(String name) throws IOException {
+    try (var in = Look.class.getResourceAsStream("day.css")) {
+      String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
+      Matcher matcher = Pattern.compile("-wt-" + name + ": (#\\w{6});").matcher(css);
+      assertThat(matcher.find()).isTrue();
+      return Color.web(matcher.group(1));
+    }
+  }
+
+  private static double luminance(Color color) {
+    return 0.2126 * linear(color.getRed())
+        + 0.7152 * linear(color.getGreen())
+        + 0.0722 * linear(color.getBlue());
+  }
+
+  private static double linear(double channel) {
+    return channel <= 0.03928 ? channel / 12.92 : Math.pow((channel + 0.055) / 1.055, 2.4);
+  }
+}
