@@ -1,7 +1,6 @@
 package westtide.compose;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -144,11 +143,20 @@ final class PhraseBuilder {
     return midi -> chord.map(c -> c.contains(midi % 12)).orElse(true);
   }
 
+  /** The nearest key of the part's range that is wanted, the lower of two as near. */
   private int nearest(int midi, IntPredicate wanted, int otherwise) {
-    return IntStream.rangeClosed(habit.low(), habit.high())
-        .filter(wanted)
-        .boxed()
-        .min(Comparator.comparingInt((Integer k) -> Math.abs(k - midi)).thenComparing(k -> k))
-        .orElse(otherwise);
+    for (int away = 0; away <= habit.high() - habit.low(); away++) {
+      if (inRange(midi - away) && wanted.test(midi - away)) {
+        return midi - away;
+      }
+      if (inRange(midi + away) && wanted.test(midi + away)) {
+        return midi + away;
+      }
+    }
+    return otherwise;
+  }
+
+  private boolean inRange(int midi) {
+    return midi >= habit.low() && midi <= habit.high();
   }
 }

@@ -96,7 +96,13 @@ public record Chord(NoteName root, ChordQuality quality, Optional<NoteName> slas
 
   /** Whether a pitch class sounds in the chord, its bass included. */
   public boolean contains(int pitchClass) {
-    return bass().pitchClass() == pitchClass || pitchClasses().contains(pitchClass);
+    int above = Math.floorMod(pitchClass - root.pitchClass(), 12);
+    for (Interval tone : quality.tones()) {
+      if (Math.floorMod(tone.semitones(), 12) == above) {
+        return true;
+      }
+    }
+    return bass().pitchClass() == pitchClass;
   }
 
   /** The symbol with printed signs, such as {@code "F♯m9"} or {@code "A/C♯"}. */

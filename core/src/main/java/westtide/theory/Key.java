@@ -51,7 +51,13 @@ public record Key(NoteName tonic, Scale scale) {
 
   /** Whether a pitch class (0 to 11) belongs to the scale. */
   public boolean contains(int pitchClass) {
-    return notes().stream().anyMatch(note -> note.pitchClass() == pitchClass);
+    int above = Math.floorMod(pitchClass - tonic.pitchClass(), 12);
+    for (Interval degree : scale.degrees()) {
+      if (Math.floorMod(degree.semitones(), 12) == above) {
+        return true;
+      }
+    }
+    return false;
   }
 
   /** The key of the seven-note scale in which chords over this key are counted. */

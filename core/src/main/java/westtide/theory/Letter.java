@@ -1,5 +1,7 @@
 package westtide.theory;
 
+import java.util.List;
+
 /** One of the seven letters of the staff, in the order C D E F G A B, with its height above C. */
 public enum Letter {
   C(0),
@@ -9,6 +11,11 @@ public enum Letter {
   G(7),
   A(9),
   B(11);
+
+  /** How many letters there are before they begin again. */
+  static final int COUNT = 7;
+
+  private static final List<Letter> ROUND = List.of(values());
 
   private final int semitones;
 
@@ -23,6 +30,6 @@ public enum Letter {
 
   /** The letter {@code steps} staff steps higher (lower when negative), going round after B. */
   public Letter plus(int steps) {
-    return values()[Math.floorMod(ordinal() + steps, values().length)];
+    return ROUND.get(Math.floorMod(ordinal() + steps, COUNT));
   }
 }

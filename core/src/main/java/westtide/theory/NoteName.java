@@ -70,14 +70,14 @@ public record NoteName(Letter letter, int accidental) {
   /** The note an interval higher, spelled by its steps: A plus a major third is C♯, never D♭. */
   public NoteName plus(Interval interval) {
     Letter target = letter.plus(interval.steps());
-    int octaves = Math.floorDiv(letter.ordinal() + interval.steps(), Letter.values().length);
+    int octaves = Math.floorDiv(letter.ordinal() + interval.steps(), Letter.COUNT);
     int sounding = letter.semitones() + accidental + interval.semitones();
     return new NoteName(target, sounding - 12 * octaves - target.semitones());
   }
 
   /** The interval up from this note to the other, less than an octave. */
   public Interval to(NoteName other) {
-    int steps = Math.floorMod(other.letter.ordinal() - letter.ordinal(), Letter.values().length);
+    int steps = Math.floorMod(other.letter.ordinal() - letter.ordinal(), Letter.COUNT);
     int natural = Math.floorMod(other.letter.semitones() - letter.semitones(), 12);
     return new Interval(steps, natural + other.accidental - accidental);
   }

@@ -60,7 +60,7 @@ class DraftTest {
   void itsOwnSoundingsFindNothingSeriousInADraft(String style) {
     Style own = Songs.book().get(style);
     Set<String> unusual = new TreeSet<>();
-    for (long seed = 0; seed < 20; seed++) {
+    for (long seed = 0; seed < 50; seed++) {
       Soundings found = Soundings.of(Score.of(Songs.draft(style, seed)), own);
       assertThat(found.findings(Weight.WARNING)).as("seed " + seed).isEmpty();
       for (Stage stage : List.of(Stage.BRIEF, Stage.CHORDS, Stage.DRUMS)) {

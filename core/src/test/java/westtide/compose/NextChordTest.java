@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.Songs;
@@ -18,6 +20,7 @@ import westtide.theory.Chord;
 import westtide.theory.Key;
 import westtide.theory.voicing.VoiceLeading;
 
+@Execution(ExecutionMode.CONCURRENT)
 class NextChordTest {
   private static final Key KEY = Key.parse("C major");
 

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.parallel.Execution;
+import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -21,6 +23,7 @@ import westtide.sound.voice.Setting;
 import westtide.sound.voice.Strike;
 import westtide.sound.voice.Touch;
 
+@Execution(ExecutionMode.CONCURRENT)
 class InstrumentsTest {
   private static final int RATE = 48_000;
   private static final InstrumentBook BOOK = InstrumentBook.shipped();

@@ -3,6 +3,7 @@ package westtide.theory;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -52,6 +53,20 @@ class ChordTest {
     assertThat(chord.contains(4)).isTrue();
     assertThat(chord.pitchClasses()).containsExactly(2, 6, 9);
     assertThat(chord.bass()).hasToString("E");
+  }
+
+  @Test
+  void aPitchClassIsContainedWhenItIsAmongTheSpelledNotesThatSound() {
+    for (ChordQuality quality : QualityBook.common()) {
+      for (String root : List.of("C", "F#", "Bb", "B", "Cb")) {
+        Chord chord = Chord.of(NoteName.parse(root), quality).withBass(NoteName.parse("D"));
+        for (int pitchClass = 0; pitchClass < 12; pitchClass++) {
+          assertThat(chord.contains(pitchClass))
+              .as(chord + " and " + pitchClass)
+              .isEqualTo(chord.sounding().contains(pitchClass));
+        }
+      }
+    }
   }
 
   @Test

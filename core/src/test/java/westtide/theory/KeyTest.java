@@ -3,6 +3,7 @@ package westtide.theory;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -102,5 +103,20 @@ class KeyTest {
   })
   void fileNamesUseTypedSigns(String key, String name) {
     assertThat(Key.parse(key).shortName()).isEqualTo(name);
+  }
+
+  @Test
+  void aPitchClassIsContainedWhenItIsAmongTheSpelledNotes() {
+    for (Scale scale : Scale.values()) {
+      for (String tonic : List.of("C", "F#", "Cb")) {
+        Key key = new Key(NoteName.parse(tonic), scale);
+        List<Integer> spelled = key.notes().stream().map(NoteName::pitchClass).toList();
+        for (int pitchClass = 0; pitchClass < 12; pitchClass++) {
+          assertThat(key.contains(pitchClass))
+              .as(key + " and " + pitchClass)
+              .isEqualTo(spelled.contains(pitchClass));
+        }
+      }
+    }
   }
 }
