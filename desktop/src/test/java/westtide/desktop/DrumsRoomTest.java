@@ -6,12 +6,10 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.EightBars;
 import westtide.compose.groove.FillFamily;
 import westtide.file.MidiFile;
-import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Meter;
@@ -25,30 +23,17 @@ import westtide.song.drum.Restart;
 import westtide.song.edit.DrumEdits;
 
 /** Flams, swells, passes and the shapes of lanes, by keyboard and by mouse. */
-class DrumsRoomTest extends WindowTest {
-  @Override
-  void begin() {
-    shell.begin(shell.demos().get(0));
-  }
-
-  @BeforeEach
-  void openDrums() {
-    go(Stage.DRUMS);
-    focus("#bead-sheet");
-    keys(KeyCode.HOME);
-    waitFor(() -> lookup("#bead-sheet").query().isFocused());
-  }
-
+class DrumsRoomTest extends DemoDrumsTest {
   private StepLane kick() {
     return groove().lane(DrumVoice.KICK).orElseThrow();
   }
 
-  private Pattern.Drums groove() {
-    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
-  }
-
   private Hit first() {
     return kick().at(0).orElseThrow();
+  }
+
+  private double width(String query) {
+    return lookup(query).query().getLayoutBounds().getWidth();
   }
 
   private void keys(KeyCode... codes) {
@@ -262,6 +247,12 @@ class DrumsRoomTest extends WindowTest {
     type("#groove-bars", "4");
     assertThat(groove().bars()).isEqualTo(4);
     assertThat(kick().hits()).hasSize(12);
+    focus("#bead-sheet");
+    keys(KeyCode.DOWN, KeyCode.DOWN, KeyCode.DOWN);
+    String typed = lookup("#lane-line").queryTextInputControl().getText();
+    assertThat(typed).startsWith("x.x.x").hasSizeGreaterThan(66);
+    assertThat(width("#lane-line .text")).isLessThan(width("#lane-line") - 20);
+    keys(KeyCode.UP, KeyCode.UP, KeyCode.UP);
     assertThat(lookup("#look-two-bars").query().isVisible()).isTrue();
     press("#look-two-bars");
     assertThat(lookup("#bead-kick-1").tryQuery()).isPresent();

@@ -9,7 +9,6 @@ import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.FillFamily;
 import westtide.file.MidiGroove;
@@ -26,22 +25,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 
 /** A groove built from nothing, by mouse, keys, text and playing, heard and written to a file. */
-class GrooveBuildingTest extends WindowTest {
-  @Override
-  void begin() {
-    shell.begin(shell.demos().get(0));
-  }
-
-  @BeforeEach
-  void openDrums() {
-    go(Stage.DRUMS);
-    focus("#bead-sheet");
-  }
-
-  private Pattern.Drums groove() {
-    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
-  }
-
+class GrooveBuildingTest extends DemoDrumsTest {
   private DrumLane lane(DrumVoice voice) {
     return groove().find(voice.lane()).orElseThrow();
   }

@@ -167,4 +167,24 @@ class OverlaysTest extends WindowTest {
     assertThat(form.getHeight()).isEqualTo(800);
     assertThat(form.getRGB(640, 400)).isNotEqualTo(form.getRGB(20, 750));
   }
+
+  @Test
+  void anyActionIsFoundByTypingAndRunByEnter() {
+    push(KeyCode.SLASH);
+    settle();
+    clickOn("#command-search");
+    write("go low");
+    push(KeyCode.ENTER);
+    settle();
+    assertThat(shown("#low-end-sheet")).isTrue();
+    push(KeyCode.SLASH);
+    settle();
+    assertThat(lookup("#command-rows .command-row").queryAll()).hasSizeGreaterThan(25);
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(shown("#command-search")).isFalse();
+    push(KeyCode.ALT, KeyCode.UP);
+    settle();
+    assertThat(words("#bridge-tempo")).isEqualTo("91");
+  }
 }

@@ -1,14 +1,12 @@
 package westtide.desktop.brief;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Collectors;
-import javafx.collections.FXCollections;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import westtide.desktop.Desk;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.song.Brief;
@@ -28,14 +26,13 @@ final class KeyBox extends VBox {
           .toList();
 
   private final Desk desk;
-  private final ComboBox<NoteName> tonic = new ComboBox<>();
-  private final ComboBox<Scale> scale = new ComboBox<>();
+  private final Chooser<NoteName> tonic;
+  private final Chooser<Scale> scale;
   private final Chips<KeyMove> way = new Chips<>("key-goes-", KeyMove::toString, this::choose);
   private final Label notes = Controls.wrapped("", "small");
   private final Label bent = Controls.wrapped("", "small");
   private final NumberField cents;
   private KeyMove move = KeyMove.NEAREST;
-  private boolean showing;
 
   KeyBox(Desk desk, Runnable findKey) {
     super(4);
@@ -49,14 +46,18 @@ final class KeyBox extends VBox {
                     desk.apply(
                         BriefEdits.cents(Math.max(-100, Math.min(100, brief().cents() + by)))))
             .inline();
-    tonic.setId("key-tonic");
-    tonic.setAccessibleText("home note");
-    tonic.setItems(FXCollections.observableArrayList(TONICS));
-    tonic.setOnAction(event -> chooseKey());
-    scale.setId("key-scale");
-    scale.setAccessibleText("scale");
-    scale.setItems(FXCollections.observableList(Arrays.asList(Scale.values())));
-    scale.setOnAction(event -> chooseKey());
+    this.tonic =
+        new Chooser<>(
+            "key-tonic",
+            "home note",
+            TONICS,
+            note -> chooseKey(new Key(note, brief().key().scale())));
+    this.scale =
+        new Chooser<>(
+            "key-scale",
+            "scale",
+            List.of(Scale.values()),
+            wanted -> chooseKey(new Key(brief().key().tonic(), wanted)));
     bent.setId("key-bent");
     bent.setVisible(false);
     bent.setManaged(false);
@@ -71,24 +72,18 @@ final class KeyBox extends VBox {
   }
 
   void show(Brief brief) {
-    showing = true;
-    tonic.setValue(brief.key().tonic());
-    scale.setValue(brief.key().scale());
+    tonic.display(brief.key().tonic());
+    scale.display(brief.key().scale());
     way.show(List.of(KeyMove.values()), move);
     notes.setText(String.join("  ", brief.key().notes().stream().map(NoteName::toString).toList()));
     cents.show(String.valueOf(brief.cents()));
-    showing = false;
   }
 
   private void choose(KeyMove chosen) {
     move = chosen;
   }
 
-  private void chooseKey() {
-    if (showing || tonic.getValue() == null || scale.getValue() == null) {
-      return;
-    }
-    Key key = new Key(tonic.getValue(), scale.getValue());
+  private void chooseKey(Key key) {
     KeyChange change = new KeyChange(brief().key(), key, move);
     List<KeyChange.Bend> bends = change.bends(desk.open().song());
     desk.apply(BriefEdits.key(key, move));

@@ -6,14 +6,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
@@ -47,12 +48,12 @@ final class OneChordPage implements ChordPage {
   private final Chips<String> turns = new Chips<>("turn-", w -> w, this::takeTurns);
   private final Chips<String> strum = new Chips<>("strum-", w -> w, this::takeStrum);
   private final ToggleButton rest = new ToggleButton("rest");
-  private final ComboBox<String> spread = new ComboBox<>();
+  private final Chooser<String> spread =
+      new Chooser<>("chord-spread", "spread of this chord", spreads(), this::takeSpread);
   private final NumberField millis;
   private final NumberField curve;
   private final Label told = Controls.wrapped("", "small");
   private final VBox box = new VBox(5);
-  private boolean showing;
 
   OneChordPage(ChordChoice choice) {
     this.choice = choice;
@@ -87,7 +88,6 @@ final class OneChordPage implements ChordPage {
 
   @Override
   public void show(ChordScene scene) {
-    showing = true;
     ChordSpan span = scene.span();
     Manner manner = span.manner();
     name.show(scene.row().notation().write(span.chord(), scene.brief().key()));
@@ -96,12 +96,11 @@ final class OneChordPage implements ChordPage {
     rest.setSelected(manner.rest());
     turns.show(
         TURNS, manner.inversion().map(String::valueOf).filter(TURNS::contains).orElse("led"));
-    spread.setValue(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
+    spread.display(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
     strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("struck"));
     millis.show(manner.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
     curve.show(manner.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
     told.setText(tell(scene));
-    showing = false;
   }
 
   private void build() {
@@ -115,11 +114,6 @@ final class OneChordPage implements ChordPage {
     rest.getStyleClass().setAll("toggle-button", "chip");
     rest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
     rest.setOnAction(e -> manner("Rest a chord", m -> m.withRest(rest.isSelected())));
-    spread.setId("chord-spread");
-    spread.setAccessibleText("spread of this chord");
-    spread.getItems().add(AS_PART);
-    Arrays.stream(VoicingKind.values()).forEach(kind -> spread.getItems().add(kind.toString()));
-    spread.setOnAction(e -> takeSpread());
     box.getChildren()
         .addAll(
             Controls.row(
@@ -149,6 +143,11 @@ final class OneChordPage implements ChordPage {
                 millis,
                 curve),
             told);
+  }
+
+  private static List<String> spreads() {
+    Stream<String> kinds = Arrays.stream(VoicingKind.values()).map(VoicingKind::toString);
+    return Stream.concat(Stream.of(AS_PART), kinds).toList();
   }
 
   void duplicate() {
@@ -243,14 +242,9 @@ final class OneChordPage implements ChordPage {
     choice.hear();
   }
 
-  private void takeSpread() {
-    if (showing) {
-      return;
-    }
+  private void takeSpread(String word) {
     Optional<VoicingKind> kind =
-        Arrays.stream(VoicingKind.values())
-            .filter(k -> k.toString().equals(spread.getValue()))
-            .findFirst();
+        Arrays.stream(VoicingKind.values()).filter(k -> k.toString().equals(word)).findFirst();
     manner("Spread a chord", m -> m.withKind(kind));
     choice.hear();
   }
@@ -271,9 +265,7 @@ final class OneChordPage implements ChordPage {
   }
 
   private void manner(String edit, UnaryOperator<Manner> change) {
-    if (!showing) {
-      choice.apply(choice.edits().manner(edit, choice.chord(), change));
-    }
+    choice.apply(choice.edits().manner(edit, choice.chord(), change));
   }
 
   private static int held(int value, int low, int high) {

@@ -7,10 +7,10 @@ import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.song.FollowRule;
@@ -24,13 +24,14 @@ final class PartPage implements ChordPage {
   private final ChordChoice choice;
   private final Chips<String> parts = new Chips<>("chord-part-", w -> w, this::choosePart);
   private final Chips<String> octaves = new Chips<>("layer-octave-", w -> w, this::takeOctave);
-  private final ComboBox<VoicingKind> spread = new ComboBox<>();
+  private final Chooser<VoicingKind> spread =
+      new Chooser<>(
+          "part-spread", "spread of the part", List.of(VoicingKind.values()), this::takeSpread);
   private final NumberField vary;
   private final FlowPane without = Controls.flow();
   private final Button remove;
   private final VBox box = new VBox(5);
   private String part = "";
-  private boolean showing;
 
   PartPage(ChordChoice choice) {
     this.choice = choice;
@@ -39,10 +40,6 @@ final class PartPage implements ChordPage {
                 "vary", "velocities vary by", this::vary, by -> vary(rule().vary().amount() + by))
             .inline();
     this.remove = Controls.action("layer-remove", "take this layer away", this::remove);
-    spread.setId("part-spread");
-    spread.setAccessibleText("spread of the part");
-    spread.getItems().addAll(VoicingKind.values());
-    spread.setOnAction(event -> takeSpread());
     Arrays.stream(ChordMember.values()).forEach(m -> without.getChildren().add(member(m)));
     box.getChildren()
         .addAll(
@@ -75,7 +72,6 @@ final class PartPage implements ChordPage {
 
   @Override
   public void show(ChordScene scene) {
-    showing = true;
     List<Part> following = following(scene);
     if (following.stream().noneMatch(p -> p.name().equals(part)) && !following.isEmpty()) {
       part = following.get(0).name();
@@ -86,11 +82,10 @@ final class PartPage implements ChordPage {
       showRule(rule());
       remove.setDisable(following.get(0).name().equals(part));
     }
-    showing = false;
   }
 
   private void showRule(FollowRule.Chords rule) {
-    spread.setValue(rule.kind());
+    spread.display(rule.kind());
     Controls.explained(spread, rule.kind().words());
     vary.show(String.valueOf(rule.vary().amount()));
     octaves.show(List.of("octave down", "as laid out", "octave up", "two up"), octave(rule));
@@ -161,11 +156,9 @@ final class PartPage implements ChordPage {
     choice.apply(edits().vary(Math.max(6, rule().vary().amount()), rule().vary().seed() + 1));
   }
 
-  private void takeSpread() {
-    if (!showing && spread.getValue() != null) {
-      choice.apply(edits().spread(spread.getValue()));
-      choice.hear();
-    }
+  private void takeSpread(VoicingKind kind) {
+    choice.apply(edits().spread(kind));
+    choice.hear();
   }
 
   private void takeOctave(String word) {
@@ -174,9 +167,6 @@ final class PartPage implements ChordPage {
   }
 
   private void takeWithout() {
-    if (showing) {
-      return;
-    }
     Set<ChordMember> out = EnumSet.noneOf(ChordMember.class);
     for (int i = 0; i < without.getChildren().size(); i++) {
       if (((CheckBox) without.getChildren().get(i)).isSelected()) {

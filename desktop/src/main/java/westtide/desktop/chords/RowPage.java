@@ -4,13 +4,14 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.FigureSheet;
 import westtide.desktop.kit.TypedLine;
@@ -33,23 +34,17 @@ final class RowPage implements ChordPage {
   private static final String MOVES = "bass moves";
 
   private final ChordChoice choice;
-  private final ComboBox<String> rhythm = new ComboBox<>();
+  private final Chooser<String> rhythm =
+      new Chooser<>("row-rhythm", "rhythm of the progression", rhythms(), this::takeRhythm);
   private final FigureSheet hand = new FigureSheet("row-hand", this::drawn);
   private final TypedLine figure = new TypedLine("row-figure", "x--.x-..", this::takeFigure);
   private final Chips<Integer> octave = new Chips<>("register-", RowPage::register, o -> apply(o));
   private final TypedLine name = new TypedLine("row-name", "name", this::takeName);
   private final FlowPane uses = Controls.flow();
   private final VBox box = new VBox(6);
-  private boolean showing;
 
   RowPage(ChordChoice choice) {
     this.choice = choice;
-    rhythm.setId("row-rhythm");
-    rhythm.setAccessibleText("rhythm of the progression");
-    rhythm.getItems().add(AS_PART);
-    Arrays.stream(RhythmFamily.values()).forEach(f -> rhythm.getItems().add(f.toString()));
-    rhythm.getItems().add(OWN);
-    rhythm.setOnAction(event -> takeRhythm());
     rhythm.setPrefWidth(196);
     rhythm.setMinWidth(150);
     HBox.setHgrow(hand, Priority.ALWAYS);
@@ -86,10 +81,9 @@ final class RowPage implements ChordPage {
 
   @Override
   public void show(ChordScene scene) {
-    showing = true;
     Optional<ChordRhythm> own = scene.row().rhythm();
     Optional<RhythmFamily> family = own.flatMap(RhythmFamily::of);
-    rhythm.setValue(own.isEmpty() ? AS_PART : family.map(RhythmFamily::toString).orElse(OWN));
+    rhythm.display(own.isEmpty() ? AS_PART : family.map(RhythmFamily::toString).orElse(OWN));
     String text =
         own.flatMap(ChordRhythm::figure)
             .or(() -> own.isEmpty() ? ChordVoicings.rule(scene.song()).figure() : Optional.empty())
@@ -108,7 +102,6 @@ final class RowPage implements ChordPage {
     octave.show(List.of(-1, 0, 1), scene.row().octave());
     name.show(scene.row().name());
     showUses(scene.song());
-    showing = false;
   }
 
   private void showUses(Song song) {
@@ -127,41 +120,46 @@ final class RowPage implements ChordPage {
 
   private HBox use(Song song, SectionKind kind, Section first) {
     String id = first.word().toString();
-    ComboBox<String> row = new ComboBox<>();
-    row.setId("use-" + id);
-    row.setAccessibleText("progression of the " + id);
-    song.progressions().forEach(p -> row.getItems().add(p.name()));
-    row.setValue(first.progression());
-    row.setOnAction(event -> choice.apply(RowEdits.use(kind, row.getValue())));
-    ComboBox<String> pedal = new ComboBox<>();
-    pedal.setId("pedal-" + id);
-    pedal.setAccessibleText("bass of the " + id);
-    pedal.getItems().add(MOVES);
+    List<String> names = song.progressions().stream().map(Progression::name).toList();
+    Chooser<String> row =
+        new Chooser<>(
+            "use-" + id,
+            "progression of the " + id,
+            names,
+            name -> choice.apply(RowEdits.use(kind, name)));
+    row.display(first.progression());
     List<NoteName> scale = song.brief().key().notes();
-    scale.forEach(note -> pedal.getItems().add("stays on " + note));
-    pedal.setValue(first.pedal().map(note -> "stays on " + note).orElse(MOVES));
-    pedal.setOnAction(
-        event -> {
-          int index = pedal.getItems().indexOf(pedal.getValue()) - 1;
-          choice.apply(
-              RowEdits.pedal(kind, index < 0 ? Optional.empty() : Optional.of(scale.get(index))));
-        });
+    Chooser<String> pedal =
+        new Chooser<>(
+            "pedal-" + id,
+            "bass of the " + id,
+            Stream.concat(Stream.of(MOVES), scale.stream().map(RowPage::stays)).toList(),
+            words -> choice.apply(RowEdits.pedal(kind, staying(scale, words))));
+    pedal.display(first.pedal().map(RowPage::stays).orElse(MOVES));
     return Controls.row(4, Controls.whole(Controls.label(id, "small")), row, pedal);
   }
 
-  private void takeRhythm() {
-    if (showing || rhythm.getValue() == null) {
-      return;
-    }
-    if (rhythm.getValue().equals(OWN)) {
+  private static String stays(NoteName note) {
+    return "stays on " + note;
+  }
+
+  private static Optional<NoteName> staying(List<NoteName> scale, String words) {
+    return scale.stream().filter(note -> stays(note).equals(words)).findFirst();
+  }
+
+  private static List<String> rhythms() {
+    Stream<String> families = Arrays.stream(RhythmFamily.values()).map(RhythmFamily::toString);
+    return Stream.of(Stream.of(AS_PART), families, Stream.of(OWN)).flatMap(s -> s).toList();
+  }
+
+  private void takeRhythm(String word) {
+    if (word.equals(OWN)) {
       figure.field().requestFocus();
       return;
     }
-    boolean asPart = rhythm.getValue().equals(AS_PART);
-    choice.apply(
-        choice
-            .edits()
-            .rhythm(asPart ? Optional.empty() : Optional.of(RhythmText.parse(rhythm.getValue()))));
+    Optional<ChordRhythm> wanted =
+        word.equals(AS_PART) ? Optional.empty() : Optional.of(RhythmText.parse(word));
+    choice.apply(choice.edits().rhythm(wanted));
   }
 
   private void drawn(String text) {

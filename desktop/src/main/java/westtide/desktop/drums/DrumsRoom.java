@@ -45,6 +45,7 @@ import westtide.text.Reading;
 public final class DrumsRoom implements Room {
   private static final double PAGE_HEIGHT = 126;
   private static final double ROOMY = 540;
+  private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
   private static final String TWO_BARS = "two bars";
 
@@ -216,7 +217,7 @@ public final class DrumsRoom implements Room {
     VBox.setVgrow(scroll, Priority.ALWAYS);
     HBox.setHgrow(laneLine, Priority.ALWAYS);
     HBox.setHgrow(grooves, Priority.ALWAYS);
-    laneLine.field().getStyleClass().add("small-typed");
+    laneLine.smallerFrom(LONG_LANE).field().getStyleClass().add("small-typed");
     laneName.setMinWidth(84);
     told.setId("hit-told");
     why.setId("hit-why");

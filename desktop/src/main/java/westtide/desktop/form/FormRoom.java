@@ -1,11 +1,8 @@
 package westtide.desktop.form;
 
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import javafx.collections.FXCollections;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -14,6 +11,7 @@ import westtide.desktop.Desk;
 import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.play.Moment;
@@ -47,10 +45,17 @@ public final class FormRoom implements Room {
   private final TankSheet tanks = new TankSheet(new Fingers());
   private final Label told = Controls.wrapped("");
   private final Label length = Controls.label("", "strong");
-  private final ComboBox<SectionWord> word = new ComboBox<>();
-  private final ComboBox<String> progression = new ComboBox<>();
-  private final ComboBox<String> variant = new ComboBox<>();
-  private boolean showing;
+  private final Chooser<SectionWord> word =
+      new Chooser<>(
+          "section-word",
+          "what the section is called",
+          List.of(SectionWord.values()),
+          this::rename);
+  private final Chooser<String> progression =
+      new Chooser<>(
+          "section-progression", "the chords of the section", List.of(), this::reharmonise);
+  private final Chooser<String> variant =
+      new Chooser<>("cell-pattern", "the pattern the part plays", List.of(), this::play);
 
   /** The room. */
   public FormRoom(Desk desk) {
@@ -86,7 +91,6 @@ public final class FormRoom implements Room {
 
   @Override
   public void show(SongView view) {
-    showing = true;
     Song song = view.song();
     int section = desk.open().section();
     line.show(song.form().toString());
@@ -99,12 +103,11 @@ public final class FormRoom implements Room {
     templates.show(view.style().form().templates(), now);
     length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
     tanks.show(song, section);
-    word.setValue(song.form().sections().get(section).word());
-    progression.setItems(
-        FXCollections.observableList(song.progressions().stream().map(Progression::name).toList()));
-    progression.setValue(song.form().sections().get(section).progression());
+    word.display(song.form().sections().get(section).word());
+    progression.display(
+        song.progressions().stream().map(Progression::name).toList(),
+        song.form().sections().get(section).progression());
     showCell();
-    showing = false;
   }
 
   private void build() {
@@ -112,16 +115,6 @@ public final class FormRoom implements Room {
     VBox.setVgrow(tanks, Priority.ALWAYS);
     line.field().getStyleClass().add("small-typed");
     told.setId("tank-told");
-    word.setId("section-word");
-    word.setAccessibleText("what the section is called");
-    word.setItems(FXCollections.observableList(Arrays.asList(SectionWord.values())));
-    word.setOnAction(event -> rename());
-    progression.setId("section-progression");
-    progression.setAccessibleText("the chords of the section");
-    progression.setOnAction(event -> reharmonise());
-    variant.setId("cell-pattern");
-    variant.setAccessibleText("the pattern the part plays");
-    variant.setOnAction(event -> play());
     sheet
         .getChildren()
         .addAll(
@@ -170,13 +163,9 @@ public final class FormRoom implements Room {
             + ": "
             + level
             + ". Click a tank to fill it; keys: arrows, + and −, 0 to 4.");
-    boolean before = showing;
-    showing = true;
-    variant.setItems(
-        FXCollections.observableList(part.variants().stream().map(Variant::name).toList()));
-    variant.setValue(
+    variant.display(
+        part.variants().stream().map(Variant::name).toList(),
         part.variant(section.cell(part.id(), tanks.cell().fromBar()).variant()).name());
-    showing = before;
   }
 
   private Optional<TypedLine.Trouble> take(String text) {
@@ -203,24 +192,16 @@ public final class FormRoom implements Room {
     return desk.open().section();
   }
 
-  private void rename() {
-    if (!showing && word.getValue() != null) {
-      desk.apply(FormEdits.rename(section(), word.getValue()));
-    }
+  private void rename(SectionWord wanted) {
+    desk.apply(FormEdits.rename(section(), wanted));
   }
 
-  private void reharmonise() {
-    if (!showing && progression.getValue() != null) {
-      desk.apply(FormEdits.progression(section(), progression.getValue()));
-    }
+  private void reharmonise(String wanted) {
+    desk.apply(FormEdits.progression(section(), wanted));
   }
 
-  private void play() {
-    if (!showing && variant.getValue() != null) {
-      desk.apply(
-          FormEdits.variant(
-              section(), tanks.part().id(), tanks.cell().fromBar(), variant.getValue()));
-    }
+  private void play(String pattern) {
+    desk.apply(FormEdits.variant(section(), tanks.part().id(), tanks.cell().fromBar(), pattern));
   }
 
   /** Makes the selected section longer (or shorter) by bars. */

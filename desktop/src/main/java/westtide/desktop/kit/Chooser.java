@@ -28,7 +28,15 @@ public final class Chooser<T> extends ComboBox<T> {
 
   /** Displays what is chosen now. */
   public void display(T thing) {
+    display(getItems(), thing);
+  }
+
+  /** Displays what is chosen now, and other things to choose from. */
+  public void display(List<T> things, T thing) {
     displaying = true;
+    if (!getItems().equals(things)) {
+      getItems().setAll(things);
+    }
     setValue(thing);
     displaying = false;
   }

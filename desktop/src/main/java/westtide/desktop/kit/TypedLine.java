@@ -2,6 +2,7 @@ package westtide.desktop.kit;
 
 import java.util.Optional;
 import java.util.function.Function;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -22,6 +23,7 @@ public final class TypedLine extends VBox {
   public record Trouble(int column, String message) {}
 
   private static final double PADDING = 12;
+  private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
 
   private final TextField field;
   private final Label problem = Controls.wrapped("", "problem");
@@ -62,6 +64,14 @@ public final class TypedLine extends VBox {
     if (untouched || !field.isFocused()) {
       restore();
     }
+  }
+
+  /** Writes smaller where the text has more characters than that, so that more of it is seen. */
+  public TypedLine smallerFrom(int characters) {
+    field
+        .textProperty()
+        .addListener((o, was, is) -> field.pseudoClassStateChanged(LONG, is.length() > characters));
+    return this;
   }
 
   /** The field itself. */

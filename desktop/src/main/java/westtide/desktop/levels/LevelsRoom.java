@@ -3,7 +3,6 @@ package westtide.desktop.levels;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
@@ -13,6 +12,7 @@ import westtide.desktop.Desk;
 import westtide.desktop.Room;
 import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.play.Moment;
@@ -38,7 +38,8 @@ public final class LevelsRoom implements Room {
   private final VBox sheet = new VBox();
   private final PlumbSheet plumbs = new PlumbSheet(new Fingers());
   private final Label name = Controls.label("", "stop-name");
-  private final ComboBox<String> instrument = new ComboBox<>();
+  private final Chooser<String> instrument =
+      new Chooser<>("instrument", "instrument of the part", List.of(), this::chooseInstrument);
   private final FlowPane settings = new FlowPane(12, 4);
   private final FlowPane amounts = new FlowPane(12, 4);
   private final List<NumberField> fields = new ArrayList<>();
@@ -46,7 +47,6 @@ public final class LevelsRoom implements Room {
   private final Chips<Duck.Trigger> ducks;
   private String shownSettings = "";
   private int chosen;
-  private boolean showing;
 
   /** The room. */
   public LevelsRoom(Desk desk) {
@@ -85,21 +85,18 @@ public final class LevelsRoom implements Room {
 
   @Override
   public void show(SongView view) {
-    showing = true;
     List<Part> parts = view.song().parts();
     chosen = Math.min(chosen, parts.size() - 1);
     Part part = parts.get(chosen);
     plumbs.show(parts, chosen);
     name.setText(part.name());
-    instrument.getItems().setAll(names(part));
-    instrument.setValue(part.patch().instrument());
+    instrument.display(names(part), part.patch().instrument());
     showSettings(part);
     for (int i = 0; i < fields.size(); i++) {
       fields.get(i).show(Amount.ALL.get(i).shown(part.mix()));
     }
     delays.show(List.of(DelayTime.values()), part.mix().delayTime());
     ducks.show(List.of(Duck.Trigger.values()), part.mix().duck().trigger());
-    showing = false;
   }
 
   @Override
@@ -109,10 +106,7 @@ public final class LevelsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    instrument.setId("instrument");
-    instrument.setAccessibleText("instrument of the part");
     instrument.setVisibleRowCount(14);
-    instrument.setOnAction(event -> chooseInstrument());
     for (Amount amount : Amount.ALL) {
       NumberField field =
           new NumberField(
@@ -236,11 +230,7 @@ public final class LevelsRoom implements Room {
         .toList();
   }
 
-  private void chooseInstrument() {
-    String wanted = instrument.getValue();
-    if (showing || wanted == null || wanted.equals(part().patch().instrument())) {
-      return;
-    }
+  private void chooseInstrument(String wanted) {
     int program =
         InstrumentBook.shipped().find(wanted).map(Instrument::program).orElse(part().program());
     desk.apply(MixEdits.instrument(part().id(), wanted, program));
@@ -264,9 +254,7 @@ public final class LevelsRoom implements Room {
   }
 
   private void mix(String what, java.util.function.UnaryOperator<westtide.song.mix.Mix> change) {
-    if (!showing) {
-      desk.apply(MixEdits.mix(part().id(), what, change));
-    }
+    desk.apply(MixEdits.mix(part().id(), what, change));
   }
 
   private final class Fingers implements PlumbSheet.Hands {

@@ -1,0 +1,70 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.ComboBox;
+import org.junit.jupiter.api.Test;
+import westtide.review.Stage;
+import westtide.theory.Key;
+import westtide.theory.NoteName;
+import westtide.theory.Scale;
+
+/** Tempo, key, swing and style, as a person sets them. */
+class BriefRoomTest extends TrapSongTest {
+  @Test
+  void theTempoIsTypedNudgedAndTapped() {
+    type("#tempo", "131.5");
+    assertThat(words("#bridge-tempo")).isEqualTo("131.5");
+    press("#tempo-up", "#tempo-up", "#tempo-down");
+    assertThat(words("#bridge-tempo")).isEqualTo("132.5");
+    for (int tap = 0; tap < 5; tap++) {
+      clock.addAndGet(400);
+      press("#tap-tempo");
+    }
+    assertThat(words("#bridge-tempo")).isEqualTo("150");
+    type("#tempo", "five");
+    assertHas(words("#tempo-problem"), "20 to 300", "five");
+    assertThat(words("#bridge-tempo")).isEqualTo("150");
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void theKeyMovesChordsAndLine() {
+    int first = line().get(0).key();
+    interact(
+        () -> ((ComboBox<NoteName>) lookup("#key-tonic").query()).setValue(NoteName.parse("A")));
+    settle();
+    assertThat(song().brief().key()).isEqualTo(Key.parse("A minor"));
+    assertThat(chords()).startsWith("Am9", "Fmaj7");
+    assertThat(line().get(0).key()).isEqualTo(first + 3);
+    interact(() -> ((ComboBox<Scale>) lookup("#key-scale").query()).setValue(Scale.DORIAN));
+    settle();
+    assertThat(words("#bridge-key")).isEqualTo("A dorian");
+  }
+
+  @Test
+  void swingIsNudgedAndSeenAsDisplacement() {
+    go(Stage.DRUMS);
+    double straight = middle("#bead-snare-32").getX();
+    double kick = middle("#bead-kick-1").getX();
+    go(Stage.BRIEF);
+    type("#swing", "62");
+    go(Stage.DRUMS);
+    assertThat(middle("#bead-snare-32").getX()).isGreaterThan(straight + 3);
+    assertThat(middle("#bead-kick-1").getX()).isEqualTo(kick);
+  }
+
+  @Test
+  void anotherStyleMeasuresAnewAndANewTakeDraftsInIt() {
+    press("#style-house");
+    assertThat(song().brief().style()).isEqualTo("house");
+    assertThat(words("#fix-0")).isEqualTo("set it to 126");
+    var before = groove();
+    press("#new-take");
+    waitFor(() -> !groove().equals(before));
+    assertThat(song().brief().tempo()).hasToString("142");
+    press("#undo", "#undo");
+    assertThat(song().brief().style()).isEqualTo("trap");
+    assertThat(groove()).isEqualTo(before);
+  }
+}

@@ -1,0 +1,24 @@
+package westtide.desktop;
+
+import org.junit.jupiter.api.BeforeEach;
+import westtide.review.Stage;
+import westtide.rhythm.Meter;
+import westtide.song.Pattern;
+
+/** The grooves of a demo song in front, the keys on its first lane and step. */
+abstract class DemoDrumsTest extends WindowTest {
+  @Override
+  void begin() {
+    shell.begin(shell.demos().get(0));
+  }
+
+  @BeforeEach
+  void openDrums() {
+    go(Stage.DRUMS);
+    focus("#bead-sheet");
+  }
+
+  Pattern.Drums groove() {
+    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
+  }
+}

@@ -1,0 +1,80 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import westtide.review.Stage;
+import westtide.song.Level;
+import westtide.song.Section;
+
+/** Sections, tanks and the tide chart. */
+class FormRoomTest extends TrapSongTest {
+  private Section section(int index) {
+    return song().form().sections().get(index);
+  }
+
+  @Test
+  void aSectionIsAddedResizedMovedRemovedAndUndone() {
+    go(Stage.FORM);
+    String before = song().form().toString();
+    press("#section-add");
+    assertThat(song().form())
+        .hasToString(before.replace("hook 16, verse 16, pre", "hook 16, verse 8, verse 16, pre"));
+    press("#section-longer", "#section-later");
+    assertThat(song().form().toString())
+        .startsWith("intro 8, hook 16, verse 16, verse 12, pre-hook 8");
+    press("#section-remove");
+    assertThat(song().form()).hasToString(before);
+    press("#undo", "#undo", "#undo", "#undo");
+    assertThat(song().form()).hasToString(before);
+    assertThat(lookup("#tide-length").queryText().getText()).endsWith("2:56");
+  }
+
+  @Test
+  void aFormIsTypedAndATemplateLaidOut() {
+    go(Stage.FORM);
+    type("#form-line", "intro 4, chorus 8, breakdown 8, drop 16");
+    assertThat(song().form()).hasToString("intro 4, chorus 8, breakdown 8, drop 16");
+    type("#form-line", "intro 4, solo 9");
+    assertHas(words("#form-line-problem"), "column 10", "solo");
+    push(KeyCode.ESCAPE);
+    press("#template-hook-first");
+    assertThat(song().form().toString()).startsWith("hook 16, verse 16");
+  }
+
+  @Test
+  void aTankIsFilledByClickAndByKeys() {
+    go(Stage.FORM);
+    Node tank = lookup("#tank-0-808-0").query();
+    var bounds = tank.localToScreen(tank.getLayoutBounds());
+    clickOn(new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3));
+    settle();
+    assertThat(section(0).cell("808", 0).level()).isEqualTo(Level.HINT);
+    push(KeyCode.PLUS);
+    settle();
+    assertThat(section(0).cell("808", 0).level()).isEqualTo(Level.HALF);
+    push(KeyCode.RIGHT);
+    push(KeyCode.DIGIT0);
+    settle();
+    assertThat(section(1).cell("808", 0).level()).isEqualTo(Level.OUT);
+    assertHas(words("#tank-told"), "808 in the hook: out");
+    press("#cell-split");
+    assertThat(section(1).cells("808")).hasSize(2);
+  }
+
+  @Test
+  void theTideChartSelectsASectionAndOpensTheForm() {
+    clickOn("#tide-section-2");
+    settle();
+    assertThat(shell.open().section()).isEqualTo(2);
+    push(KeyCode.LEFT);
+    settle();
+    assertThat(shell.open().section()).isEqualTo(1);
+    doubleClickOn("#tide-section-3");
+    settle();
+    assertThat(shown("#tank-sheet")).isTrue();
+  }
+}
