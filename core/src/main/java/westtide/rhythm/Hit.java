@@ -113,7 +113,7 @@ public record Hit(int step, int velocity, int nudge, int pitch, Roll roll, int f
 
   /** How many semitones a stroke is above or below the drum; a roll arrives at its whole rise. */
   public int pitch(int stroke) {
-    return roll.strokes() == 1 ? pitch : pitch + (int) Math.round(roll.rise() * roll.way(stroke));
+    return roll.rise() == 0 ? pitch : pitch + (int) Math.round(roll.rise() * roll.way(stroke));
   }
 
   /** How loud the soft stroke of a flam is. */

@@ -27,13 +27,17 @@ final class MonophonicCut {
     Arrays.fill(last, -1);
     List<ScoredNote> out = new ArrayList<>(sorted.size());
     for (ScoredNote note : sorted) {
-      int source = note.struck().map(s -> KEYS + s.lane().index()).orElse(note.key());
+      int source = source(note);
       cutLast(out, last[source], note.start());
       last[source] = out.size();
       out.add(note);
     }
     out.removeIf(note -> note.ticks() <= 0);
     return out;
+  }
+
+  private static int source(ScoredNote note) {
+    return note.struck().isPresent() ? KEYS + note.struck().get().lane().index() : note.key();
   }
 
   private static void cutLast(List<ScoredNote> out, int index, int tick) {

@@ -17,6 +17,22 @@ public record ScoredPart(Part part, List<ScoredNote> notes) {
 
   /** The notes that start inside a stretch of ticks. */
   public List<ScoredNote> between(int from, int to) {
-    return notes.stream().filter(note -> note.start() >= from && note.start() < to).toList();
+    int first = firstFrom(from);
+    return notes.subList(first, Math.max(first, firstFrom(to)));
+  }
+
+  /** How many notes start before a tick. */
+  private int firstFrom(int tick) {
+    int low = 0;
+    int high = notes.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (notes.get(middle).start() < tick) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
   }
 }

@@ -50,14 +50,9 @@ final class Scoring {
     for (int i = 0; i < song.form().sections().size(); i++) {
       addSection(out, part, i);
     }
-    out.sort(Scoring::inOrder);
-    return MonophonicCut.sameSource(part.role() == Role.SUB ? MonophonicCut.allKeys(out) : out);
-  }
-
-  private static int inOrder(ScoredNote one, ScoredNote other) {
-    return one.start() != other.start()
-        ? Integer.compare(one.start(), other.start())
-        : Integer.compare(one.key(), other.key());
+    List<ScoredNote> sorted = NoteOrder.sorted(out);
+    return MonophonicCut.sameSource(
+        part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted);
   }
 
   private void addSection(List<ScoredNote> out, Part part, int index) {

@@ -2,6 +2,7 @@ package westtide.score;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
@@ -238,5 +239,24 @@ class ScoreTest {
     assertThat(notes.stream().map(ScoredNote::velocity).distinct().count()).isGreaterThan(5);
     Song anew = edits.feel("Anew", DrumVoice.CLOSED_HAT.lane(), f -> f.withSeed(2)).apply(loose);
     assertThat(Score.of(anew).parts().get(0).notes()).isNotEqualTo(notes);
+  }
+
+  @Test
+  void notesStandInOrderAndAStretchHasThoseThatStartInIt() {
+    for (String style : List.of("trap", "amapiano", "boom bap")) {
+      Score score = Score.of(Songs.draft(style, 3));
+      for (ScoredPart part : score.parts()) {
+        assertThat(part.notes())
+            .isSortedAccordingTo(
+                Comparator.comparingInt(ScoredNote::start).thenComparingInt(ScoredNote::key));
+        for (int from = -960; from < score.ticks(); from += 3000) {
+          int start = from;
+          int end = from + 4321;
+          List<ScoredNote> expected =
+              part.notes().stream().filter(n -> n.start() >= start && n.start() < end).toList();
+          assertThat(part.between(start, end)).isEqualTo(expected);
+        }
+      }
+    }
   }
 }
