@@ -63,22 +63,33 @@ public record StepLane(int length, List<Hit> hits) {
 
   /** The hit on a step, if there is one. */
   public Optional<Hit> at(int step) {
-    for (Hit hit : hits) {
-      if (hit.step() == step) {
-        return Optional.of(hit);
-      }
-    }
-    return Optional.empty();
+    int place = place(step);
+    return place < 0 ? Optional.empty() : Optional.of(hits.get(place));
   }
 
   /** How loud the hit on a step is; 0 where there is none. */
   public int velocityAt(int step) {
-    for (Hit hit : hits) {
-      if (hit.step() == step) {
-        return hit.velocity();
+    int place = place(step);
+    return place < 0 ? 0 : hits.get(place).velocity();
+  }
+
+  /** Where the hit on a step stands among the hits; −1 where there is none. */
+  private int place(int step) {
+    int low = 0;
+    int high = hits.size() - 1;
+    while (low <= high) {
+      int middle = (low + high) >>> 1;
+      int found = hits.get(middle).step();
+      if (found == step) {
+        return middle;
+      }
+      if (found < step) {
+        low = middle + 1;
+      } else {
+        high = middle - 1;
       }
     }
-    return 0;
+    return -1;
   }
 
   /** The lane with this hit in place of whatever stood on its step. */

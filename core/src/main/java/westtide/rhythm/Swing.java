@@ -77,8 +77,11 @@ public record Swing(int hundredths, Grid grid) {
 
   /** The sounding tick of a written tick; the first of each pair stays where it is. */
   public long at(long tick) {
+    if (straight()) {
+      return tick;
+    }
     int unit = grid.ticks();
-    int within = Math.floorMod(tick, 2 * unit);
+    int within = Math.floorMod(Math.toIntExact(tick), 2 * unit);
     int second = second();
     int moved =
         within <= unit
