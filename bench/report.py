@@ -24,9 +24,9 @@ with open(os.path.join(folder, "blocks.txt"), encoding="utf-8") as file:
     title, block, median, high, worst = file.read().strip().split("\t")
 
 
-def scores(name):
+def medians(name):
     return {
-        run.get("params", {}).get("song", ""): (run["primaryMetric"]["score"], run["primaryMetric"]["scorePercentiles"]["50.0"])
+        run.get("params", {}).get("song", ""): run["primaryMetric"]["scorePercentiles"]["50.0"]
         for run in runs
         if run["benchmark"].endswith(name)
     }
@@ -41,7 +41,8 @@ def model():
 java = subprocess.run(["java", "-version"], capture_output=True, text=True, check=True).stderr.splitlines()[0]
 print("# Benchmarks")
 print()
-print("Made by `bench/run`, which measures everything in one run on one machine. What counts are the ratios.")
+print("Made by `bench/run`, which measures everything in one run on one machine. What counts are the ratios. Times are JMH")
+print("medians of single calls, so that moments in which the machine is taken away do not count.")
 print()
 print(f"Machine: {model()}; {java}; {platform.system()} {platform.release()}.")
 print()
@@ -54,7 +55,7 @@ print("rendering cold and writing 24 bit.")
 print()
 print("| song | length s | baseline ms | × real time | ours ms | × real time | faster than the baseline | whole process ms | faster |")
 print("|---|---|---|---|---|---|---|---|---|")
-for song, (_, mid) in scores("RenderBenchmark.mix").items():
+for song, mid in medians("RenderBenchmark.mix").items():
     seconds = length(song)
     fluid, ours = processes[song]
     print(
@@ -68,9 +69,9 @@ print("Baseline: the length of one block of sound, 256 samples at 48 kHz, 5333 �
 print()
 print("| song | song to score µs | of a block | score made ready µs | of a block |")
 print("|---|---|---|---|---|")
-ready = scores("ScoreBenchmark.prepare")
-for song, (mean, _) in scores("ScoreBenchmark.score").items():
-    print(f"| {song} | {mean:.0f} | {mean / 5333:.2f} | {ready[song][0]:.0f} | {ready[song][0] / 5333:.2f} |")
+ready = medians("ScoreBenchmark.prepare")
+for song, mid in medians("ScoreBenchmark.score").items():
+    print(f"| {song} | {mid:.0f} | {mid / 5333:.2f} | {ready[song]:.0f} | {ready[song] / 5333:.2f} |")
 print()
 print("## A busy groove")
 print()
@@ -79,8 +80,8 @@ print("song to score. Baseline: 5 ms.")
 print()
 print("| song to score µs | of the baseline |")
 print("|---|---|")
-for _, (mean, _) in scores("GrooveBenchmark.score").items():
-    print(f"| {mean:.0f} | {mean / 5000:.2f} |")
+for mid in medians("GrooveBenchmark.score").values():
+    print(f"| {mid:.0f} | {mid / 5000:.2f} |")
 print()
 print("## A late change of tempo or key")
 print()
@@ -88,9 +89,9 @@ print("The edit, the score and all soundings of the written music. Baseline: 50 
 print()
 print("| song | another tempo µs | of the baseline | another key and mode µs | of the baseline |")
 print("|---|---|---|---|---|")
-keys = scores("EditBenchmark.key")
-for song, (mean, _) in scores("EditBenchmark.tempo").items():
-    print(f"| {song} | {mean:.0f} | {mean / 50000:.2f} | {keys[song][0]:.0f} | {keys[song][0] / 50000:.2f} |")
+keys = medians("EditBenchmark.key")
+for song, mid in medians("EditBenchmark.tempo").items():
+    print(f"| {song} | {mid:.0f} | {mid / 50000:.2f} | {keys[song]:.0f} | {keys[song] / 50000:.2f} |")
 print()
 print("## The audio thread while everything is edited")
 print()

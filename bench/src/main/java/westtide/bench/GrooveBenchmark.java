@@ -49,7 +49,7 @@ import westtide.theory.Key;
  * swing, varied velocities, accents of five steps and two lanes of their own length.
  */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
+@BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Warmup(iterations = 4, time = 2)
 @Measurement(iterations = 6, time = 2)

@@ -21,7 +21,7 @@ import westtide.sound.PreparedScore;
 
 /** What an edit costs before it is heard: the score, and making it ready with tables kept. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
+@BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Warmup(iterations = 3, time = 2)
 @Measurement(iterations = 5, time = 2)
