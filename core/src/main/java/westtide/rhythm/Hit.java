@@ -47,6 +47,11 @@ public record Hit(int step, int velocity, int nudge, int pitch, Roll roll, int f
     return new Hit(step, velocity, 0, 1);
   }
 
+  /** A nudge held inside −120 to 120 ticks. */
+  public static int heldNudge(long ticks) {
+    return (int) Math.max(-MOST_NUDGE, Math.min(MOST_NUDGE, ticks));
+  }
+
   /** The same hit at another velocity. */
   public Hit withVelocity(int other) {
     return new Hit(step, other, nudge, pitch, roll, flam, when);

@@ -53,7 +53,6 @@ public record Quantise(StepGrid grid, Swing swing, int strength) {
 
   private Placed placed(long written, long step) {
     double off = (written - step * grid.ticks()) * (100 - strength) / 100.0;
-    int most = Hit.MOST_NUDGE;
-    return new Placed(step, (int) Math.max(-most, Math.min(most, Math.round(off))));
+    return new Placed(step, Hit.heldNudge(Math.round(off)));
   }
 }

@@ -80,8 +80,7 @@ public record GrooveFeel(Map<Integer, Double> late, Map<Integer, Double> loud) {
     double wanted = late.get(step) - lane.feel().nudge();
     double nudge = hit.nudge() + share * (wanted - hit.nudge());
     double velocity = hit.velocity() + share * (mean * loud.get(step) - hit.velocity());
-    int most = Hit.MOST_NUDGE;
-    return hit.withNudge((int) Math.max(-most, Math.min(most, Math.round(nudge))))
+    return hit.withNudge(Hit.heldNudge(Math.round(nudge)))
         .withVelocity(Velocity.held(Math.round(velocity)));
   }
 

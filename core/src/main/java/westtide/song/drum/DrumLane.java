@@ -87,8 +87,7 @@ public record DrumLane(
     int step = (int) Math.max(0, Math.min(lane.length() - 1, nearest));
     int to = step == now || lane.at(step).isEmpty() ? step : now;
     long left = ticks - (long) to * grid.ticks();
-    int most = Hit.MOST_NUDGE;
-    return hit.withStep(to).withNudge((int) Math.max(-most, Math.min(most, left)));
+    return hit.withStep(to).withNudge(Hit.heldNudge(left));
   }
 
   /** The swing it plays with in a song of that swing. */

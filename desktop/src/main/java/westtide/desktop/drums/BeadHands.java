@@ -63,7 +63,7 @@ final class BeadHands {
       paint(Optional.empty());
     } else if (hit.isEmpty()) {
       doing = Doing.PAINTING;
-      paint(Optional.of(Hit.of(choice.scene().step(), Velocity.HIT)));
+      place();
       choice.hear();
     } else {
       doing = Doing.DECIDING;
@@ -124,9 +124,13 @@ final class BeadHands {
       if (doing == Doing.RUBBING) {
         paint(Optional.empty());
       } else if (free) {
-        paint(Optional.of(Hit.of(choice.scene().step(), Velocity.HIT)));
+        place();
       }
     }
+  }
+
+  private void place() {
+    paint(Optional.of(Hit.of(choice.scene().step(), Velocity.HIT)));
   }
 
   private void paint(Optional<Hit> hit) {

@@ -117,8 +117,7 @@ final class BeadKeys {
 
   private void nudge(int ticks) {
     GrooveScene scene = choice.scene();
-    int held = Math.max(-Hit.MOST_NUDGE, Math.min(Hit.MOST_NUDGE, ticks));
-    choice.apply(choice.edits().nudge(scene.chosen().id(), scene.step(), held));
+    choice.apply(choice.edits().nudge(scene.chosen().id(), scene.step(), Hit.heldNudge(ticks)));
   }
 
   private void pitch(int semitones) {
