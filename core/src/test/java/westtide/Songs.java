@@ -25,6 +25,7 @@ import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
 
@@ -59,7 +60,7 @@ public final class Songs {
   /** One hook of that many bars in which every part plays in full. */
   public static Song oneHook(Brief brief, String chords, int bars, Part... parts) {
     List<Part> list = List.of(parts);
-    Map<String, List<Cell>> cells = new java.util.LinkedHashMap<>();
+    Map<PartId, List<Cell>> cells = new java.util.LinkedHashMap<>();
     list.forEach(
         part ->
             cells.put(part.id(), List.of(new Cell(0, Level.FULL, part.variants().get(0).name()))));
@@ -78,7 +79,7 @@ public final class Songs {
 
   /** A part with one pattern called A. */
   public static Part part(String id, Role role, Pattern pattern) {
-    return Part.of(id, id, role, 0, List.of(new Variant("A", pattern)));
+    return Part.of(PartId.of(id), id, role, 0, List.of(new Variant("A", pattern)));
   }
 
   /** A groove of one bar from lane texts: a voice, then its text. */

@@ -13,13 +13,19 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import westtide.file.Bounce;
 import westtide.file.MidiFile;
+import westtide.file.MidiPlan;
 import westtide.file.SongFile;
 import westtide.file.WavFormat;
 import westtide.score.Score;
+import westtide.score.ScoredPart;
+import westtide.song.Role;
 import westtide.sound.Mixdown;
 
 /** Writes a song as MIDI and as WAV. */
-@Command(name = "export", description = "Writes a song as MIDI or WAV, whole or one file a part.")
+@Command(
+    name = "export",
+    mixinStandardHelpOptions = true,
+    description = "Writes a song as MIDI or WAV, whole or one file a part.")
 final class ExportCommand implements Callable<Integer> {
   @Parameters(paramLabel = "FILE.tide", description = "the song")
   private Path song;
@@ -29,6 +35,12 @@ final class ExportCommand implements Callable<Integer> {
 
   @Option(names = "--parts", paramLabel = "DIR", description = "one file for each part that plays")
   private Path parts;
+
+  @Option(
+      names = "--lanes",
+      paramLabel = "DIR",
+      description = "one file for each lane of every drum part")
+  private Path lanes;
 
   @Option(names = "--wav", paramLabel = "FILE.wav", description = "the mix")
   private Path wav;
@@ -46,20 +58,29 @@ final class ExportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    if (midi == null && parts == null && wav == null && stems == null) {
+    if (midi == null && parts == null && lanes == null && wav == null && stems == null) {
       throw new IllegalArgumentException(
-          "say what to write: --midi FILE.mid, --parts DIR, --wav FILE.wav or --stems DIR");
+          "say what to write: --midi FILE.mid, --parts DIR, --lanes DIR, --wav FILE.wav or --stems DIR");
     }
     WavFormat format = new WavFormat(rate, bits);
     PrintWriter out = spec.commandLine().getOut();
-    Score score = Score.of(SongFile.read(song));
+    SongFile.Opened opened = SongFile.open(song);
+    opened.told().forEach(spec.commandLine().getErr()::println);
+    Score score = Score.of(opened.song());
     if (midi != null) {
       MidiFile.write(score, midi);
       out.println(midi);
+      MidiPlan.of(score.parts()).told().forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
       Files.createDirectories(parts);
       MidiFile.writeParts(score, parts).forEach(out::println);
+    }
+    if (lanes != null) {
+      Files.createDirectories(lanes);
+      for (ScoredPart drums : score.parts(Role.DRUMS)) {
+        MidiFile.writeLanes(score, drums.part().id(), lanes).forEach(out::println);
+      }
     }
     writeSound(out, Bounce.of(score, format));
     return 0;

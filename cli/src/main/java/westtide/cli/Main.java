@@ -12,7 +12,13 @@ import picocli.CommandLine.Command;
     mixinStandardHelpOptions = true,
     version = "West Tide 0.1.0",
     description = "Programs a beat in MIDI.",
-    subcommands = {StylesCommand.class, NewCommand.class, ExportCommand.class})
+    subcommands = {
+      StylesCommand.class,
+      NewCommand.class,
+      ShowCommand.class,
+      ExportCommand.class,
+      CommandLine.HelpCommand.class
+    })
 public final class Main {
   private static final int WRONG = 2;
 

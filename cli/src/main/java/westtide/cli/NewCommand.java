@@ -20,7 +20,10 @@ import westtide.style.StyleBook;
 import westtide.theory.Key;
 
 /** Drafts a song and writes its file. */
-@Command(name = "new", description = "Drafts a song from a style and writes its file.")
+@Command(
+    name = "new",
+    mixinStandardHelpOptions = true,
+    description = "Drafts a song from a style and writes its file.")
 final class NewCommand implements Callable<Integer> {
   @Option(
       names = "--style",

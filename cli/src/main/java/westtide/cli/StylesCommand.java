@@ -15,7 +15,10 @@ import westtide.style.Style;
 import westtide.style.StyleBook;
 
 /** Lists the styles. */
-@Command(name = "styles", description = "Lists the styles with their tempo and habits.")
+@Command(
+    name = "styles",
+    mixinStandardHelpOptions = true,
+    description = "Lists the styles with their tempo and habits.")
 final class StylesCommand implements Callable<Integer> {
   @Option(names = "--json", description = "as JSON, reasons included")
   private boolean json;

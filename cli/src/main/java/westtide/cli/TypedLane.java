@@ -71,7 +71,8 @@ final class TypedLane {
   /** The song with the lane in its main groove, added where the groove lacks the voice. */
   Song into(Song song) {
     Part drums =
-        song.part(Role.DRUMS)
+        song.parts(Role.DRUMS).stream()
+            .findFirst()
             .orElseThrow(() -> new IllegalArgumentException("the song has no drums"));
     DrumEdits edits = new DrumEdits(drums.id(), GrooveDraft.MAIN);
     return edits.typed(voice, lane).apply(edits.addLane(voice).apply(song));

@@ -111,7 +111,7 @@ class MainTest {
             "58");
     assertThat(made.status()).as(made.err()).isZero();
     Song read = SongFile.read(song);
-    var groove = (Pattern.Drums) read.part(Role.DRUMS).orElseThrow().variants().get(0).pattern();
+    var groove = (Pattern.Drums) read.parts(Role.DRUMS).get(0).variants().get(0).pattern();
     assertThat(groove.lane(DrumVoice.CLOSED_HAT).orElseThrow()).hasToString("x.o.x.x3.");
     assertThat(groove.lane(DrumVoice.COWBELL).orElseThrow().length()).isEqualTo(5);
     LaneId second = new LaneId(DrumVoice.CLAP, 2);

@@ -1,5 +1,6 @@
 package westtide.compose;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
@@ -10,11 +11,9 @@ import westtide.compose.groove.KickVelocity;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.song.Cell;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.Variant;
@@ -32,61 +31,57 @@ final class DrumSchools {
 
   /** Whether a section plays a groove of eight bars or more; empty without drums. */
   static Optional<Boolean> throughWritten(Song song) {
-    return song.part(Role.DRUMS)
-        .map(
-            part ->
-                song.form().sections().stream()
-                    .flatMap(section -> section.cells(part.id()).stream())
-                    .anyMatch(cell -> bars(song, part, cell) >= LONG));
+    List<Part> drums = song.parts(Role.DRUMS);
+    return drums.isEmpty()
+        ? Optional.empty()
+        : Optional.of(drums.stream().anyMatch(part -> playsLong(song, part)));
+  }
+
+  private static boolean playsLong(Song song, Part part) {
+    return song.form().sections().stream()
+        .flatMap(section -> section.cells(part.id()).stream())
+        .anyMatch(cell -> bars(song, part, cell) >= LONG);
   }
 
   private static int bars(Song song, Part part, Cell cell) {
     return part.groove(cell.variant(), song.brief().meter()).map(Pattern.Drums::bars).orElse(0);
   }
 
-  /** The main groove grown to eight bars wherever it plays, or one groove kept again. */
+  /** The usual groove of every drum part grown to eight bars wherever it plays, or kept again. */
   static Song withEightBars(Song song, boolean throughWritten) {
-    Optional<Part> part = song.part(Role.DRUMS);
-    if (part.isEmpty()) {
-      return song;
+    Song out = song;
+    for (Part part : song.parts(Role.DRUMS)) {
+      out = withEightBars(out, part, throughWritten);
     }
+    return out;
+  }
+
+  private static Song withEightBars(Song song, Part part, boolean throughWritten) {
+    String usual = part.usual().name();
     if (!throughWritten) {
-      return playing(song, part.get(), cell -> bars(song, part.get(), cell) >= LONG, first(part));
+      return playing(song, part, cell -> bars(song, part, cell) >= LONG, usual);
     }
-    Song grown = part.get().find(GROWN).isPresent() ? song : grown(song, part.get());
-    return playing(grown, part.get(), cell -> cell.variant().equals(first(part)), GROWN);
+    Song grown = part.find(GROWN).isPresent() ? song : grown(song, part, usual);
+    return playing(grown, part, cell -> part.variant(cell.variant()).name().equals(usual), GROWN);
   }
 
-  private static String first(Optional<Part> part) {
-    return part.orElseThrow().variants().get(0).name();
-  }
-
-  private static Song grown(Song song, Part part) {
-    String first = part.variants().get(0).name();
+  private static Song grown(Song song, Part part, String usual) {
     Pattern.Drums groove =
         EightBars.of(EightBars.Plan.ALL)
             .grow(
-                part.groove(first, song.brief().meter()).orElseThrow(),
+                part.groove(usual, song.brief().meter()).orElseThrow(),
                 song.brief().meter(),
                 new Seed(song.seed()));
-    return new GrooveEdits(part.id(), first).grow(GROWN, groove).apply(song);
+    return new GrooveEdits(part.id(), usual).grow(GROWN, groove).apply(song);
   }
 
   private static Song playing(Song song, Part part, Predicate<Cell> which, String variant) {
     return song.withForm(
-        new Form(
-            song.form().sections().stream()
-                .map(section -> playing(section, part, which, variant))
-                .toList()));
-  }
-
-  private static Section playing(
-      Section section, Part part, Predicate<Cell> which, String variant) {
-    return section.withCells(
-        part.id(),
-        section.cells(part.id()).stream()
-            .map(c -> which.test(c) ? new Cell(c.fromBar(), c.level(), variant) : c)
-            .toList());
+        song.form()
+            .each(
+                section ->
+                    section.withEachCell(
+                        part.id(), c -> which.test(c) ? c.withVariant(variant) : c)));
   }
 
   /** Whether velocities of copies differ; empty without drums. */
@@ -120,7 +115,7 @@ final class DrumSchools {
   }
 
   private static Stream<DrumLane> lanes(Song song) {
-    return song.part(Role.DRUMS).stream()
+    return song.parts(Role.DRUMS).stream()
         .flatMap(part -> part.grooves(song.brief().meter()).values().stream())
         .flatMap(groove -> groove.lanes().stream());
   }

@@ -10,10 +10,14 @@ import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
+import westtide.song.Song;
 import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
 import westtide.style.FormHabit;
 import westtide.style.LevelPlan;
 import westtide.style.Style;
@@ -27,15 +31,23 @@ public final class FormDraft {
 
   private final FormHabit habit;
   private final List<String> progressions;
+  private final List<Part> parts;
 
-  private FormDraft(FormHabit habit, List<String> progressions) {
+  private FormDraft(FormHabit habit, List<String> progressions, List<Part> parts) {
     this.habit = habit;
     this.progressions = progressions;
+    this.parts = parts;
   }
 
-  /** Drafts in a style for a song with these progressions. */
-  public static FormDraft in(Style style, List<Progression> progressions) {
-    return new FormDraft(style.form(), progressions.stream().map(Progression::name).toList());
+  /** Drafts in a style for a song with these progressions and parts. */
+  public static FormDraft in(Style style, List<Progression> progressions, List<Part> parts) {
+    return new FormDraft(
+        style.form(), progressions.stream().map(Progression::name).toList(), List.copyOf(parts));
+  }
+
+  /** Drafts in a style for a song. */
+  public static FormDraft in(Style style, Song song) {
+    return in(style, song.progressions(), song.parts());
   }
 
   /** A form of the given sections. */
@@ -71,10 +83,32 @@ public final class FormDraft {
   /** One section by the style's plan for its kind. */
   public Section section(SectionWord word, int bars) {
     Map<String, LevelPlan> plan = habit.levels().getOrDefault(word.kind(), Map.of());
-    Map<String, List<Cell>> cells = new LinkedHashMap<>();
-    plan.forEach((part, levels) -> cells.put(part, levels.cells(bars)));
-    cells.computeIfPresent(SongDraft.DRUMS, (part, list) -> withFill(list, bars));
+    Map<PartId, List<Cell>> cells = new LinkedHashMap<>();
+    for (Part part : parts) {
+      LevelPlan levels = plan.getOrDefault(part.id().value(), plan.get(usual(part.role())));
+      if (levels != null) {
+        cells.put(part.id(), fitting(part, withFill(part, levels.cells(bars), bars)));
+      }
+    }
     return Section.of(word, bars, progression(word.kind()), cells);
+  }
+
+  /** The part of a draft whose plan parts added later take. */
+  private static String usual(Role role) {
+    return switch (role) {
+      case CHORDS -> SongDraft.KEYS.value();
+      case LINE -> SongDraft.LEAD.value();
+      case DRUMS -> SongDraft.DRUMS.value();
+      case SUB -> SongDraft.SUB.value();
+      case BASS -> SongDraft.BASS.value();
+    };
+  }
+
+  /** Cells that ask for patterns the part has; where it lacks one it plays its first. */
+  private static List<Cell> fitting(Part part, List<Cell> cells) {
+    return cells.stream()
+        .map(cell -> part.find(cell.variant()).isPresent() ? cell : cell.withVariant(""))
+        .toList();
   }
 
   private String progression(SectionKind kind) {
@@ -82,9 +116,13 @@ public final class FormDraft {
     return own ? ProgressionDraft.VERSE : progressions.get(0);
   }
 
-  private static List<Cell> withFill(List<Cell> cells, int bars) {
+  private static List<Cell> withFill(Part part, List<Cell> cells, int bars) {
     Cell last = cells.get(cells.size() - 1);
-    if (last.level() == Level.OUT || bars < SHORTEST_WITH_FILL || last.fromBar() == bars - 1) {
+    if (part.find(GrooveDraft.FILL).isEmpty()
+        || part.role() != Role.DRUMS
+        || last.level() == Level.OUT
+        || bars < SHORTEST_WITH_FILL
+        || last.fromBar() == bars - 1) {
       return cells;
     }
     List<Cell> out = new ArrayList<>(cells);
@@ -92,25 +130,40 @@ public final class FormDraft {
     return out;
   }
 
-  private static Section withoutFill(Section section) {
-    List<Cell> cells =
-        section.cells(SongDraft.DRUMS).stream()
-            .filter(cell -> !cell.variant().equals(GrooveDraft.FILL))
-            .toList();
-    return section.withCells(SongDraft.DRUMS, cells);
+  private Section withoutFill(Section section) {
+    Section out = section;
+    for (Part part : parts) {
+      if (part.role() == Role.DRUMS) {
+        out =
+            out.withCells(
+                part.id(),
+                section.cells(part.id()).stream()
+                    .filter(cell -> !cell.variant().equals(GrooveDraft.FILL))
+                    .toList());
+      }
+    }
+    return out;
   }
 
-  private static void liftLastHook(List<Section> sections) {
+  private void liftLastHook(List<Section> sections) {
     for (int i = sections.size() - 1; i >= 0; i--) {
       Section section = sections.get(i);
       if (section.word().kind() == SectionKind.HOOK) {
-        List<Cell> lifted =
-            section.cells(SongDraft.LEAD).stream()
-                .map(c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller()))
-                .toList();
-        sections.set(i, section.withCells(SongDraft.LEAD, lifted));
+        sections.set(i, lifted(section));
         return;
       }
     }
+  }
+
+  /** The section with its first line fuller. */
+  private Section lifted(Section section) {
+    return parts.stream()
+        .filter(part -> part.role() == Role.LINE)
+        .findFirst()
+        .map(
+            line ->
+                section.withEachCell(
+                    line.id(), c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller())))
+        .orElse(section);
   }
 }

@@ -2,10 +2,12 @@ package westtide.compose;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import westtide.song.FollowRule;
 import westtide.song.FormLine;
 import westtide.song.KickLink;
+import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -91,7 +93,9 @@ public enum School {
   public Optional<String> answer(Song song) {
     return switch (this) {
       case LOW_END ->
-          song.rule(FollowRule.Sub.class).map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
+          song.rules(FollowRule.Sub.class).stream()
+              .findFirst()
+              .map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));
       case COLOUR -> Optional.of(answer(sevenths(song) >= 0.5));
@@ -99,7 +103,12 @@ public enum School {
       case KICK_VELOCITY -> DrumSchools.shaped(song).map(this::answer);
       case DRUM_COPIES -> DrumSchools.varied(song).map(this::answer);
       case EIGHT_BARS -> DrumSchools.throughWritten(song).map(this::answer);
-      case COPIES -> song.rule(FollowRule.Chords.class).map(r -> answer(r.vary().amount() > 0));
+      case COPIES -> {
+        List<FollowRule.Chords> rules = song.rules(FollowRule.Chords.class);
+        yield rules.isEmpty()
+            ? Optional.empty()
+            : Optional.of(answer(rules.stream().anyMatch(r -> r.vary().amount() > 0)));
+      }
     };
   }
 
@@ -109,12 +118,10 @@ public enum School {
     Edit edit =
         switch (this) {
           case LOW_END ->
-              song.part(Role.SUB)
-                  .map(
-                      part ->
-                          LowEndEdits.link(
-                              part.id(), other ? KickLink.INDEPENDENT : KickLink.LOCKED))
-                  .orElseGet(() -> Edit.of("", s -> s));
+              each(
+                  Role.SUB,
+                  part ->
+                      LowEndEdits.link(part.id(), other ? KickLink.INDEPENDENT : KickLink.LOCKED));
           case OPENING -> opening(other, song, style);
           case COLOUR -> Edit.of("", s -> coloured(s, other, style));
           case VERSE_BASS ->
@@ -125,11 +132,26 @@ public enum School {
           case DRUM_COPIES -> Edit.of("", s -> DrumSchools.withVaried(s, other));
           case EIGHT_BARS -> Edit.of("", s -> DrumSchools.withEightBars(s, other));
           case COPIES ->
-              song.part(Role.CHORDS)
-                  .map(part -> new ChordPartEdits(part.id()).vary(other ? VARIED : 0, song.seed()))
-                  .orElseGet(() -> Edit.of("", s -> s));
+              each(
+                  Role.CHORDS,
+                  part ->
+                      new ChordPartEdits(part.id())
+                          .varyIfItFollows(other ? VARIED : 0, song.seed()));
         };
     return Edit.of(title + ": " + answer, edit.change());
+  }
+
+  /** An edit of every part with a role. */
+  private static Edit each(Role role, Function<Part, Edit> edit) {
+    return Edit.of(
+        "",
+        song -> {
+          Song out = song;
+          for (Part part : song.parts(role)) {
+            out = edit.apply(part).apply(out);
+          }
+          return out;
+        });
   }
 
   private String answer(boolean isSecond) {
@@ -148,8 +170,7 @@ public enum School {
             template ->
                 FormEdits.replace(
                     "",
-                    FormDraft.in(style, song.progressions())
-                        .form(FormLine.parse(template.line()).orElseThrow())))
+                    FormDraft.in(style, song).form(FormLine.parse(template.line()).orElseThrow())))
         .orElseGet(() -> Edit.of("", s -> s));
   }
 

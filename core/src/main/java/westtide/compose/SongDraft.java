@@ -25,6 +25,7 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.style.FormHabit;
 import westtide.style.PartHabit;
 import westtide.style.Style;
@@ -51,19 +52,19 @@ public record SongDraft(
     Optional<String> chordLine,
     Optional<String> formLine) {
   /** Part id of the chord part. */
-  public static final String KEYS = "keys";
+  public static final PartId KEYS = PartId.of("keys");
 
   /** Part id of the lead. */
-  public static final String LEAD = "lead";
+  public static final PartId LEAD = PartId.of("lead");
 
   /** Part id of the drums. */
-  public static final String DRUMS = "drums";
+  public static final PartId DRUMS = PartId.of("drums");
 
   /** Part id of the 808. */
-  public static final String SUB = "808";
+  public static final PartId SUB = PartId.of("808");
 
   /** Part id of the bass. */
-  public static final String BASS = "bass";
+  public static final PartId BASS = PartId.of("bass");
 
   /** The name of the usual pattern of a part. */
   public static final String MAIN = GrooveDraft.MAIN;
@@ -131,7 +132,8 @@ public record SongDraft(
         Stream.of(keys(rhythm), lead(brief, progressions.get(0)), drums(), sub(), bass())
             .map(style.sound()::dress)
             .toList();
-    Form drafted = FormDraft.in(style, progressions).form(FormLine.parse(line()).orElseThrow());
+    Form drafted =
+        FormDraft.in(style, progressions, parts).form(FormLine.parse(line()).orElseThrow());
     Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
     Song song = new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
     return style.groove().schools().throughWritten() ? DrumSchools.withEightBars(song, true) : song;
@@ -188,7 +190,7 @@ public record SongDraft(
     return Part.of(
         LEAD,
         style.lead().name(),
-        Role.LEAD,
+        Role.LINE,
         style.lead().program(),
         List.of(new Variant(MAIN, line), new Variant(TEASE, draft.tease(line))));
   }
@@ -217,7 +219,7 @@ public record SongDraft(
     return following(BASS, habit, Role.BASS, rule);
   }
 
-  private static Part following(String id, PartHabit habit, Role role, FollowRule rule) {
+  private static Part following(PartId id, PartHabit habit, Role role, FollowRule rule) {
     return Part.of(
         id,
         habit.name(),

@@ -88,6 +88,11 @@ public final class StyleFromSong {
         reasons());
   }
 
+  /** A style has one part of each job; it is made from the first that does it. */
+  private Optional<Part> first(Role role) {
+    return song.parts(role).stream().findFirst();
+  }
+
   private ChordHabit chords() {
     List<ChordSpan> spans =
         song.progressions().stream().flatMap(row -> row.spans().stream()).toList();
@@ -96,7 +101,8 @@ public final class StyleFromSong {
     Set<ChordQuality> colours = new LinkedHashSet<>();
     spans.forEach(span -> colours.add(span.chord().quality()));
     FollowRule.Chords rule =
-        song.rule(FollowRule.Chords.class)
+        song.rules(FollowRule.Chords.class).stream()
+            .findFirst()
             .orElseGet(() -> FollowRule.Chords.of(base.keysPart().range(), Optional.empty()));
     return new ChordHabit(
         song.progressions().stream().map(this::line).distinct().toList(),
@@ -145,7 +151,7 @@ public final class StyleFromSong {
   }
 
   private LaneHabit habit(DrumLane lane) {
-    int pan = song.part(Role.DRUMS).map(part -> part.sound(lane.id()).pan()).orElse(0);
+    int pan = first(Role.DRUMS).map(part -> part.sound(lane.id()).pan()).orElse(0);
     return new LaneHabit(
         List.of(lane.lane().toString()),
         lane.grid(),
@@ -177,26 +183,27 @@ public final class StyleFromSong {
   }
 
   private Optional<Pattern.Drums> drums(String variant) {
-    return song.part(Role.DRUMS)
+    return first(Role.DRUMS)
         .filter(part -> part.find(variant).isPresent())
         .flatMap(part -> part.groove(variant, brief.meter()));
   }
 
   private PartHabit.Keys keys() {
-    return song.part(Role.CHORDS)
+    return first(Role.CHORDS)
         .map(
             part ->
                 new PartHabit.Keys(
                     part.name(),
                     part.program(),
-                    song.rule(FollowRule.Chords.class)
+                    part.rules(FollowRule.Chords.class).stream()
+                        .findFirst()
                         .map(FollowRule.Chords::range)
                         .orElse(base.keysPart().range())))
         .orElse(base.keysPart());
   }
 
   private PartHabit.Lead lead() {
-    return song.part(Role.LEAD)
+    return first(Role.LINE)
         .map(
             part ->
                 new PartHabit.Lead(
@@ -209,8 +216,9 @@ public final class StyleFromSong {
   }
 
   private PartHabit.Sub sub() {
-    Optional<Part> part = song.part(Role.SUB);
-    Optional<FollowRule.Sub> rule = song.rule(FollowRule.Sub.class);
+    Optional<Part> part = first(Role.SUB);
+    Optional<FollowRule.Sub> rule =
+        part.flatMap(p -> p.rules(FollowRule.Sub.class).stream().findFirst());
     if (part.isEmpty() || rule.isEmpty()) {
       return base.sub();
     }
@@ -223,8 +231,9 @@ public final class StyleFromSong {
   }
 
   private PartHabit.Bass bass() {
-    Optional<Part> part = song.part(Role.BASS);
-    Optional<FollowRule.Bass> rule = song.rule(FollowRule.Bass.class);
+    Optional<Part> part = first(Role.BASS);
+    Optional<FollowRule.Bass> rule =
+        part.flatMap(p -> p.rules(FollowRule.Bass.class).stream().findFirst());
     if (part.isEmpty() || rule.isEmpty()) {
       return base.bass();
     }
@@ -243,9 +252,9 @@ public final class StyleFromSong {
     Set<String> ducked = new LinkedHashSet<>();
     Duck.Trigger trigger = base.sound().trigger();
     for (Part part : song.parts()) {
-      instruments.put(part.id(), part.patch().instrument());
+      instruments.put(part.id().value(), part.patch().instrument());
       if (!part.mix().duck().equals(Duck.NONE)) {
-        ducked.add(part.id());
+        ducked.add(part.id().value());
         trigger = part.mix().duck().trigger();
       }
     }
@@ -270,7 +279,8 @@ public final class StyleFromSong {
     for (Part part : song.parts()) {
       String first = plan(section, part, 0);
       String second = plan(section, part, section.bars() / 2);
-      out.put(part.id(), new LevelPlan(first.equals(second) ? first : first + "/" + second));
+      out.put(
+          part.id().value(), new LevelPlan(first.equals(second) ? first : first + "/" + second));
     }
     return out;
   }

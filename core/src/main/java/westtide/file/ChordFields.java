@@ -11,7 +11,10 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -23,6 +26,7 @@ import westtide.song.chord.Manner;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.theory.Chord;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
@@ -71,9 +75,72 @@ final class ChordFields {
             .put("figure", figure(rule.figure()))
             .put("spread", rule.kind().name())
             .put("octaves", rule.layer().octaves());
-    ArrayNode without = out.putArray("without");
-    rule.layer().without().forEach(member -> without.add(member.name()));
-    return out.put("vary", rule.vary().amount()).put("varySeed", rule.vary().seed());
+    write(rule.layer().without(), out.putArray("without"));
+    out.put("vary", rule.vary().amount()).put("varySeed", rule.vary().seed());
+    if (!rule.own().equals(FollowRule.Own.NOTHING)) {
+      out.set("own", write(rule.own()));
+    }
+    return out;
+  }
+
+  private static ObjectNode write(FollowRule.Own own) {
+    ObjectNode out = NODES.objectNode();
+    own.rhythm().ifPresent(rhythm -> out.set("rhythm", write(rhythm)));
+    own.strum().ifPresent(strum -> out.set("strum", write(strum)));
+    own.progression().ifPresent(row -> out.put("progression", row));
+    if (!own.kept().isEmpty()) {
+      ArrayNode kept = out.putArray("kept");
+      for (FollowRule.Kept one : own.kept()) {
+        ObjectNode node =
+            kept.addObject()
+                .put("progression", one.progression())
+                .put("chord", one.chord().toString());
+        one.voicing().keys().forEach(node.putArray("notes")::add);
+      }
+    }
+    return out;
+  }
+
+  private static FollowRule.Own own(JsonNode node) {
+    return new FollowRule.Own(
+        optional(node, "rhythm", ChordFields::rhythm),
+        optional(node, "strum", ChordFields::strum),
+        node.has("progression") ? Optional.of(text(node, "progression")) : Optional.empty(),
+        node.has("kept") ? list(field(node, "kept"), ChordFields::kept) : List.of());
+  }
+
+  private static FollowRule.Kept kept(JsonNode node) {
+    return new FollowRule.Kept(
+        text(node, "progression"), Chord.parse(text(node, "chord")), voicing(field(node, "notes")));
+  }
+
+  private static Voicing voicing(JsonNode keys) {
+    return new Voicing(
+        list(
+            keys,
+            key -> {
+              int midi = whole(key, "a chord note");
+              if (midi < 0 || midi > 127) {
+                throw new IllegalArgumentException("a chord note is 0 to 127, but was " + midi);
+              }
+              return midi;
+            }));
+  }
+
+  static void write(Set<ChordMember> members, ArrayNode out) {
+    members.forEach(member -> out.add(member.name()));
+  }
+
+  static Set<ChordMember> members(JsonNode array) {
+    return new LinkedHashSet<>(list(array, ChordFields::member));
+  }
+
+  private static ChordMember member(JsonNode node) {
+    try {
+      return ChordMember.valueOf(node.asText());
+    } catch (IllegalArgumentException e) {
+      throw Fields.unknown("member of a chord", node.asText());
+    }
   }
 
   static FollowRule.Chords rule(JsonNode node) {
@@ -84,13 +151,12 @@ final class ChordFields {
     if (!node.has("spread")) {
       return plain;
     }
-    Set<ChordMember> without =
-        new LinkedHashSet<>(
-            list(field(node, "without"), member -> ChordMember.valueOf(member.asText())));
+    Set<ChordMember> without = members(field(node, "without"));
     return plain
         .withKind(named(VoicingKind.class, node, "spread"))
         .withLayer(new FollowRule.Layer(number(node, "octaves"), without))
-        .withVary(new FollowRule.Vary(number(node, "vary"), field(node, "varySeed").asLong()));
+        .withVary(new FollowRule.Vary(number(node, "vary"), field(node, "varySeed").asLong()))
+        .withOwn(node.has("own") ? own(field(node, "own")) : FollowRule.Own.NOTHING);
   }
 
   private static ObjectNode write(ChordSpan span) {
@@ -113,6 +179,10 @@ final class ChordFields {
               own.keys().forEach(keys::add);
             });
     manner.strum().ifPresent(strum -> out.set("strum", write(strum)));
+    if (!manner.without().isEmpty()) {
+      ObjectNode leaves = out.putObject("without");
+      manner.without().forEach((part, members) -> write(members, leaves.putArray(part.value())));
+    }
     return out;
   }
 
@@ -125,10 +195,16 @@ final class ChordFields {
                 ? Optional.of(named(VoicingKind.class, node, "spread"))
                 : Optional.empty(),
             optional(node, "inversion", turns -> whole(turns, "an inversion")),
-            optional(
-                node, "notes", keys -> new Voicing(list(keys, key -> whole(key, "a chord note")))),
-            optional(node, "strum", ChordFields::strum));
+            optional(node, "notes", ChordFields::voicing),
+            optional(node, "strum", ChordFields::strum),
+            without(node.path("without")));
     return new ChordSpan(Chord.parse(text(node, "chord")), number(node, "ticks"), manner);
+  }
+
+  private static Map<PartId, Set<ChordMember>> without(JsonNode node) {
+    Map<PartId, Set<ChordMember>> out = new LinkedHashMap<>();
+    node.properties().forEach(e -> out.put(PartId.of(e.getKey()), members(e.getValue())));
+    return out;
   }
 
   private static ObjectNode write(Strum strum) {

@@ -1,7 +1,11 @@
 package westtide.file;
 
+import java.util.HashSet;
+import java.util.Locale;
+import java.util.Set;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.drum.LaneId;
 
 /** The names files are delivered under: title, BPM and key, and the part for one part alone. */
 public final class FileNames {
@@ -19,7 +23,7 @@ public final class FileNames {
 
   /** For example {@code "Lamp Room 146 F#m 808.wav"}. */
   public static String wav(Song song, Part part) {
-    return stem(song) + " " + safe(part.name()) + ".wav";
+    return stem(song) + " " + safe(song, part) + ".wav";
   }
 
   /** For example {@code "Lamp Room 146 F#m.mid"}. */
@@ -29,7 +33,28 @@ public final class FileNames {
 
   /** For example {@code "Lamp Room 146 F#m 808.mid"}. */
   public static String midi(Song song, Part part) {
-    return stem(song) + " " + safe(part.name()) + ".mid";
+    return stem(song) + " " + safe(song, part) + ".mid";
+  }
+
+  /** For example {@code "Lamp Room 146 F#m Drums Clap 2.mid"}. */
+  public static String midi(Song song, Part part, LaneId lane) {
+    return stem(song) + " " + safe(song, part) + " " + lane + ".mid";
+  }
+
+  /** A part's name as a file can have it, numbered where an earlier part's comes out the same. */
+  private static String safe(Song song, Part part) {
+    Set<String> taken = new HashSet<>();
+    for (Part other : song.parts()) {
+      String stem = safe(other.name());
+      String name = stem;
+      for (int i = 2; !taken.add(name.toLowerCase(Locale.ROOT)); i++) {
+        name = stem + " " + i;
+      }
+      if (other.id().equals(part.id())) {
+        return name;
+      }
+    }
+    return safe(part.name());
   }
 
   private static String safe(String name) {

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
 import westtide.song.drum.DrumVoice;
 
 /**
@@ -20,10 +21,10 @@ final class MidiDrums {
   private MidiDrums() {}
 
   /** The strokes as notes; of two on one note at one tick the louder stays. */
-  static List<ScoredNote> written(List<ScoredNote> strokes) {
+  static List<ScoredNote> written(ScoredPart part, LaneNotes notes) {
     List<ScoredNote> sorted =
-        strokes.stream()
-            .map(MidiDrums::keyed)
+        part.notes().stream()
+            .map(stroke -> keyed(stroke.withKey(notes.note(part.part().id(), stroke))))
             .sorted(
                 Comparator.comparingInt(ScoredNote::start)
                     .thenComparing(ScoredNote::velocity, Comparator.reverseOrder()))
@@ -54,6 +55,6 @@ final class MidiDrums {
     for (int tom : TOMS) {
       nearest = Math.abs(tom - wanted) < Math.abs(nearest - wanted) ? tom : nearest;
     }
-    return new ScoredNote(note.start(), note.ticks(), nearest, note.velocity(), note.struck());
+    return note.withKey(nearest);
   }
 }

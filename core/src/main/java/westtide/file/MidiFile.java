@@ -23,12 +23,15 @@ import westtide.song.Brief;
 import westtide.song.Form;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
  * meter, key signature and a marker at every section, then a track for each part that plays, with
- * its name and General MIDI program; drums are on channel 10. A song tuned by cents says so on
- * every pitched channel.
+ * its name, General MIDI program, level (controller 7) and pan (controller 10). Drums are on
+ * channel 10 and list their lanes with the notes they are written as; what does not fit sixteen
+ * channels goes on to further ports. Tuning by cents is said on every pitched channel.
  */
 public final class MidiFile {
   private static final int TYPE = 1;
@@ -38,7 +41,10 @@ public final class MidiFile {
   private static final int TEMPO = 0x51;
   private static final int TIME_SIGNATURE = 0x58;
   private static final int KEY_SIGNATURE = 0x59;
-  private static final int DRUM_CHANNEL = 9;
+  private static final int TEXT = 0x01;
+  private static final int PORT = 0x21;
+  private static final int VOLUME = 7;
+  private static final int PAN = 10;
 
   private MidiFile() {}
 
@@ -68,12 +74,42 @@ public final class MidiFile {
   }
 
   /**
+   * Writes one file for each lane of a drum part that plays, under the names of {@link FileNames},
+   * and returns them.
+   *
+   * @throws UnusableFileException when the folder cannot be written
+   */
+  public static List<Path> writeLanes(Score score, PartId drums, Path folder)
+      throws UnusableFileException {
+    ScoredPart part = score.part(drums).orElseThrow();
+    List<LaneId> lanes =
+        part.notes().stream()
+            .flatMap(note -> note.struck().stream())
+            .map(ScoredNote.Struck::lane)
+            .distinct()
+            .sorted(Comparator.comparingInt(LaneId::index))
+            .toList();
+    List<Path> out = new ArrayList<>();
+    for (LaneId lane : lanes) {
+      List<ScoredNote> strokes =
+          part.notes().stream()
+              .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
+              .toList();
+      Path path = folder.resolve(FileNames.midi(score.song(), part.part(), lane));
+      ScoredPart alone = new ScoredPart(part.part(), strokes, part.passages());
+      WholeFile.write(path, bytes(score, List.of(alone)));
+      out.add(path);
+    }
+    return out;
+  }
+
+  /**
    * Writes one pattern of a part alone, from its first bar to its last, as it sounds: with swing,
    * nudges and rolls as exact ticks.
    *
    * @throws UnusableFileException when the place cannot be written
    */
-  public static void writePattern(Song song, String part, String variant, Path path)
+  public static void writePattern(Song song, PartId part, String variant, Path path)
       throws UnusableFileException {
     Score score = Score.of(PatternSong.of(song, part, variant));
     WholeFile.write(path, bytes(score, score.parts()));
@@ -88,14 +124,11 @@ public final class MidiFile {
     try {
       Sequence sequence = new Sequence(Sequence.PPQ, Ticks.PER_QUARTER);
       addConductor(sequence.createTrack(), score);
-      int channel = 0;
+      MidiPlan plan = MidiPlan.of(parts);
       for (ScoredPart part : parts) {
-        boolean drums = part.part().role() == Role.DRUMS;
-        if (!part.notes().isEmpty()) {
-          Track track = sequence.createTrack();
-          addPart(track, part, drums ? DRUM_CHANNEL : channel, score);
+        if (part.plays()) {
+          addPart(sequence.createTrack(), part, plan, score);
         }
-        channel = drums ? channel : nextChannel(channel);
       }
       ByteArrayOutputStream out = new ByteArrayOutputStream();
       MidiSystem.write(sequence, TYPE, out);
@@ -103,11 +136,6 @@ public final class MidiFile {
     } catch (InvalidMidiDataException | IOException e) {
       throw new IllegalStateException("the score could not be written as MIDI", e);
     }
-  }
-
-  private static int nextChannel(int channel) {
-    int next = (channel + 1) % 16;
-    return next == DRUM_CHANNEL ? next + 1 : next;
   }
 
   private static void addConductor(Track track, Score score) throws InvalidMidiDataException {
@@ -126,35 +154,61 @@ public final class MidiFile {
     track.add(meta(END_OF_TRACK, score.ticks()));
   }
 
-  private static void addPart(Track track, ScoredPart part, int channel, Score score)
+  private static void addPart(Track track, ScoredPart part, MidiPlan plan, Score score)
       throws InvalidMidiDataException {
+    MidiPlan.Place place = plan.places().get(part.part().id());
+    int channel = place.channel();
+    boolean drums = part.part().role() == Role.DRUMS;
     track.add(new MidiEvent(text(TRACK_NAME, part.part().name()), 0));
-    int program = channel == DRUM_CHANNEL ? 0 : part.part().program();
+    if (plan.ports()) {
+      track.add(meta(PORT, 0, place.port()));
+    }
+    if (drums) {
+      track.add(new MidiEvent(text(TEXT, plan.notes().list(part.part().id())), 0));
+    }
+    int program = drums ? 0 : part.part().program();
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
-    int cents = score.song().brief().cents();
-    if (cents != 0 && channel != DRUM_CHANNEL) {
+    control(track, channel, VOLUME, MidiMix.volume(part.part().mix()));
+    control(track, channel, PAN, MidiMix.pan(part.part().mix()));
+    int cents = score.song().brief().cents() + part.part().transposition().cents();
+    if (cents != 0 && !drums) {
       addTuning(track, channel, cents);
     }
-    for (MidiEvent event : notes(part.notes(), channel)) {
+    List<ScoredNote> notes = drums ? MidiDrums.written(part, plan.notes()) : part.notes();
+    for (MidiEvent event : notes(notes, channel)) {
       track.add(event);
     }
     track.add(meta(END_OF_TRACK, score.ticks()));
   }
 
+  private static void control(Track track, int channel, int control, int value)
+      throws InvalidMidiDataException {
+    track.add(
+        new MidiEvent(new ShortMessage(ShortMessage.CONTROL_CHANGE, channel, control, value), 0));
+  }
+
   /**
-   * Fine tuning of a channel: registered parameter 0, 1 with 14 bits around 8192, a semitone each
-   * way (MIDI 1.0, from memory).
+   * Tuning of a channel: registered parameter 0, 1 with 14 bits around 8192, a semitone each way;
+   * beyond that whole semitones are registered parameter 0, 2 around 64 (MIDI 1.0, from memory).
    */
   private static void addTuning(Track track, int channel, int cents)
       throws InvalidMidiDataException {
-    int value = Math.min(16383, 8192 + (int) Math.round(cents * 8192 / 100.0));
+    int semitones = Math.abs(cents) > 100 ? cents / 100 : 0;
+    int fine = cents - 100 * semitones;
+    int value = Math.min(16383, 8192 + (int) Math.round(fine * 8192 / 100.0));
+    registered(track, channel, 1, value >> 7, value & 0x7F);
+    if (semitones != 0) {
+      registered(track, channel, 2, 64 + semitones, 0);
+    }
+  }
+
+  private static void registered(Track track, int channel, int parameter, int coarse, int fine)
+      throws InvalidMidiDataException {
     int[][] controls = {
-      {101, 0}, {100, 1}, {6, value >> 7}, {38, value & 0x7F}, {101, 127}, {100, 127}
+      {101, 0}, {100, parameter}, {6, coarse}, {38, fine}, {101, 127}, {100, 127}
     };
-    for (int[] control : controls) {
-      track.add(
-          new MidiEvent(
-              new ShortMessage(ShortMessage.CONTROL_CHANGE, channel, control[0], control[1]), 0));
+    for (int[] one : controls) {
+      control(track, channel, one[0], one[1]);
     }
   }
 
@@ -162,7 +216,7 @@ public final class MidiFile {
   private static List<MidiEvent> notes(List<ScoredNote> notes, int channel)
       throws InvalidMidiDataException {
     List<MidiEvent> out = new ArrayList<>();
-    for (ScoredNote note : channel == DRUM_CHANNEL ? MidiDrums.written(notes) : notes) {
+    for (ScoredNote note : notes) {
       MidiMessage on = new ShortMessage(ShortMessage.NOTE_ON, channel, note.key(), note.velocity());
       out.add(new MidiEvent(on, note.start()));
       MidiMessage off = new ShortMessage(ShortMessage.NOTE_OFF, channel, note.key(), 0);

@@ -2,6 +2,7 @@ package westtide.file;
 
 import java.util.List;
 import java.util.Map;
+import westtide.score.Score;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -10,30 +11,72 @@ import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Variant;
+import westtide.song.chord.Manner;
+import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
 
 /** A song of one section in which one part plays one pattern through once. */
 final class PatternSong {
   private PatternSong() {}
 
-  static Song of(Song song, String part, String variant) {
+  static Song of(Song song, PartId part, String variant) {
     Part playing = song.part(part).orElseThrow();
-    int bars = bars(song, playing, playing.variant(variant));
+    Pattern pattern = playing.variant(variant).pattern();
     Section section =
         Section.of(
             SectionWord.HOOK,
-            bars,
-            song.progressions().get(0).name(),
+            pattern.accept(new Bars(song, playing, variant)),
+            progression(song, part, variant),
             Map.of(part, List.of(new Cell(0, Level.FULL, variant))));
-    return song.withParts(List.of(playing)).withForm(new Form(List.of(section)));
+    Form form = new Form(List.of(section));
+    return pattern instanceof Pattern.Following
+        ? song.withForm(form)
+        : song.with(unmarked(song), List.of(playing), form);
   }
 
-  private static int bars(Song song, Part part, Variant variant) {
-    if (variant.pattern() instanceof Pattern.Written written) {
-      return written.bars();
+  /** The progression it is heard over first, or the first of the song where it never plays. */
+  private static String progression(Song song, PartId part, String variant) {
+    return Score.of(song).part(part).stream()
+        .flatMap(scored -> scored.passages().stream())
+        .filter(passage -> passage.name().equals(variant))
+        .map(passage -> song.form().sections().get(passage.place()).progression())
+        .findFirst()
+        .orElse(song.progressions().get(0).name());
+  }
+
+  /** The progressions without what single parts leave out, since the parts are not there. */
+  private static List<Progression> unmarked(Song song) {
+    return song.progressions().stream()
+        .map(
+            row ->
+                row.withSpans(
+                    row.spans().stream()
+                        .map(span -> span.withManner(Manner::withoutParts))
+                        .toList()))
+        .toList();
+  }
+
+  /** How many bars each kind of pattern has; a rule plays its progression through. */
+  private record Bars(Song song, Part part, String variant) implements Pattern.Kinds<Integer> {
+    @Override
+    public Integer drums(Pattern.Drums pattern) {
+      return pattern.bars();
     }
-    return part.groove(variant.name(), song.brief().meter())
-        .map(Pattern.Drums::bars)
-        .orElse(song.form().sections().get(0).bars());
+
+    @Override
+    public Integer varied(Pattern.Varied pattern) {
+      return pattern.bars();
+    }
+
+    @Override
+    public Integer written(Pattern.Written pattern) {
+      return pattern.bars();
+    }
+
+    @Override
+    public Integer following(Pattern.Following pattern) {
+      String row = progression(song, part.id(), variant);
+      return Math.min(Section.MOST_BARS, song.progression(row).bars(song.brief().meter()));
+    }
   }
 }

@@ -3,7 +3,6 @@ package westtide.file;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
-import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.ObjectWriter;
 import com.fasterxml.jackson.databind.node.ObjectNode;
@@ -12,6 +11,8 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import westtide.score.Score;
 import westtide.song.Song;
 
 /**
@@ -27,14 +28,32 @@ public final class SongFile {
   private SongFile() {}
 
   /**
-   * Reads a song.
+   * A song that was read.
+   *
+   * @param song the song
+   * @param told what had to be mended in it, a sentence each
+   */
+  public record Opened(Song song, List<String> told) {}
+
+  /**
+   * Reads a song; as {@link #open} without what was mended.
    *
    * @throws UnusableFileException with one sentence when the file is missing or damaged; the file
    *     is left alone
    */
   public static Song read(Path path) throws UnusableFileException {
+    return open(path).song();
+  }
+
+  /**
+   * Reads a song. One that is read can be scored.
+   *
+   * @throws UnusableFileException with one sentence when the file is missing or damaged; the file
+   *     is left alone
+   */
+  public static Opened open(Path path) throws UnusableFileException {
     try {
-      return parse(Files.readString(path));
+      return opened(Files.readString(path));
     } catch (JsonProcessingException e) {
       throw new UnusableFileException(
           path + " is damaged and was left as it is: it is not complete JSON.", e);
@@ -81,11 +100,27 @@ public final class SongFile {
 
   /** The song of a document. */
   static Song parse(String text) throws JsonProcessingException {
-    JsonNode tree = MAPPER.readTree(text);
-    Song song = new SongReader(tree).read();
-    return ForeignFields.in(tree, new SongWriter().write(song))
-        .map(fields -> song.withExtras(fields.toString()))
-        .orElse(song);
+    return opened(text).song();
+  }
+
+  private static Opened opened(String text) throws JsonProcessingException {
+    SongMending.Mended mended = SongMending.of(MAPPER.readTree(text));
+    Song song = new SongReader(mended.tree()).read();
+    score(song);
+    Song whole =
+        ForeignFields.in(mended.tree(), new SongWriter().write(song))
+            .map(fields -> song.withExtras(fields.toString()))
+            .orElse(song);
+    return new Opened(whole, mended.told());
+  }
+
+  /** What cannot be played is refused here, not when it is shown. */
+  private static void score(Song song) {
+    try {
+      Score.of(song);
+    } catch (RuntimeException e) {
+      throw new IllegalArgumentException("it cannot be played, " + e.getMessage(), e);
+    }
   }
 
   private static ObjectWriter writer() {

@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
@@ -34,9 +35,12 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.Transposition;
 import westtide.song.Variant;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 
@@ -60,15 +64,26 @@ final class SongReader {
         text(json, "project"),
         field(json, "seed").asLong(),
         brief(field(json, "brief")),
-        list(field(json, "progressions"), ChordFields::progression),
-        list(field(json, "parts"), SongReader::part),
-        new Form(list(field(json, "form"), SongReader::section)),
+        list(field(json, "progressions"), n -> placed("progression", n, ChordFields::progression)),
+        list(field(json, "parts"), n -> placed("part", n, SongReader::part)),
+        new Form(list(field(json, "form"), n -> placed("section", n, SongReader::section))),
         left(),
         "{}");
   }
 
   private Set<String> left() {
     return new LinkedHashSet<>(list(field(json, "leftAlone"), JsonNode::asText));
+  }
+
+  /** Reads a piece; what does not fit names the piece it was found in. */
+  private static <T> T placed(String kind, JsonNode node, Function<JsonNode, T> read) {
+    try {
+      return read.apply(node);
+    } catch (IllegalArgumentException e) {
+      String name = node.path(node.has("name") ? "name" : "section").asText();
+      throw new IllegalArgumentException(
+          "in the " + kind + " \"" + name + "\" " + e.getMessage(), e);
+    }
   }
 
   private static Brief brief(JsonNode node) {
@@ -80,6 +95,7 @@ final class SongReader {
         Key.parse(text(node, "key")),
         swing(node),
         node.path("cents").asInt(0),
+        node.path("moved").asInt(0),
         plan(node.path("plan")));
   }
 
@@ -97,13 +113,19 @@ final class SongReader {
   private static Part part(JsonNode node) {
     Part part =
         Part.of(
-            text(node, "id"),
+            PartId.of(text(node, "id")),
             text(node, "name"),
             named(Role.class, node, "role"),
             number(node, "program"),
             list(field(node, "patterns"), p -> new Variant(text(p, "name"), pattern(p))));
     if (node.has("sound")) {
       part = part.withPatch(SoundFields.patch(field(node, "sound")), part.program());
+    }
+    JsonNode away = node.path("transpose");
+    if (!away.isMissingNode()) {
+      part =
+          part.withTransposition(
+              new Transposition(number(away, "semitones"), number(away, "cents")));
     }
     Map<LaneId, LaneSound> lanes = DrumFields.sounds(node.path("laneSounds"));
     for (Map.Entry<LaneId, LaneSound> lane : lanes.entrySet()) {
@@ -143,17 +165,26 @@ final class SongReader {
               number(node, "lowest"),
               field(node, "pickUp").asBoolean(),
               field(node, "fifths").asBoolean());
+      case "part" ->
+          new FollowRule.Doubling(
+              PartId.of(text(node, "part")),
+              number(node, "octaves"),
+              number(node, "velocity"),
+              ChordFields.members(field(node, "without")));
       default -> throw unknown("following rule", follows);
     };
   }
 
   private static Section section(JsonNode node) {
     String word = text(node, "section");
-    Map<String, List<Cell>> cells = new LinkedHashMap<>();
+    Map<PartId, List<Cell>> cells = new LinkedHashMap<>();
     field(node, "cells")
         .properties()
-        .forEach(entry -> cells.put(entry.getKey(), list(entry.getValue(), SongReader::cell)));
+        .forEach(
+            entry ->
+                cells.put(PartId.of(entry.getKey()), list(entry.getValue(), SongReader::cell)));
     return new Section(
+        SectionId.of(number(node, "id")),
         SectionWord.find(word).orElseThrow(() -> unknown("section", word)),
         number(node, "bars"),
         text(node, "progression"),

@@ -11,12 +11,13 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transposition;
 import westtide.song.Variant;
 
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
   static final String FORMAT = "west-tide song";
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   private final JsonNodeFactory nodes = JsonNodeFactory.instance;
 
@@ -46,6 +47,9 @@ final class SongWriter {
         .put("swing", brief.swing().toString())
         .put("swings", brief.swing().grid().name())
         .put("cents", brief.cents());
+    if (brief.moved() != 0) {
+      out.put("moved", brief.moved());
+    }
     ObjectNode plan = out.putObject("plan").put("seconds", brief.plan().seconds());
     ObjectNode minutes = plan.putObject("minutes");
     brief.plan().minutes().forEach(minutes::put);
@@ -56,12 +60,16 @@ final class SongWriter {
     ObjectNode out =
         nodes
             .objectNode()
-            .put("id", part.id())
+            .put("id", part.id().value())
             .put("name", part.name())
             .put("role", part.role().name())
             .put("program", part.program());
     out.set("sound", SoundFields.write(part.patch()));
     out.set("mix", SoundFields.write(part.mix()));
+    Transposition away = part.transposition();
+    if (!away.equals(Transposition.NONE)) {
+      out.putObject("transpose").put("semitones", away.semitones()).put("cents", away.cents());
+    }
     if (!part.lanes().isEmpty()) {
       out.set("laneSounds", DrumFields.write(part.lanes()));
     }
@@ -72,19 +80,82 @@ final class SongWriter {
 
   private ObjectNode variant(Variant variant) {
     ObjectNode out = nodes.objectNode().put("name", variant.name());
-    if (variant.pattern() instanceof Pattern.Drums drums) {
-      DrumFields.write(drums, out);
-    } else if (variant.pattern() instanceof Pattern.Varied varied) {
-      DrumFields.write(varied, out);
-    } else if (variant.pattern() instanceof Pattern.Written written) {
-      out.put("kind", "written").put("bars", written.bars());
-      ArrayNode notes = out.putArray("notes");
-      written.notes().forEach(note -> notes.add(note(note)));
-    } else {
-      out.put("kind", "following");
-      out.set("rule", rule(((Pattern.Following) variant.pattern()).rule()));
-    }
+    variant.pattern().accept(new Written(out));
     return out;
+  }
+
+  /** Each kind of pattern and rule as fields of an object. */
+  private final class Written implements Pattern.Kinds<ObjectNode>, FollowRule.Kinds<ObjectNode> {
+    private final ObjectNode out;
+
+    Written(ObjectNode out) {
+      this.out = out;
+    }
+
+    @Override
+    public ObjectNode drums(Pattern.Drums pattern) {
+      DrumFields.write(pattern, out);
+      return out;
+    }
+
+    @Override
+    public ObjectNode varied(Pattern.Varied pattern) {
+      DrumFields.write(pattern, out);
+      return out;
+    }
+
+    @Override
+    public ObjectNode written(Pattern.Written pattern) {
+      out.put("kind", "written").put("bars", pattern.bars());
+      ArrayNode notes = out.putArray("notes");
+      pattern.notes().forEach(note -> notes.add(note(note)));
+      return out;
+    }
+
+    @Override
+    public ObjectNode following(Pattern.Following pattern) {
+      out.put("kind", "following");
+      return out.set("rule", pattern.rule().accept(this));
+    }
+
+    @Override
+    public ObjectNode chords(FollowRule.Chords rule) {
+      return ChordFields.write(rule);
+    }
+
+    @Override
+    public ObjectNode sub(FollowRule.Sub rule) {
+      return nodes
+          .objectNode()
+          .put("follows", "808")
+          .put("link", rule.link().name())
+          .put("figure", rule.figure().text())
+          .put("lowest", rule.lowest());
+    }
+
+    @Override
+    public ObjectNode bass(FollowRule.Bass rule) {
+      return nodes
+          .objectNode()
+          .put("follows", "bass")
+          .put("figure", rule.figure().text())
+          .put("lowest", rule.lowest())
+          .put("pickUp", rule.pickUp())
+          .put("fifths", rule.fifths());
+    }
+
+    @Override
+    public ObjectNode doubling(FollowRule.Doubling rule) {
+      ObjectNode node =
+          nodes
+              .objectNode()
+              .put("follows", "part")
+              .put("part", rule.model().value())
+              .put("octaves", rule.octaves())
+              .put("velocity", rule.velocity());
+      ChordFields.write(rule.without(), node.putArray("without"));
+      return node;
+    }
   }
 
   private ArrayNode note(Note note) {
@@ -96,29 +167,11 @@ final class SongWriter {
         .add(note.velocity());
   }
 
-  private ObjectNode rule(FollowRule rule) {
-    ObjectNode out = nodes.objectNode();
-    if (rule instanceof FollowRule.Chords chords) {
-      return ChordFields.write(chords);
-    }
-    if (rule instanceof FollowRule.Sub sub) {
-      return out.put("follows", "808")
-          .put("link", sub.link().name())
-          .put("figure", sub.figure().text())
-          .put("lowest", sub.lowest());
-    }
-    FollowRule.Bass bass = (FollowRule.Bass) rule;
-    return out.put("follows", "bass")
-        .put("figure", bass.figure().text())
-        .put("lowest", bass.lowest())
-        .put("pickUp", bass.pickUp())
-        .put("fifths", bass.fifths());
-  }
-
   private ObjectNode section(Section section) {
     ObjectNode out =
         nodes
             .objectNode()
+            .put("id", section.id().number())
             .put("section", section.word().toString())
             .put("bars", section.bars())
             .put("progression", section.progression());
@@ -127,7 +180,7 @@ final class SongWriter {
         .cells()
         .forEach(
             (part, list) -> {
-              ArrayNode array = cells.putArray(part);
+              ArrayNode array = cells.putArray(part.value());
               list.forEach(cell -> array.add(cell(cell)));
             });
     section.pedal().ifPresent(note -> out.put("pedal", note.toString()));

@@ -13,6 +13,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
@@ -79,11 +80,11 @@ final class SoundFields {
             number(duck, "below")));
   }
 
-  static ObjectNode writeRamps(Map<String, List<Ramp>> ramps) {
+  static ObjectNode writeRamps(Map<PartId, List<Ramp>> ramps) {
     ObjectNode out = NODES.objectNode();
     ramps.forEach(
         (part, list) -> {
-          ArrayNode array = out.putArray(part);
+          ArrayNode array = out.putArray(part.value());
           for (Ramp ramp : list) {
             array
                 .addObject()
@@ -95,9 +96,10 @@ final class SoundFields {
     return out;
   }
 
-  static Map<String, List<Ramp>> ramps(JsonNode node) {
-    Map<String, List<Ramp>> out = new LinkedHashMap<>();
-    node.properties().forEach(e -> out.put(e.getKey(), list(e.getValue(), SoundFields::ramp)));
+  static Map<PartId, List<Ramp>> ramps(JsonNode node) {
+    Map<PartId, List<Ramp>> out = new LinkedHashMap<>();
+    node.properties()
+        .forEach(e -> out.put(PartId.of(e.getKey()), list(e.getValue(), SoundFields::ramp)));
     return out;
   }
 

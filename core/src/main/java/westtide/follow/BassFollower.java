@@ -36,6 +36,9 @@ final class BassFollower {
         int start = from + Ticks.ofSteps(stroke.step());
         if (start < harmony.ticks()) {
           count++;
+          if (harmony.rests(start)) {
+            continue;
+          }
           addNote(out, harmony, start, stroke, count);
         }
       }
@@ -66,6 +69,8 @@ final class BassFollower {
     for (PlacedChord chord : harmony.chords()) {
       Optional<PlacedChord> next = harmony.after(chord.start());
       if (next.isPresent()
+          && !rests(chord)
+          && !rests(next.get())
           && chord.ticks() > Ticks.PER_QUARTER
           && bass(next.get()) != bass(chord)) {
         int start = chord.end() - Ticks.PER_STEP;
@@ -75,6 +80,10 @@ final class BassFollower {
     }
     out.sort(java.util.Comparator.comparingInt(Note::start));
     return out;
+  }
+
+  private static boolean rests(PlacedChord chord) {
+    return chord.span().manner().rest();
   }
 
   private static void cut(List<Note> notes, int tick) {

@@ -1,19 +1,26 @@
 package westtide.follow;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
+import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.ChordSpan;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.theory.Chord;
+import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
 
 /**
@@ -26,14 +33,20 @@ final class ChordFollower {
 
   private final FollowRule.Chords rule;
   private final Harmony harmony;
+  private final PartId part;
   private final List<Voicing> voicings;
+  private final Map<Laid, Optional<Voicing>> played = new HashMap<>();
 
-  ChordFollower(FollowRule.Chords rule, Harmony harmony) {
+  ChordFollower(FollowRule.Chords rule, Harmony harmony, PartId part) {
     this.rule = rule;
     this.harmony = harmony;
+    this.part = part;
     this.voicings =
         ChordVoicings.of(
-            rule, harmony.chords().stream().map(PlacedChord::span).toList(), harmony.octave());
+            rule,
+            harmony.progression(),
+            harmony.chords().stream().map(PlacedChord::span).toList(),
+            harmony.octave());
   }
 
   List<Note> resolve() {
@@ -92,24 +105,40 @@ final class ChordFollower {
   }
 
   private void addNotes(List<Note> out, Strike strike, PlacedChord placed, Voicing whole) {
-    List<Integer> kept = kept(whole, placed.chord());
-    if (kept.isEmpty()) {
+    Optional<Voicing> played = played(placed, whole);
+    if (played.isEmpty()) {
       return;
     }
-    Voicing voicing = new Voicing(kept).plus(12 * rule.layer().octaves());
-    Optional<Strum> strum = placed.span().manner().strum();
+    Voicing voicing = played.get();
+    Optional<Strum> strum = rule.own().strum().or(placed.span().manner()::strum);
     for (int i = 0; i < voicing.keys().size(); i++) {
       int late = late(strum, voicing, i, strike);
       int key = voicing.keys().get(i);
-      int velocity = varied(strike, key);
+      int velocity = varied(strike, i);
       out.add(new Note(strike.start + late, strike.ticks - late, key, velocity));
     }
   }
 
-  private List<Integer> kept(Voicing voicing, Chord chord) {
+  /** What the part plays of a chord, worked out once a chord and way of playing it. */
+  private Optional<Voicing> played(PlacedChord placed, Voicing whole) {
+    return played.computeIfAbsent(
+        new Laid(placed.span(), whole),
+        laid -> {
+          List<Integer> kept = kept(whole, placed);
+          return kept.isEmpty()
+              ? Optional.empty()
+              : Optional.of(new Voicing(kept).plus(12 * rule.layer().octaves()));
+        });
+  }
+
+  private record Laid(ChordSpan span, Voicing whole) {}
+
+  private List<Integer> kept(Voicing voicing, PlacedChord placed) {
+    Chord chord = placed.chord();
+    Set<ChordMember> here = placed.span().manner().without(part);
     return voicing.keys().stream()
-        .filter(
-            key -> rule.layer().without().stream().noneMatch(out -> out.is(key, voicing, chord)))
+        .filter(key -> rule.layer().without().stream().noneMatch(m -> m.is(key, voicing, chord)))
+        .filter(key -> here.stream().noneMatch(m -> m.is(key, voicing, chord)))
         .toList();
   }
 
@@ -119,12 +148,14 @@ final class ChordFollower {
     return (int) Math.min(ticks, strike.ticks - 1);
   }
 
-  private int varied(Strike strike, int key) {
+  /** Every part differs in its own way, though it may have the seed of another. */
+  private int varied(Strike strike, int voice) {
     int amount = rule.vary().amount();
     if (amount == 0) {
       return strike.velocity;
     }
-    long seed = rule.vary().seed() * 1_000_003L + strike.start * 131L + key;
+    long own = rule.vary().seed() * 1_000_003L + part.value().hashCode() * 31L;
+    long seed = own + strike.start * 131L + voice;
     return Velocity.held(
         strike.velocity + (long) new SplittableRandom(seed).nextInt(-amount, amount + 1));
   }

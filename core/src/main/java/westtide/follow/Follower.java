@@ -1,22 +1,60 @@
 package westtide.follow;
 
 import java.util.List;
+import java.util.function.Function;
 import westtide.song.FollowRule;
 import westtide.song.Note;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 
-/** Turns a following rule into notes. */
-public final class Follower {
-  private Follower() {}
+/**
+ * Turns the following rules of one part into notes over a section.
+ *
+ * @param part the part that follows
+ * @param harmony what it hears
+ * @param kicks ticks of the kick hits it hears, ascending; empty where no drums are written
+ * @param key the key of the song
+ * @param doubled what a part that doubles another takes over: the notes of the model
+ */
+public record Follower(
+    PartId part,
+    Harmony harmony,
+    List<Integer> kicks,
+    Key key,
+    Function<FollowRule.Doubling, List<Note>> doubled)
+    implements FollowRule.Kinds<List<Note>> {
+  /** A follower of the chords alone, without kicks; what would double plays nothing. */
+  public static Follower of(PartId part, Harmony harmony, Key key) {
+    return new Follower(part, harmony, List.of(), key, rule -> List.of());
+  }
 
-  /** The notes a rule plays over a section, in order, inside the section. */
-  public static List<Note> resolve(FollowRule rule, Harmony harmony, Key key) {
-    if (rule instanceof FollowRule.Chords chords) {
-      return new ChordFollower(chords, harmony).resolve();
-    }
-    if (rule instanceof FollowRule.Sub sub) {
-      return new SubFollower(sub).resolve(harmony);
-    }
-    return new BassFollower((FollowRule.Bass) rule, key).resolve(harmony);
+  /** The same follower hearing kicks. */
+  public Follower hearing(List<Integer> ticks) {
+    return new Follower(part, harmony, ticks, key, doubled);
+  }
+
+  /** The notes a rule plays, in order, inside the section. */
+  public List<Note> resolve(FollowRule rule) {
+    return rule.accept(this);
+  }
+
+  @Override
+  public List<Note> chords(FollowRule.Chords rule) {
+    return new ChordFollower(rule, harmony, part).resolve();
+  }
+
+  @Override
+  public List<Note> sub(FollowRule.Sub rule) {
+    return new SubFollower(rule, kicks).resolve(harmony);
+  }
+
+  @Override
+  public List<Note> bass(FollowRule.Bass rule) {
+    return new BassFollower(rule, key).resolve(harmony);
+  }
+
+  @Override
+  public List<Note> doubling(FollowRule.Doubling rule) {
+    return new DoublingFollower(rule, harmony).resolve(doubled.apply(rule));
   }
 }

@@ -13,32 +13,31 @@ import westtide.theory.NoteName;
 /**
  * What a following part hears in a section.
  *
+ * @param progression the name of the progression the chords are of
  * @param chords the chords from tick 0 to the end of the section, without gaps
- * @param kicks ticks of the kick hits, ascending; empty where no drums are written
  * @param meter the meter
  * @param tempo the tempo, by which strummed milliseconds become ticks
  * @param rhythm the rhythm of the progression; empty leaves it to each part
  * @param octave octaves by which chord parts stand higher or lower than usual
  */
 public record Harmony(
+    String progression,
     List<PlacedChord> chords,
-    List<Integer> kicks,
     Meter meter,
     Tempo tempo,
     Optional<ChordRhythm> rhythm,
     int octave) {
-  /** Copies the lists. */
+  /** Copies the chords. */
   public Harmony {
     chords = List.copyOf(chords);
-    kicks = List.copyOf(kicks);
   }
 
   /** A progression repeated over a number of bars, its pushes played. */
-  public static Harmony of(Progression progression, int bars, Brief brief, List<Integer> kicks) {
+  public static Harmony of(Progression progression, int bars, Brief brief) {
     int ticks = bars * brief.meter().ticksPerBar();
     return new Harmony(
+        progression.name(),
         progression.pushed(ticks),
-        kicks,
         brief.meter(),
         brief.tempo(),
         progression.rhythm(),
@@ -48,7 +47,7 @@ public record Harmony(
   /** The same chords over a bass note that stays. */
   public Harmony overPedal(NoteName bass) {
     List<PlacedChord> held = chords.stream().map(chord -> chord.overBass(bass)).toList();
-    return new Harmony(held, kicks, meter, tempo, rhythm, octave);
+    return new Harmony(progression, held, meter, tempo, rhythm, octave);
   }
 
   /** Length in ticks. */
@@ -58,14 +57,36 @@ public record Harmony(
 
   /** The chord at a tick inside the section. */
   public PlacedChord at(int tick) {
-    return chords.stream()
-        .filter(chord -> chord.covers(tick))
-        .findFirst()
-        .orElseThrow(() -> new IllegalArgumentException("no chord at tick " + tick));
+    int index = index(tick);
+    if (index < 0 || !chords.get(index).covers(tick)) {
+      throw new IllegalArgumentException("no chord at tick " + tick);
+    }
+    return chords.get(index);
+  }
+
+  /** Whether nothing is played at a tick inside the section. */
+  public boolean rests(int tick) {
+    return at(tick).span().manner().rest();
   }
 
   /** The first chord that starts after a tick, if the section has one. */
   public Optional<PlacedChord> after(int tick) {
-    return chords.stream().filter(chord -> chord.start() > tick).findFirst();
+    int next = index(tick) + 1;
+    return next < chords.size() ? Optional.of(chords.get(next)) : Optional.empty();
+  }
+
+  /** The place of the last chord that starts at a tick or before. */
+  private int index(int tick) {
+    int low = 0;
+    int high = chords.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (chords.get(middle).start() <= tick) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low - 1;
   }
 }

@@ -13,15 +13,18 @@ import westtide.theory.Pitch;
 /**
  * Plays an 808 on the basses of the chords, one note at a time. Locked, it starts with every kick
  * and lasts to the next start; a chord change without a kick starts a note too where the bass
- * moves, or the 808 would hold a foreign root. Where no kick is written it plays one note a chord.
+ * moves, or the 808 would hold a foreign root. Where no kick is written it plays one note a chord,
+ * and where the progression rests it is silent.
  */
 final class SubFollower {
   private static final int FULL = 112;
 
   private final FollowRule.Sub rule;
+  private final List<Integer> kicks;
 
-  SubFollower(FollowRule.Sub rule) {
+  SubFollower(FollowRule.Sub rule, List<Integer> kicks) {
     this.rule = rule;
+    this.kicks = kicks;
   }
 
   List<Note> resolve(Harmony harmony) {
@@ -29,20 +32,25 @@ final class SubFollower {
   }
 
   private List<Note> locked(Harmony harmony) {
-    TreeSet<Integer> starts = new TreeSet<>(harmony.kicks());
+    TreeSet<Integer> starts = new TreeSet<>(kicks);
+    TreeSet<Integer> stops = new TreeSet<>();
     int bass = -1;
     for (var chord : harmony.chords()) {
-      int next = chord.chord().bass().pitchClass();
+      boolean rest = chord.span().manner().rest();
+      int next = rest ? -1 : chord.chord().bass().pitchClass();
       if (next != bass) {
-        starts.add(chord.start());
+        (rest ? stops : starts).add(chord.start());
       }
       bass = next;
     }
+    stops.add(harmony.ticks());
     List<Note> out = new ArrayList<>();
     for (int start : starts) {
-      Integer next = starts.higher(start);
-      int end = next == null ? harmony.ticks() : next;
-      out.add(note(harmony, start, end - start));
+      if (!harmony.rests(start)) {
+        Integer next = starts.higher(start);
+        int end = Math.min(stops.higher(start), next == null ? harmony.ticks() : next);
+        out.add(note(harmony, start, end - start));
+      }
     }
     return out;
   }
@@ -53,7 +61,7 @@ final class SubFollower {
     for (int from = 0; from < harmony.ticks(); from += length) {
       for (Figure.Stroke stroke : rule.figure().strokes()) {
         int start = from + Ticks.ofSteps(stroke.step());
-        if (start < harmony.ticks()) {
+        if (start < harmony.ticks() && !harmony.rests(start)) {
           int end = harmony.at(start).end();
           out.add(note(harmony, start, Math.min(Ticks.ofSteps(stroke.steps()), end - start)));
         }

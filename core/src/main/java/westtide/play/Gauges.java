@@ -1,6 +1,7 @@
 package westtide.play;
 
 import java.util.concurrent.atomic.AtomicIntegerArray;
+import westtide.song.id.PartId;
 import westtide.sound.PreparedScore;
 import westtide.sound.loudness.Loudness;
 
@@ -52,7 +53,7 @@ public final class Gauges {
   }
 
   /** The loudest sample of a part of late, after its level; 0 for a part that is not played. */
-  public float peak(String part) {
+  public float peak(PartId part) {
     PreparedScore now = score;
     if (now == null) {
       return 0;

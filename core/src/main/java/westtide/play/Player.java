@@ -8,6 +8,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.Consumer;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
@@ -26,6 +27,9 @@ public final class Player implements AutoCloseable {
    */
   public static final double FIRST_LEVEL_DB = -20;
 
+  /** So that a machine on which nothing works is not kept busy failing. */
+  private static final int MOST_FAILURES = 100;
+
   private static final PreparedScore NOTHING =
       new PreparedScore(List.of(), new int[0], 0, 1920, 960, 4);
 
@@ -33,6 +37,7 @@ public final class Player implements AutoCloseable {
   private record Wish(Score score, Audible audible) {}
 
   private final AudioOutput output;
+  private final Consumer<RuntimeException> troubles;
   private final Gauges gauges = new Gauges();
   private final Preparation preparation;
   private final Playback playback;
@@ -44,9 +49,22 @@ public final class Player implements AutoCloseable {
   private Audible audible = Audible.ALL;
   private Score score;
 
-  /** A player on an output, ready at once and silent. */
+  /** A player on an output that logs what goes wrong. */
   public Player(AudioOutput output) {
+    this(
+        output,
+        problem ->
+            System.getLogger(Player.class.getName())
+                .log(System.Logger.Level.ERROR, "Playing failed", problem));
+  }
+
+  /**
+   * A player on an output, ready at once and silent. What goes wrong while sound is made ready or
+   * played is handed over, from another thread; playing stops and can be started again.
+   */
+  public Player(AudioOutput output, Consumer<RuntimeException> troubles) {
     this.output = output;
+    this.troubles = troubles;
     this.preparation = new Preparation(output.rate());
     this.playback = new Playback(output.rate(), NOTHING, gauges, FIRST_LEVEL_DB);
     this.preparing =
@@ -186,7 +204,11 @@ public final class Player implements AutoCloseable {
 
   private void prepareNewest() {
     Wish wish = newest.getAndSet(null);
-    ask(new Request.Take(preparation.prepare(wish.score(), wish.audible())));
+    try {
+      ask(new Request.Take(preparation.prepare(wish.score(), wish.audible())));
+    } catch (RuntimeException e) {
+      troubles.accept(e);
+    }
   }
 
   private void ask(Request request) {
@@ -195,6 +217,17 @@ public final class Player implements AutoCloseable {
   }
 
   private void run() {
+    for (int failures = 0; open && failures < MOST_FAILURES; failures++) {
+      try {
+        playOn();
+      } catch (RuntimeException e) {
+        standStill();
+        troubles.accept(e);
+      }
+    }
+  }
+
+  private void playOn() {
     while (open) {
       if (playback.idle()) {
         output.rest();
@@ -204,5 +237,11 @@ public final class Player implements AutoCloseable {
       playback.block(output.pending());
       output.write(playback.left(), playback.right(), Engine.BLOCK);
     }
+  }
+
+  /** After something went wrong nothing plays; the next score that is shown plays again. */
+  private void standStill() {
+    playback.ask(new Request.Stop());
+    playback.ask(new Request.Take(NOTHING));
   }
 }

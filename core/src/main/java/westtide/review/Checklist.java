@@ -72,7 +72,7 @@ public record Checklist(List<Point> points) {
   private static boolean inKey(Score score) {
     var key = score.song().brief().key();
     return score.parts().stream()
-        .filter(part -> part.part().role() == Role.LEAD)
+        .filter(part -> part.part().role() == Role.LINE)
         .flatMap(part -> part.notes().stream())
         .allMatch(note -> key.contains(note.key() % 12));
   }

@@ -2,8 +2,7 @@ package westtide.review;
 
 import java.util.List;
 import java.util.Locale;
-import westtide.follow.ChordVoicings;
-import westtide.song.Song;
+import java.util.Optional;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.style.Style;
@@ -11,17 +10,18 @@ import westtide.theory.Chord;
 import westtide.theory.voicing.VoiceLeading;
 import westtide.theory.voicing.Voicing;
 
-/** Movement, common tones, range and colour of the song's first progression. */
+/** Movement, common tones, range and colour of one progression. */
 final class ChordMeasures {
-  private final Song song;
   private final Style style;
   private final Progression row;
+  private final Optional<LaidChords> laid;
   private final List<Chord> chords;
 
-  ChordMeasures(Song song, Style style) {
-    this.song = song;
+  /** Measures of a progression as the first of these parts that plays it lays it out. */
+  ChordMeasures(Progression row, List<LaidChords> laid, Style style) {
     this.style = style;
-    this.row = song.progressions().get(0);
+    this.row = row;
+    this.laid = laid.stream().filter(one -> one.row().equals(row)).findFirst();
     this.chords =
         row.spans().stream().filter(span -> !span.manner().rest()).map(ChordSpan::chord).toList();
   }
@@ -48,7 +48,7 @@ final class ChordMeasures {
   }
 
   private Measure range() {
-    List<Voicing> voicings = ChordVoicings.of(song, row);
+    List<Voicing> voicings = laid.map(LaidChords::voicings).orElse(List.of());
     int low = voicings.stream().mapToInt(Voicing::bass).min().orElse(0);
     int high = voicings.stream().mapToInt(Voicing::top).max().orElse(0);
     return Measure.of("low to high, semitones", String.valueOf(high - low), high - low, 48, 7, 31);

@@ -4,10 +4,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
-import westtide.follow.ChordVoicings;
+import java.util.stream.Stream;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
+import westtide.song.FollowRule;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
@@ -26,7 +27,9 @@ final class ChordPoints {
           (score, style) -> score.song().progressions().size() > 1,
           "chords strummed",
           (score, style) ->
-              spans(score.song()).stream().anyMatch(span -> span.manner().strum().isPresent()),
+              spans(score.song()).stream().anyMatch(span -> span.manner().strum().isPresent())
+                  || score.song().rules(FollowRule.Chords.class).stream()
+                      .anyMatch(ChordPoints::strums),
           "two-note stacks",
           (score, style) ->
               spread(score.song(), VoicingKind.OCTAVE_STACK)
@@ -36,11 +39,9 @@ final class ChordPoints {
               spread(score.song(), VoicingKind.OPEN) || spread(score.song(), VoicingKind.DROP_2),
           "chords plucked",
           (score, style) ->
-              figure(score.song())
-                  .map(f -> f.strokes().size() * 16 >= 4 * f.length())
-                  .orElse(false),
+              figures(score.song()).anyMatch(f -> f.strokes().size() * 16 >= 4 * f.length()),
           "chords off the beat",
-          (score, style) -> figure(score.song()).map(ChordPoints::offBeat).orElse(false));
+          (score, style) -> figures(score.song()).anyMatch(ChordPoints::offBeat));
 
   private ChordPoints() {}
 
@@ -49,22 +50,35 @@ final class ChordPoints {
   }
 
   private static double sevenths(Song song) {
-    List<ChordSpan> spans = song.progressions().get(0).spans();
+    List<ChordSpan> spans = spans(song);
     return spans.stream().filter(s -> s.chord().quality().seventh()).count()
         / (double) spans.size();
   }
 
   private static boolean spread(Song song, VoicingKind kind) {
-    return ChordVoicings.rule(song).kind() == kind
+    return song.rules(FollowRule.Chords.class).stream().anyMatch(rule -> rule.kind() == kind)
         || spans(song).stream().anyMatch(span -> span.manner().kind().equals(Optional.of(kind)));
   }
 
-  private static Optional<Figure> figure(Song song) {
-    return song.progressions()
-        .get(0)
-        .rhythm()
-        .map(ChordRhythm::figure)
-        .orElse(ChordVoicings.rule(song).figure());
+  private static boolean strums(FollowRule.Chords rule) {
+    return rule.own().strum().filter(strum -> strum.millis() > 0).isPresent();
+  }
+
+  /** The rhythms chord parts play: their own, the progressions', or the rule's where none has. */
+  private static Stream<Figure> figures(Song song) {
+    return song.rules(FollowRule.Chords.class).stream()
+        .flatMap(
+            rule ->
+                rule.own().rhythm().isPresent()
+                    ? rule.own().rhythm().get().figure().stream()
+                    : song.progressions().stream()
+                        .flatMap(
+                            row ->
+                                row
+                                    .rhythm()
+                                    .map(ChordRhythm::figure)
+                                    .orElse(rule.figure())
+                                    .stream()));
   }
 
   private static boolean offBeat(Figure figure) {

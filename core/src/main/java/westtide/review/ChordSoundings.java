@@ -19,11 +19,13 @@ import westtide.theory.voicing.VoiceLeading;
 
 /** Notes outside the key, changes that hold no note, crowded voicings and worn-out turns. */
 final class ChordSoundings {
+  private final Score score;
   private final Song song;
   private final Style style;
   private final Key key;
 
   ChordSoundings(Score score, Style style) {
+    this.score = score;
     this.song = score.song();
     this.style = style;
     this.key = song.brief().key();
@@ -31,12 +33,24 @@ final class ChordSoundings {
 
   StageSoundings take() {
     List<Finding> findings = new ArrayList<>();
+    List<LaidChords> all = LaidChords.all(score);
     for (Progression row : song.progressions()) {
       addOutside(row, findings);
       addStrangers(row, findings);
-      findings.addAll(new VoicingFindings(song).of(row));
+      findings.addAll(VoicingFindings.turning(row));
     }
-    return new StageSoundings(new ChordMeasures(song, style).take(), findings);
+    VoicingFindings voicings = new VoicingFindings(song, all);
+    all.forEach(laid -> findings.addAll(voicings.of(laid)));
+    return new StageSoundings(measures(song.progressions().get(0), all), findings);
+  }
+
+  /** The figures of one progression. */
+  List<Measure> measures(Progression row) {
+    return measures(row, LaidChords.all(score));
+  }
+
+  private List<Measure> measures(Progression row, List<LaidChords> all) {
+    return new ChordMeasures(row, all, style).take();
   }
 
   private void addOutside(Progression row, List<Finding> findings) {

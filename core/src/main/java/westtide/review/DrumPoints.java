@@ -1,22 +1,26 @@
 package westtide.review;
 
-import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import westtide.rhythm.Hit;
-import westtide.rhythm.StepLane;
+import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
+import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaidHit;
 
 /** Points of the checklist that are read from the grooves. Steps are counted from 0. */
 final class DrumPoints {
-  private static final int STEPS = 16;
+  private static final int ANY = -1;
 
   static final Map<String, Predicate<Song>> ALL =
       Map.ofEntries(
@@ -32,54 +36,86 @@ final class DrumPoints {
           Map.entry("something for the swing to move", DrumPoints::swung),
           Map.entry("late hats", song -> nudge(song, DrumVoice.CLOSED_HAT) > 0),
           Map.entry("clap before the snare", song -> nudge(song, DrumVoice.CLAP) < 0),
-          Map.entry(
-              "snare before the clap",
-              song -> hits(song, DrumVoice.SNARE).anyMatch(hit -> hit.step() % STEPS == 7)),
-          Map.entry(
-              "late snare",
-              song -> hits(song, DrumVoice.SNARE).anyMatch(hit -> hit.step() == STEPS + 12)),
+          Map.entry("snare before the clap", song -> onStep(song, DrumVoice.SNARE, ANY, 7)),
+          Map.entry("late snare", song -> onStep(song, DrumVoice.SNARE, 1, 12)),
           Map.entry(
               "soft snare",
               song -> hits(song, DrumVoice.SNARE).anyMatch(hit -> hit.velocity() <= Velocity.SOFT)),
           Map.entry("shaker", song -> hits(song, DrumVoice.SHAKER).findAny().isPresent()),
           Map.entry("rim", song -> hits(song, DrumVoice.RIM).findAny().isPresent()),
           Map.entry(
-              "lane of its own length", song -> grooves(song).anyMatch(DrumPoints::ownLength)));
+              "lane of its own length",
+              song -> grooves(song).anyMatch(g -> ownLength(g, song.brief().meter()))));
 
   private DrumPoints() {}
 
   private static Stream<Pattern.Drums> grooves(Song song) {
-    return song.part(Role.DRUMS).stream()
+    return song.parts(Role.DRUMS).stream()
         .flatMap(part -> part.grooves(song.brief().meter()).values().stream());
   }
 
   private static Stream<Hit> hits(Song song, DrumVoice voice) {
-    return grooves(song)
-        .flatMap(groove -> groove.lane(voice).stream())
-        .flatMap(lane -> lane.hits().stream());
+    return lanes(song, voice).flatMap(lane -> lane.lane().hits().stream());
   }
 
-  private static int nudge(Song song, DrumVoice voice) {
+  private static Stream<DrumLane> lanes(Song song, DrumVoice voice) {
     return grooves(song)
+        .flatMap(groove -> groove.lanes().stream())
+        .filter(lane -> lane.voice() == voice);
+  }
+
+  /** The nudge of the drum in the usual groove of the first part that has it; 0 for none. */
+  private static int nudge(Song song, DrumVoice voice) {
+    return usual(song)
+        .flatMap(groove -> groove.find(voice.lane()).stream())
         .findFirst()
-        .flatMap(groove -> groove.find(voice.lane()))
         .map(lane -> lane.feel().nudge())
         .orElse(0);
   }
 
-  /** Whether the main groove has the voice on these steps of every bar. */
-  private static boolean everyBar(Song song, DrumVoice voice, int... steps) {
-    return grooves(song)
-        .findFirst()
-        .map(groove -> groove.lane(voice).map(lane -> everyBar(groove, lane, steps)).orElse(false))
-        .orElse(false);
+  private static Stream<Pattern.Drums> usual(Song song) {
+    return song.parts(Role.DRUMS).stream()
+        .flatMap(part -> part.groove(part.usual().name(), song.brief().meter()).stream());
   }
 
-  private static boolean everyBar(Pattern.Drums groove, StepLane lane, int... steps) {
-    int all = groove.bars() * STEPS;
-    List<Integer> struck = lane.over(all).stream().map(Hit::step).toList();
-    return IntStream.iterate(0, from -> from < all, from -> from + STEPS)
-        .allMatch(from -> IntStream.of(steps).allMatch(step -> struck.contains(from + step)));
+  /** Whether the usual groove of some part has the voice on these sixteenths of every bar. */
+  private static boolean everyBar(Song song, DrumVoice voice, int... steps) {
+    Meter meter = song.brief().meter();
+    return usual(song).anyMatch(groove -> everyBar(groove, voice, meter, steps));
+  }
+
+  private static boolean everyBar(
+      Pattern.Drums groove, DrumVoice voice, Meter meter, int... steps) {
+    Set<Integer> struck =
+        groove.lanes().stream()
+            .filter(lane -> lane.voice() == voice)
+            .flatMap(lane -> groove.laid(lane, meter).stream())
+            .map(LaidHit::tick)
+            .collect(Collectors.toSet());
+    return IntStream.range(0, groove.bars())
+        .map(bar -> bar * meter.ticksPerBar())
+        .allMatch(
+            from ->
+                IntStream.of(steps)
+                    .allMatch(step -> struck.contains(from + step * Ticks.PER_STEP)));
+  }
+
+  /** Whether some hit of a drum stands on a sixteenth of a bar of its groove. */
+  private static boolean onStep(Song song, DrumVoice voice, int bar, int step) {
+    Meter meter = song.brief().meter();
+    return grooves(song)
+        .anyMatch(
+            groove ->
+                groove.lanes().stream()
+                    .filter(lane -> lane.voice() == voice)
+                    .flatMap(lane -> groove.laid(lane, meter).stream())
+                    .mapToInt(LaidHit::tick)
+                    .anyMatch(tick -> on(tick, bar, step, meter)));
+  }
+
+  private static boolean on(int tick, int bar, int step, Meter meter) {
+    boolean there = tick % meter.ticksPerBar() == step * Ticks.PER_STEP;
+    return there && (bar < 0 || tick / meter.ticksPerBar() == bar);
   }
 
   private static boolean swung(Song song) {
@@ -94,13 +130,14 @@ final class DrumPoints {
   }
 
   /** Whether hits, or the velocities that run along them, have a length that fits no bars. */
-  private static boolean ownLength(Pattern.Drums groove) {
-    int steps = groove.bars() * STEPS;
+  private static boolean ownLength(Pattern.Drums groove, Meter meter) {
     return groove.lanes().stream()
         .filter(lane -> !lane.lane().hits().isEmpty())
-        .anyMatch(
-            lane ->
-                steps % lane.lane().length() != 0
-                    || lane.accents().filter(a -> steps % a.length() != 0).isPresent());
+        .anyMatch(lane -> ownLength(lane, groove.ticks(meter) / lane.grid().ticks()));
+  }
+
+  private static boolean ownLength(DrumLane lane, int steps) {
+    return steps % lane.lane().length() != 0
+        || lane.accents().filter(a -> steps % a.length() != 0).isPresent();
   }
 }

@@ -15,6 +15,8 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.style.Style;
 
 /**
@@ -129,23 +131,22 @@ record DrumRepeats(List<List<Bar>> sections) {
     Optional<Fix> fix =
         drums
             .find(FILL)
-            .map(fill -> new Fix("play the fill there", filling(index, drums.id(), last)));
+            .map(fill -> new Fix("play the fill there", filling(form.id(index), drums.id(), last)));
     return new Finding(
-        "drums.nofill." + form.label(index) + "." + section.bars(),
+        "drums.nofill." + drums.id() + ".#" + form.id(index) + "." + section.bars(),
         Weight.NOTE,
-        "No fill before " + form.label(index + 1),
+        "No fill of " + drums.name() + " before " + form.label(index + 1),
         "bar " + (form.startBar(index) + section.bars()),
         "The last bar repeats an earlier one; a change of section is usually announced.",
         fix);
   }
 
-  private static Edit filling(int index, String part, int bar) {
+  private static Edit filling(SectionId id, PartId part, int bar) {
     return Edit.of(
         "Play the fill before a change",
         song -> {
-          boolean starts = song.form().sections().get(index).cell(part, bar).fromBar() == bar;
-          Song split = starts ? song : FormEdits.split(index, part, bar).apply(song);
-          return FormEdits.variant(index, part, bar, FILL).apply(split);
+          Song split = FormEdits.split(id, part, bar).apply(song);
+          return FormEdits.variant(id, part, bar, FILL).apply(split);
         });
   }
 }

@@ -1,52 +1,118 @@
 package westtide.review;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import westtide.rhythm.Meter;
+import westtide.score.Passage;
 import westtide.score.Score;
+import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.DrumEdits;
+import westtide.song.id.PartId;
 import westtide.style.Style;
 
-/** What is measured and found about the grooves, and about how they repeat over the song. */
+/**
+ * What is measured and found about the grooves of every drum part, and about how they repeat over
+ * the song. What the style expects of drums as a whole is looked for in all drum parts together.
+ */
 final class DrumSoundings {
   private final Score score;
   private final Song song;
   private final Style style;
+  private final Meter meter;
+  private final Map<PartId, DrumRepeats> repeats = new HashMap<>();
 
   DrumSoundings(Score score, Style style) {
     this.score = score;
     this.song = score.song();
     this.style = style;
+    this.meter = song.brief().meter();
   }
 
   StageSoundings take() {
-    Optional<Part> part = song.part(Role.DRUMS);
-    Meter meter = song.brief().meter();
-    Map<String, Pattern.Drums> grooves = part.map(p -> p.grooves(meter)).orElse(Map.of());
-    if (grooves.isEmpty()) {
+    List<ScoredPart> drums = score.parts(Role.DRUMS);
+    if (drums.isEmpty()) {
       return new StageSoundings(List.of(), List.of());
     }
     List<Finding> findings = new ArrayList<>();
-    grooves.forEach(
-        (name, groove) -> {
-          DrumEdits edits = new DrumEdits(part.get().id(), name);
-          findings.addAll(new GrooveFindings(new StyledGroove(song, style, edits, groove)).take());
-        });
-    String first = grooves.keySet().iterator().next();
-    DrumEdits edits = new DrumEdits(part.get().id(), first);
-    StyledGroove main = new StyledGroove(song, style, edits, grooves.get(first));
-    findings.addAll(new StyleGrooveFindings(main).take());
-    DrumRepeats repeats = DrumRepeats.of(score, part.get());
-    repeats.missingFills(song, part.get()).forEach(findings::add);
-    repeats.againstSchool(style).ifPresent(findings::add);
-    List<Measure> measures = new ArrayList<>(new DrumMeasures(main).take());
-    measures.add(repeats.measure(style));
-    return new StageSoundings(measures, findings);
+    for (ScoredPart part : drums) {
+      Map<String, Pattern.Drums> grooves = part.part().grooves(meter);
+      grooves.forEach(
+          (name, groove) ->
+              findings.addAll(new GrooveFindings(view(part.part(), name, groove)).take()));
+      findings.addAll(repeats(part.part()).missingFills(song, part.part()));
+    }
+    ScoredPart main = main(drums);
+    StyledGroove usual = usual(main);
+    List<StyledGroove> beside =
+        drums.stream().filter(part -> part != main && part.plays()).map(this::usual).toList();
+    findings.addAll(new StyleGrooveFindings(usual, beside).take());
+    repeats(main.part()).againstSchool(style).ifPresent(findings::add);
+    return new StageSoundings(measures(usual, main.part()), findings);
+  }
+
+  private DrumRepeats repeats(Part part) {
+    return repeats.computeIfAbsent(part.id(), id -> DrumRepeats.of(score, part));
+  }
+
+  /** The figures of one groove of a drum part. */
+  List<Measure> measures(Part part, String groove) {
+    Optional<Pattern.Drums> found = part.groove(groove, meter);
+    return found.map(drums -> measures(view(part, groove, drums), part)).orElse(List.of());
+  }
+
+  private List<Measure> measures(StyledGroove view, Part part) {
+    List<Measure> out = new ArrayList<>(new DrumMeasures(view).take());
+    out.add(repeats(part).measure(style));
+    return out;
+  }
+
+  /** The part that carries kick and backbeat, by how many of their hits its usual groove has. */
+  private ScoredPart main(List<ScoredPart> drums) {
+    ScoredPart out = drums.get(0);
+    for (ScoredPart part : drums) {
+      out = backbone(part) > backbone(out) ? part : out;
+    }
+    return out;
+  }
+
+  private long backbone(ScoredPart part) {
+    StyledGroove view = usual(part);
+    return view.groove().lanes().stream()
+        .filter(lane -> lane.voice().backbone())
+        .mapToLong(lane -> view.laid(lane).size())
+        .sum();
+  }
+
+  /** The usual groove where it plays at all, else the one that plays in most bars. */
+  private StyledGroove usual(ScoredPart part) {
+    String usual = part.part().usual().name();
+    boolean plays = part.passages().stream().anyMatch(p -> p.name().equals(usual));
+    String name = plays ? usual : most(part).orElse(usual);
+    return view(part.part(), name, part.part().groove(name, meter).orElseThrow());
+  }
+
+  private static Optional<String> most(ScoredPart part) {
+    return part.passages().stream()
+        .collect(
+            Collectors.groupingBy(
+                Passage::name, LinkedHashMap::new, Collectors.summingInt(p -> p.end() - p.start())))
+        .entrySet()
+        .stream()
+        .max(Comparator.comparingInt(Map.Entry::getValue))
+        .map(Map.Entry::getKey);
+  }
+
+  private StyledGroove view(Part part, String name, Pattern.Drums groove) {
+    return new StyledGroove(song, style, new DrumEdits(part.id(), name), groove);
   }
 }

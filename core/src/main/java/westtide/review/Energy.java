@@ -25,7 +25,7 @@ public record Energy(List<Double> bars) {
               20.0,
               Role.CHORDS,
               18.0,
-              Role.LEAD,
+              Role.LINE,
               20.0,
               Role.BASS,
               12.0));

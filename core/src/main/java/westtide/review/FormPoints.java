@@ -34,28 +34,27 @@ final class FormPoints {
 
   private FormPoints() {}
 
-  /** The first section in which the lead plays has it at a hint or half. */
+  /** The first section in which some line plays has it at a hint or half. */
   private static boolean hinted(Song song) {
-    return song.part(Role.LEAD)
-        .flatMap(
-            lead ->
+    return song.parts(Role.LINE).stream()
+        .anyMatch(
+            line ->
                 song.form().sections().stream()
-                    .flatMap(section -> section.cells(lead.id()).stream())
+                    .flatMap(section -> section.cells(line.id()).stream())
                     .filter(cell -> cell.level() != Level.OUT)
-                    .findFirst())
-        .map(cell -> cell.level().ordinal() <= Level.HALF.ordinal())
-        .orElse(false);
+                    .findFirst()
+                    .map(cell -> cell.level().ordinal() <= Level.HALF.ordinal())
+                    .orElse(false));
   }
 
-  /** Whether, in front of some section, the drums play another groove or fall out. */
+  /** Whether, in front of some section, some drums play another groove or fall out. */
   private static boolean drumsBeforeSections(Song song, boolean silent) {
     List<Section> sections = song.form().sections();
-    return song.part(Role.DRUMS)
-        .map(
+    return song.parts(Role.DRUMS).stream()
+        .anyMatch(
             drums ->
                 IntStream.range(0, sections.size() - 1)
-                    .anyMatch(i -> turns(sections.get(i), drums, silent)))
-        .orElse(false);
+                    .anyMatch(i -> turns(sections.get(i), drums, silent)));
   }
 
   private static boolean turns(Section section, Part drums, boolean silent) {
@@ -64,7 +63,9 @@ final class FormPoints {
     boolean played = before.level() != Level.OUT;
     return silent
         ? last.level() == Level.OUT && section.bars() > 1
-        : played && last.level() != Level.OUT && !last.variant().equals(before.variant());
+        : played
+            && last.level() != Level.OUT
+            && !drums.variant(last.variant()).equals(drums.variant(before.variant()));
   }
 
   private static boolean hookAboveVerse(Score score) {

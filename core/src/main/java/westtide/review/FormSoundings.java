@@ -26,10 +26,10 @@ final class FormSoundings {
   private final Energy energy;
   private final Style style;
 
-  FormSoundings(Score score, Style style) {
+  FormSoundings(Score score, Style style, Energy energy) {
     this.song = score.song();
     this.form = song.form();
-    this.energy = Energy.of(score);
+    this.energy = energy;
     this.style = style;
   }
 
@@ -106,7 +106,7 @@ final class FormSoundings {
       if (section.word().kind() == SectionKind.HOOK && own <= calm) {
         findings.add(
             new Finding(
-                "form.flat." + form.label(i),
+                "form.flat.#" + form.id(i),
                 Weight.WARNING,
                 "The " + form.label(i) + " does not rise",
                 bars(i),
@@ -124,9 +124,9 @@ final class FormSoundings {
 
   /** Everything in full but the bass, which leaves the hook to the 808 where there is one. */
   private Edit fill(int index) {
-    boolean sub = song.part(Role.SUB).isPresent();
+    boolean sub = !song.parts(Role.SUB).isEmpty();
     return FormEdits.fill(
-        index,
+        form.id(index),
         song.parts().stream()
             .filter(part -> part.role() != Role.BASS || !sub)
             .map(Part::id)
@@ -148,14 +148,15 @@ final class FormSoundings {
 
   private Finding empty(int index, int bar) {
     Optional<Fix> fix =
-        song.part(Role.CHORDS)
+        song.parts(Role.CHORDS).stream()
+            .findFirst()
             .map(
                 chords ->
                     new Fix(
                         "bring in " + chords.name(),
-                        FormEdits.level(index, chords.id(), 0, Level.HALF)));
+                        FormEdits.level(form.id(index), chords.id(), 0, Level.HALF)));
     return new Finding(
-        "form.empty." + form.label(index) + "." + bar,
+        "form.empty.#" + form.id(index) + "." + bar,
         Weight.WARNING,
         "Nothing plays from bar " + bar,
         form.label(index),

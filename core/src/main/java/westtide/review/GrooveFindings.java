@@ -71,7 +71,7 @@ final class GrooveFindings {
   private Finding slip(DrumLane lane, Hit hit, int next, int median) {
     LaneId id = lane.id();
     return new Finding(
-        "drums.slip." + edits.variant() + "." + id.code() + "." + hit.step() + "." + hit.velocity(),
+        "drums.slip." + view.id() + "." + id.code() + "." + hit.step() + "." + hit.velocity(),
         Weight.WARNING,
         id + " at " + hit.velocity() + " among " + next + "s",
         view.where(hit.step() * lane.grid().ticks()),
@@ -95,7 +95,7 @@ final class GrooveFindings {
     }
     out.add(
         new Finding(
-            "drums.choked." + edits.variant() + "." + lane.id().code(),
+            "drums.choked." + view.id() + "." + lane.id().code(),
             Weight.NOTE,
             lane.id() + ": " + silent + " of " + own.size() + " hits are choked",
             view.where(),
@@ -131,7 +131,7 @@ final class GrooveFindings {
       }
     }
     return new Finding(
-        "drums.crowd." + edits.variant() + "." + tick + "." + lanes.size(),
+        "drums.crowd." + view.id() + "." + tick + "." + lanes.size(),
         Weight.NOTE,
         lanes.size() + " drums start together",
         view.where(tick),

@@ -8,6 +8,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.sound.Listening;
 
@@ -70,22 +71,24 @@ final class HeardSoundings {
   }
 
   private List<Finding> overlapping() {
-    Optional<Part> sub = song.part(Role.SUB);
-    boolean ducks = sub.isPresent() && sub.get().mix().duck().trigger() != Duck.Trigger.NONE;
-    if (sub.isEmpty() || ducks || heard.overlap().orElse(0.0) <= MOST_OVERLAP) {
+    Optional<Part> sub =
+        song.parts(Role.SUB).stream()
+            .filter(part -> part.mix().duck().trigger() == Duck.Trigger.NONE)
+            .findFirst();
+    if (sub.isEmpty() || heard.overlap().orElse(0.0) <= MOST_OVERLAP) {
       return List.of();
     }
-    String id = sub.get().id();
+    PartId id = sub.get().id();
     return List.of(
         new Finding(
             "lowend.overlap",
             Weight.NOTE,
-            percent(heard.overlap().orElseThrow()) + " of each kick lies under the 808",
+            percent(heard.overlap().orElseThrow()) + " of each kick lies under " + sub.get().name(),
             "whole song",
             "Where both sound, either the kick dips the 808 for a moment or their lows fight.",
             Optional.of(
                 new Fix(
-                    "dip the 808 under the kick",
+                    "dip " + sub.get().name() + " under the kick",
                     MixEdits.mix(
                         id,
                         "ducking",

@@ -3,6 +3,7 @@ package westtide.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
@@ -25,14 +26,14 @@ final class LevelSoundings {
 
   StageSoundings take() {
     List<Finding> findings = new ArrayList<>();
-    boolean sub = score.part(Role.SUB).filter(part -> !part.notes().isEmpty()).isPresent();
+    boolean sub = score.parts(Role.SUB).stream().anyMatch(ScoredPart::plays);
     for (ScoredPart scored : score.parts()) {
       Part part = scored.part();
       boolean low = part.role() == Role.SUB || part.role() == Role.BASS;
       if (low && part.mix().pan() != 0) {
         findings.add(aside(part));
       }
-      boolean line = part.role() == Role.CHORDS || part.role() == Role.LEAD;
+      boolean line = part.role() == Role.CHORDS || part.role() == Role.LINE;
       if (sub && line && part.mix().lowCut() < LEAST_CUT) {
         findings.add(uncut(part));
       }
@@ -41,13 +42,22 @@ final class LevelSoundings {
   }
 
   private List<Measure> measures() {
-    Optional<ScoredPart> drums = score.part(Role.DRUMS);
-    Optional<ScoredPart> sub = score.part(Role.SUB);
-    if (drums.isEmpty() || sub.isEmpty()) {
-      return List.of();
+    List<Measure> out = new ArrayList<>();
+    OptionalInt drums = loudest(score.parts(Role.DRUMS));
+    for (ScoredPart sub : score.parts(Role.SUB)) {
+      if (drums.isPresent() && sub.plays()) {
+        double under = (drums.getAsInt() - sub.part().mix().level()) / 10.0;
+        out.add(Measure.level(sub.part().name() + " under the drums, dB", under, -6, 12, 1, 6));
+      }
     }
-    double under = (drums.get().part().mix().level() - sub.get().part().mix().level()) / 10.0;
-    return List.of(Measure.level("808 under the drums, dB", under, -6, 12, 1, 6));
+    return out;
+  }
+
+  private static OptionalInt loudest(List<ScoredPart> parts) {
+    return parts.stream()
+        .filter(ScoredPart::plays)
+        .mapToInt(part -> part.part().mix().level())
+        .max();
   }
 
   private static Finding aside(Part part) {

@@ -1,119 +1,195 @@
 package westtide.review;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.IntPredicate;
 import westtide.rhythm.Position;
+import westtide.score.Passage;
 import westtide.score.Score;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
 import westtide.song.LineFit;
 import westtide.song.Note;
-import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.chord.PlacedChord;
 import westtide.song.edit.LineEdits;
 import westtide.theory.Key;
 
-/** The lead against the chords of the first progression. */
+/**
+ * Every line against the chords heard wherever it plays. The same slip of a pattern is told once,
+ * at the first place it is heard.
+ */
 final class LineSoundings {
+  private final Score score;
   private final Song song;
   private final Key key;
+  private final Set<String> told = new HashSet<>();
 
   LineSoundings(Score score) {
+    this.score = score;
     this.song = score.song();
     this.key = song.brief().key();
   }
 
   StageSoundings take() {
-    Optional<Part> lead = song.part(Role.LEAD);
-    if (lead.isEmpty()
-        || !(lead.get().variants().get(0).pattern() instanceof Pattern.Written line)
-        || line.notes().isEmpty()) {
-      return new StageSoundings(List.of(), List.of());
+    List<Finding> findings = new ArrayList<>();
+    for (ScoredPart part : score.parts(Role.LINE)) {
+      for (Passage passage : part.passages()) {
+        passage.line().ifPresent(line -> findings.addAll(findings(part, passage, line)));
+      }
     }
-    LineEdits edits = new LineEdits(lead.get().id(), lead.get().variants().get(0).name());
-    int ticks = line.bars() * song.brief().meter().ticksPerBar();
-    List<Note> inside = line.notes().stream().filter(note -> note.start() < ticks).toList();
-    List<PlacedChord> chords = song.progressions().get(0).over(ticks);
-    LineFit fit = new LineFit(inside, chords, song.brief().meter());
-    return new StageSoundings(measures(fit, line), findings(fit, edits));
+    List<Measure> measures =
+        score.parts(Role.LINE).stream()
+            .filter(ScoredPart::plays)
+            .findFirst()
+            .map(part -> measures(part, part.passages().get(0).name()))
+            .orElse(List.of());
+    return new StageSoundings(measures, findings);
   }
 
-  private static List<Measure> measures(LineFit fit, Pattern.Written line) {
-    double perBar = line.notes().size() / (double) line.bars();
+  /** The figures of a pattern of a line, over the chords of all passages that play it. */
+  List<Measure> measures(ScoredPart part, String pattern) {
+    int notes = 0;
+    int ticks = 0;
+    double strong = 0;
+    double onChord = 0;
+    double moves = 0;
+    double leaps = 0;
+    int low = 128;
+    int high = -1;
+    for (Passage passage : part.passages()) {
+      if (!passage.name().equals(pattern) || passage.notes().isEmpty()) {
+        continue;
+      }
+      LineFit fit = fit(passage);
+      notes += fit.notes().size();
+      ticks += passage.end() - passage.start();
+      strong += fit.strong().size();
+      onChord += fit.chordToneShare() * fit.strong().size();
+      moves += fit.notes().size() - 1;
+      leaps += fit.leapShare() * (fit.notes().size() - 1);
+      low = Math.min(low, fit.notes().stream().mapToInt(Note::key).min().orElse(low));
+      high = Math.max(high, fit.notes().stream().mapToInt(Note::key).max().orElse(high));
+    }
+    if (notes == 0) {
+      return List.of();
+    }
+    double perBar = notes * (double) song.brief().meter().ticksPerBar() / ticks;
     return List.of(
-        Measure.of(
-            "chord tones on beats",
-            Math.round(100 * fit.chordToneShare()) + " %",
-            fit.chordToneShare(),
-            1,
-            0.6,
-            1),
-        Measure.of(
-            "leaps over two semitones",
-            Math.round(100 * fit.leapShare()) + " %",
-            fit.leapShare(),
-            1,
-            0.1,
-            0.6),
-        Measure.of("range, semitones", String.valueOf(fit.range()), fit.range(), 24, 5, 16),
-        Measure.of(
-            "notes a bar",
-            String.format(java.util.Locale.ROOT, "%.1f", perBar),
-            perBar,
-            16,
-            1.5,
-            8));
+        share("chord tones on beats", strong == 0 ? 1 : onChord / strong, 0.6, 1),
+        share("leaps over two semitones", moves == 0 ? 0 : leaps / moves, 0.1, 0.6),
+        Measure.of("range, semitones", String.valueOf(high - low), high - low, 24, 5, 16),
+        Measure.of("notes a bar", String.format(Locale.ROOT, "%.1f", perBar), perBar, 16, 1.5, 8));
   }
 
-  private List<Finding> findings(LineFit fit, LineEdits edits) {
+  private static Measure share(String name, double share, double low, double high) {
+    return Measure.of(name, Math.round(100 * share) + " %", share, 1, low, high);
+  }
+
+  /** The notes of a passage as they are written, over the chords heard there. */
+  private LineFit fit(Passage passage) {
+    List<Note> notes = new ArrayList<>(passage.notes().size());
+    for (ScoredNote note : passage.notes()) {
+      if (note.since() == 0 && note.written() >= passage.start()) {
+        notes.add(
+            new Note(
+                note.written() - passage.sectionStart(),
+                note.ticks(),
+                note.key(),
+                note.velocity()));
+      }
+    }
+    return new LineFit(notes, passage.harmony().chords(), song.brief().meter());
+  }
+
+  private List<Finding> findings(ScoredPart part, Passage passage, Pattern.Written line) {
+    LineFit fit = fit(passage);
     List<Finding> out = new ArrayList<>();
+    if (fit.notes().isEmpty()) {
+      return out;
+    }
     for (Note note : fit.rubs()) {
-      out.add(
-          finding(
-              "lines.rub." + note.start() + "." + note.key(),
+      found(
+              new Slip("rub", part, passage, line, note),
               Weight.WARNING,
               name(note) + " rubs a semitone above the chord",
-              note,
               "On a beat it grates unless it falls at once into the chord tone below.",
-              fix(edits, note, note.key() - 1)));
+              note.key() - 1)
+          .ifPresent(out::add);
     }
     Note last = fit.notes().get(fit.notes().size() - 1);
     if (!fit.onChord(last)) {
-      int tone = nearest(last.key(), midi -> fit.onChord(last.withKey(midi)));
-      out.add(
-          finding(
-              "lines.end." + last.start() + "." + last.key(),
+      found(
+              new Slip("end", part, passage, line, last),
               Weight.NOTE,
-              "The line ends on " + name(last) + ", off the chord",
-              last,
+              part.part().name() + " ends on " + name(last) + ", off the chord",
               "Phrases usually end on a chord tone; an open end is fine when an answer follows.",
-              fix(edits, last, tone)));
+              nearest(last.key(), midi -> fit.onChord(last.withKey(midi))))
+          .ifPresent(out::add);
     }
     for (Note note : fit.notes()) {
       if (!key.contains(note.key() % 12) && !fit.onChord(note)) {
-        out.add(
-            finding(
-                "lines.outside." + note.start() + "." + note.key(),
+        found(
+                new Slip("outside", part, passage, line, note),
                 Weight.NOTE,
                 name(note) + " is outside " + key,
-                note,
                 "It is neither in the scale nor in the chord: a blue note, a passing note or a slip.",
-                fix(edits, note, key.nearest(note.key()))));
+                key.nearest(note.key()))
+            .ifPresent(out::add);
       }
     }
     return out;
   }
 
-  private Finding finding(String id, Weight weight, String title, Note note, String why, Fix fix) {
-    Position at = Position.of(note.start(), song.brief().meter());
-    return new Finding(id, weight, title, "line, " + at, why, Optional.of(fix));
+  /** A note that is heard somewhere as it should not be. */
+  private record Slip(
+      String kind, ScoredPart part, Passage passage, Pattern.Written line, Note heard) {
+    /** The note of the pattern it comes from. */
+    Note written(int barTicks) {
+      int inPattern = heard.start() % (line.bars() * barTicks);
+      int semitones = part.part().transposition().semitones();
+      return line.notes().stream()
+          .filter(n -> n.start() == inPattern && n.key() == heard.key() - semitones)
+          .findFirst()
+          .orElse(heard);
+    }
   }
 
-  private Fix fix(LineEdits edits, Note note, int midi) {
-    return new Fix("move it to " + key.pitch(midi), edits.replace(note, note.withKey(midi)));
+  private Optional<Finding> found(Slip slip, Weight weight, String title, String why, int midi) {
+    Note written = slip.written(song.brief().meter().ticksPerBar());
+    String id =
+        "lines."
+            + slip.kind
+            + "."
+            + slip.part.part().id()
+            + "."
+            + slip.passage.name()
+            + "."
+            + written.start()
+            + "."
+            + written.key();
+    if (!told.add(id)) {
+      return Optional.empty();
+    }
+    Position at =
+        Position.of(slip.passage.sectionStart() + slip.heard.start(), song.brief().meter());
+    String where =
+        slip.part.part().name()
+            + " "
+            + slip.passage.name()
+            + ", "
+            + song.form().label(slip.passage.place())
+            + ", "
+            + at;
+    LineEdits edits = new LineEdits(slip.part.part().id(), slip.passage.name());
+    Note moved = written.withKey(written.key() + midi - slip.heard.key());
+    Fix fix = new Fix("move it to " + key.pitch(midi), edits.replace(written, moved));
+    return Optional.of(new Finding(id, weight, title, where, why, Optional.of(fix)));
   }
 
   private String name(Note note) {

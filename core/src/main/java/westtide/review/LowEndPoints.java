@@ -17,10 +17,10 @@ final class LowEndPoints {
   private LowEndPoints() {}
 
   private static boolean linked(Song song, KickLink link) {
-    return song.rule(FollowRule.Sub.class).filter(sub -> sub.link() == link).isPresent();
+    return song.rules(FollowRule.Sub.class).stream().anyMatch(sub -> sub.link() == link);
   }
 
   private static boolean picksUp(Song song) {
-    return song.rule(FollowRule.Bass.class).filter(FollowRule.Bass::pickUp).isPresent();
+    return song.rules(FollowRule.Bass.class).stream().anyMatch(FollowRule.Bass::pickUp);
   }
 }

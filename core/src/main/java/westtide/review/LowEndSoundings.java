@@ -6,19 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Position;
+import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.LineEdits;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.RegisterEdits;
+import westtide.style.Span;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 
-/** The 808 against its useful range, the kick, and the lines above it. */
+/** Every 808 against its useful range, the kicks, and the parts above it. */
 final class LowEndSoundings {
   private final Song song;
   private final Score score;
@@ -31,52 +32,55 @@ final class LowEndSoundings {
   }
 
   StageSoundings take() {
-    Optional<ScoredPart> sub = score.part(Role.SUB);
-    if (sub.isEmpty() || sub.get().notes().isEmpty()) {
+    List<ScoredPart> subs = score.parts(Role.SUB).stream().filter(ScoredPart::plays).toList();
+    if (subs.isEmpty()) {
       return new StageSoundings(List.of(), List.of());
     }
-    List<ScoredNote> notes = sub.get().notes();
     List<Finding> findings = new ArrayList<>();
-    addRange(sub.get(), findings);
-    score.part(Role.LEAD).ifPresent(lead -> addClash(lead, notes, findings));
-    return new StageSoundings(measures(notes), findings);
+    subs.forEach(sub -> addRange(sub, findings));
+    LowNotes low = new LowNotes(subs);
+    for (ScoredPart part : score.parts()) {
+      if (part.part().role() == Role.LINE || part.part().role() == Role.CHORDS) {
+        addClashes(part, low, findings);
+      }
+    }
+    return new StageSoundings(measures(subs.get(0)), findings);
   }
 
-  private List<Measure> measures(List<ScoredNote> notes) {
+  /** The figures of a low part. */
+  List<Measure> measures(ScoredPart part) {
+    List<ScoredNote> notes = part.notes();
+    if (notes.isEmpty()) {
+      return List.of();
+    }
+    String name = part.part().name();
     int low = notes.stream().mapToInt(ScoredNote::key).min().orElseThrow();
     int high = notes.stream().mapToInt(ScoredNote::key).max().orElseThrow();
     double together = kickShare(notes);
     double sounding = notes.stream().mapToInt(ScoredNote::ticks).sum() / (double) score.ticks();
     return List.of(
-        new Measure(
-            "808 lowest, Hz",
-            key.pitch(low) + " · " + Math.round(Pitch.hertz(low)),
-            low,
-            20,
-            52,
-            new westtide.style.Span(
-                LowEndRange.LOWEST_USEFUL, LowEndRange.HIGHEST_USEFUL, LowEndRange.LOWEST_USEFUL)),
-        new Measure(
-            "808 highest, Hz",
-            key.pitch(high) + " · " + Math.round(Pitch.hertz(high)),
-            high,
-            20,
-            52,
-            new westtide.style.Span(
-                LowEndRange.LOWEST_USEFUL, LowEndRange.HIGHEST_USEFUL, LowEndRange.LOWEST_USEFUL)),
-        Measure.of("808 notes on a kick", Math.round(100 * together) + " %", together, 1, 0, 1),
-        Measure.of("808 sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8));
+        pitch(name + " lowest, Hz", low),
+        pitch(name + " highest, Hz", high),
+        Measure.of(name + " notes on a kick", Math.round(100 * together) + " %", together, 1, 0, 1),
+        Measure.of(name + " sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8));
+  }
+
+  private Measure pitch(String name, int midi) {
+    Span useful =
+        new Span(LowEndRange.LOWEST_USEFUL, LowEndRange.HIGHEST_USEFUL, LowEndRange.LOWEST_USEFUL);
+    String shown = key.pitch(midi) + " · " + Math.round(Pitch.hertz(midi));
+    return new Measure(name, shown, midi, 20, 52, useful);
   }
 
   private double kickShare(List<ScoredNote> notes) {
     Set<Integer> kicks = new HashSet<>();
-    score
-        .part(Role.DRUMS)
-        .ifPresent(
-            drums ->
-                drums.notes().stream()
-                    .filter(note -> note.of(DrumVoice.KICK))
-                    .forEach(note -> kicks.add(note.start())));
+    for (ScoredPart drums : score.parts(Role.DRUMS)) {
+      for (ScoredNote note : drums.notes()) {
+        if (note.of(DrumVoice.KICK)) {
+          kicks.add(note.start());
+        }
+      }
+    }
     return notes.stream().filter(note -> kicks.contains(note.start())).count()
         / (double) notes.size();
   }
@@ -92,9 +96,14 @@ final class LowEndSoundings {
     String hertz = Math.round(Pitch.hertz(found)) + " Hz";
     findings.add(
         new Finding(
-            "lowend.range." + found,
+            "lowend.range." + sub.part().id() + "." + found,
             Weight.WARNING,
-            "808 at " + key.pitch(found) + ", " + hertz + (low ? ": too low" : ": too high"),
+            sub.part().name()
+                + " at "
+                + key.pitch(found)
+                + ", "
+                + hertz
+                + (low ? ": too low" : ": too high"),
             "bar " + bar(outside.get().start()),
             "Useful is E1 to E2, 41 to 82 Hz: "
                 + (low ? "below, small speakers give nothing." : "above, it stops being a sub."),
@@ -104,38 +113,38 @@ final class LowEndSoundings {
                     LowEndEdits.lowest(sub.part().id(), LowEndRange.LOWEST_USEFUL)))));
   }
 
-  private void addClash(ScoredPart lead, List<ScoredNote> notes, List<Finding> findings) {
-    Optional<ScoredNote> clash =
-        lead.notes().stream()
-            .filter(note -> LowEndRange.leftFree(note.key()) && sounds(notes, note))
-            .findFirst();
-    if (clash.isEmpty()) {
-      return;
+  /** The first note of each pattern that dips into what is left to the low end. */
+  private void addClashes(ScoredPart part, LowNotes low, List<Finding> findings) {
+    Set<String> told = new HashSet<>();
+    for (Passage passage : part.passages()) {
+      if (told.contains(passage.name())) {
+        continue;
+      }
+      for (ScoredNote note : passage.notes()) {
+        if (LowEndRange.leftFree(note.key()) && low.soundsWith(note)) {
+          told.add(passage.name());
+          findings.add(clash(part, passage, note));
+          break;
+        }
+      }
     }
-    ScoredNote note = clash.get();
-    findings.add(
-        new Finding(
-            "lowend.clash." + lead.part().id() + "." + note.key(),
-            Weight.WARNING,
-            lead.part().name() + " dips into the 808",
-            "bar " + bar(note.start()),
-            key.pitch(note.key())
-                + " is "
-                + Math.round(Pitch.hertz(note.key()))
-                + " Hz while the 808 sounds; lines leave everything below 150 Hz to it.",
-            Optional.of(
-                new Fix(
-                    "lift it an octave",
-                    new LineEdits(lead.part().id(), lead.part().variants().get(0).name())
-                        .each("Lift low notes an octave", LowEndSoundings::lifted)))));
   }
 
-  private static Note lifted(Note note) {
-    return LowEndRange.leftFree(note.key()) ? note.withKey(note.key() + 12) : note;
-  }
-
-  private static boolean sounds(List<ScoredNote> notes, ScoredNote other) {
-    return notes.stream().anyMatch(n -> n.start() < other.end() && other.start() < n.end());
+  private Finding clash(ScoredPart part, Passage passage, ScoredNote note) {
+    return new Finding(
+        "lowend.clash." + part.part().id() + "." + passage.name() + "." + note.key(),
+        Weight.WARNING,
+        part.part().name() + " dips into the 808",
+        song.form().label(passage.place()) + ", bar " + bar(note.start()),
+        key.pitch(note.key())
+            + " is "
+            + Math.round(Pitch.hertz(note.key()))
+            + " Hz while the 808 sounds; lines leave everything below 150 Hz to it.",
+        Optional.of(
+            new Fix(
+                "lift it an octave",
+                new RegisterEdits(part.part().id(), passage.name())
+                    .liftBelow(LowEndRange.HIGHEST_LEFT_FREE + 1))));
   }
 
   private String bar(int tick) {

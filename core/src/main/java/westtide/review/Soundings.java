@@ -3,9 +3,14 @@ package westtide.review;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import westtide.score.Score;
+import westtide.score.ScoredPart;
+import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
 import westtide.sound.Listening;
 import westtide.style.Style;
 
@@ -13,8 +18,13 @@ import westtide.style.Style;
  * The soundings of every stage.
  *
  * @param stages one entry a stage
+ * @param score what was measured
+ * @param style what it was measured against
+ * @param energy how full each bar is
+ * @param heard whether what a rendering measured is among them
  */
-public record Soundings(Map<Stage, StageSoundings> stages) {
+public record Soundings(
+    Map<Stage, StageSoundings> stages, Score score, Style style, Energy energy, boolean heard) {
   /** Copies the map. */
   public Soundings {
     stages = Map.copyOf(stages);
@@ -22,18 +32,44 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
 
   /** Measures a score against its style. */
   public static Soundings of(Score score, Style style) {
+    Energy energy = Energy.of(score);
     Map<Stage, StageSoundings> out = new EnumMap<>(Stage.class);
-    out.put(Stage.BRIEF, new BriefSoundings(score, style).take());
-    out.put(Stage.CHORDS, new ChordSoundings(score, style).take());
-    out.put(Stage.DRUMS, new DrumSoundings(score, style).take());
-    out.put(Stage.LOW_END, new LowEndSoundings(score).take());
-    out.put(Stage.LINES, new LineSoundings(score).take());
-    out.put(Stage.FORM, new FormSoundings(score, style).take());
-    out.put(Stage.LEVELS, new LevelSoundings(score).take());
-    out.put(Stage.DELIVER, new DeliverSoundings(score).take());
+    for (Stage stage : Stage.values()) {
+      out.put(stage, take(stage, score, style, energy));
+    }
     Set<String> left = score.song().leftAlone();
     out.replaceAll((stage, found) -> without(found, left));
-    return new Soundings(out);
+    return new Soundings(out, score, style, energy, false);
+  }
+
+  /**
+   * The soundings of a score that came from the one of these by an edit: the same as {@link #of},
+   * but stages the edit did not reach are taken over.
+   */
+  public Soundings after(Score edited) {
+    SameInputs same = new SameInputs(score, edited);
+    Map<Stage, StageSoundings> out = new EnumMap<>(Stage.class);
+    Set<String> left = edited.song().leftAlone();
+    Energy after = same.at(Stage.FORM) ? energy : Energy.of(edited);
+    for (Stage stage : Stage.values()) {
+      boolean rendered = heard && (stage == Stage.LEVELS || stage == Stage.LOW_END);
+      boolean kept = !rendered && left.equals(score.song().leftAlone()) && same.at(stage);
+      out.put(stage, kept ? at(stage) : without(take(stage, edited, style, after), left));
+    }
+    return new Soundings(out, edited, style, after, false);
+  }
+
+  private static StageSoundings take(Stage stage, Score score, Style style, Energy energy) {
+    return switch (stage) {
+      case BRIEF -> new BriefSoundings(score, style).take();
+      case CHORDS -> new ChordSoundings(score, style).take();
+      case DRUMS -> new DrumSoundings(score, style).take();
+      case LOW_END -> new LowEndSoundings(score).take();
+      case LINES -> new LineSoundings(score).take();
+      case FORM -> new FormSoundings(score, style, energy).take();
+      case LEVELS -> new LevelSoundings(score).take();
+      case DELIVER -> new DeliverSoundings(score).take();
+    };
   }
 
   /** These soundings and what a rendering of the song measured. */
@@ -42,12 +78,39 @@ public record Soundings(Map<Stage, StageSoundings> stages) {
     Map<Stage, StageSoundings> out = new EnumMap<>(stages);
     out.merge(Stage.LEVELS, without(sound.whole(), song.leftAlone()), StageSoundings::and);
     out.merge(Stage.LOW_END, without(sound.lowEnd(), song.leftAlone()), StageSoundings::and);
-    return new Soundings(out);
+    return new Soundings(out, score, style, energy, true);
   }
 
   /** The soundings of one stage. */
   public StageSoundings at(Stage stage) {
     return stages.get(stage);
+  }
+
+  /**
+   * The figures of what is in front at a stage: one pattern of a line or of drums, one low part.
+   * Where there is nothing of that kind, the figures of the stage.
+   */
+  public List<Measure> measures(Stage stage, PartId part, String pattern) {
+    Optional<ScoredPart> chosen = score.part(part);
+    if (chosen.isEmpty()) {
+      return at(stage).measures();
+    }
+    Role role = chosen.get().part().role();
+    if (stage == Stage.DRUMS && role == Role.DRUMS) {
+      return new DrumSoundings(score, style).measures(chosen.get().part(), pattern);
+    }
+    if (stage == Stage.LINES && role == Role.LINE) {
+      return new LineSoundings(score).measures(chosen.get(), pattern);
+    }
+    boolean low = role == Role.SUB || role == Role.BASS;
+    return stage == Stage.LOW_END && low
+        ? new LowEndSoundings(score).measures(chosen.get())
+        : at(stage).measures();
+  }
+
+  /** The figures of one progression. */
+  public List<Measure> measures(Progression row) {
+    return new ChordSoundings(score, style).measures(row);
   }
 
   /** All findings of a weight, in the order of the stages. */

@@ -1,6 +1,7 @@
 package westtide.review;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -8,12 +9,14 @@ import java.util.stream.Collectors;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
+import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.style.LaneHabit;
@@ -29,14 +32,17 @@ final class StyleGrooveFindings {
   private static final double CLEARLY_FULL = 1.15;
 
   private final StyledGroove view;
+  private final List<StyledGroove> beside;
   private final Style style;
   private final DrumEdits edits;
   private final Pattern.Drums groove;
   private final Meter meter;
   private final List<Finding> out = new ArrayList<>();
 
-  StyleGrooveFindings(StyledGroove view) {
+  /** Looks at a groove and at what other drum parts play beside it. */
+  StyleGrooveFindings(StyledGroove view, List<StyledGroove> beside) {
     this.view = view;
+    this.beside = beside;
     this.style = view.style();
     this.edits = view.edits();
     this.groove = view.groove();
@@ -59,40 +65,82 @@ final class StyleGrooveFindings {
     if (habit == null || meter.stepsPerBar() != 16) {
       return;
     }
-    int steps = groove.bars() * meter.stepsPerBar();
-    Set<Integer> expected = steps(StepLane.parse(habit.texts().get(0)), steps);
-    habit.texts().forEach(text -> expected.retainAll(steps(StepLane.parse(text), steps)));
-    Set<Integer> present = groove.find(id).map(lane -> steps(lane.lane(), steps)).orElse(Set.of());
+    Set<Integer> expected = strong(figure(habit, 0));
+    for (int i = 1; i < habit.texts().size(); i++) {
+      expected.retainAll(strong(figure(habit, i)));
+    }
+    Set<Integer> present = played(id);
     expected.stream()
         .sorted()
-        .filter(step -> !present.contains(step))
+        .filter(tick -> !present.contains(tick))
         .findFirst()
-        .ifPresent(step -> out.add(missing(id, step)));
+        .ifPresent(tick -> out.add(missing(id, tick)));
   }
 
-  private static Set<Integer> steps(StepLane lane, int steps) {
-    return lane.over(steps).stream()
-        .filter(hit -> hit.velocity() > Velocity.SOFT)
-        .map(Hit::step)
+  /** A figure of the style as a lane over the bars of this groove. */
+  private List<LaidHit> figure(LaneHabit habit, int index) {
+    DrumLane lane =
+        DrumLane.of(DrumVoice.KICK.lane(), StepLane.parse(habit.texts().get(index)))
+            .withGrid(habit.grid());
+    return groove.laid(lane, meter);
+  }
+
+  /** The ticks of hits that are no ghosts. */
+  private static Set<Integer> strong(List<LaidHit> laid) {
+    return laid.stream()
+        .filter(hit -> hit.hit().velocity() > Velocity.SOFT)
+        .map(LaidHit::tick)
         .collect(Collectors.toSet());
   }
 
-  private Finding missing(LaneId id, int step) {
-    StepLane empty = StepLane.empty(groove.bars() * meter.stepsPerBar());
+  /** Where the drum plays, on whatever grid and in whichever part, over the bars of this groove. */
+  private Set<Integer> played(LaneId id) {
+    Set<Integer> out = new HashSet<>();
+    int ticks = groove.ticks(meter);
+    for (StyledGroove each : all()) {
+      for (DrumLane lane : each.groove().lanes()) {
+        if (lane.voice() == id.voice()) {
+          Set<Integer> own = strong(each.laid(lane));
+          int length = each.groove().ticks(meter);
+          for (int from = 0; from < ticks; from += length) {
+            int at = from;
+            own.forEach(tick -> out.add(at + tick));
+          }
+        }
+      }
+    }
+    return out;
+  }
+
+  private List<StyledGroove> all() {
+    List<StyledGroove> out = new ArrayList<>(List.of(view));
+    out.addAll(beside);
+    return out;
+  }
+
+  private Finding missing(LaneId id, int tick) {
+    return new Finding(
+        "drums.missing." + view.id() + "." + id.code() + "." + tick / Ticks.PER_STEP,
+        Weight.NOTE,
+        "No " + id.toString().toLowerCase() + " on " + Position.of(tick, meter),
+        view.where(),
+        "Every " + style.name() + " groove of the book has one there: " + why(id),
+        placed(id, tick).map(lane -> new Fix("place it", edits.with("Place " + id, lane))));
+  }
+
+  /** The lane with a hit at a tick, on its own grid; empty where that has no step there. */
+  private Optional<DrumLane> placed(LaneId id, int tick) {
     DrumLane lane =
         groove
             .find(id)
-            .map(l -> l.withLane(new StepLane(empty.length(), l.lane().over(empty.length()))))
-            .orElse(DrumLane.of(id, empty));
-    Hit hit = Hit.of(step, Velocity.HIT);
-    return new Finding(
-        "drums.missing." + edits.variant() + "." + id.code() + "." + step,
-        Weight.NOTE,
-        "No " + id.toString().toLowerCase() + " on " + at(step),
-        view.where(),
-        "Every " + style.name() + " groove of the book has one there: " + why(id),
-        Optional.of(
-            new Fix("place it", edits.with("Place " + id, lane.withLane(lane.lane().with(hit))))));
+            .orElse(DrumLane.of(id, StepLane.empty(groove.ticks(meter) / Ticks.PER_STEP)));
+    int grid = lane.grid().ticks();
+    int steps = groove.ticks(meter) / grid;
+    if (tick % grid != 0 || groove.ticks(meter) % grid != 0 || steps > StepLane.LONGEST) {
+      return Optional.empty();
+    }
+    StepLane written = new StepLane(steps, lane.lane().over(steps));
+    return Optional.of(lane.withLane(written.with(Hit.of(tick / grid, Velocity.HIT))));
   }
 
   private String why(LaneId id) {
@@ -102,7 +150,10 @@ final class StyleGrooveFindings {
   private void addDensity(LaneId id, LaneHabit habit) {
     Optional<DrumLane> lane = groove.find(id).filter(l -> !l.lane().hits().isEmpty());
     List<Double> usual =
-        habit.texts().stream().map(StepLane::parse).map(this::perBar).filter(d -> d > 0).toList();
+        habit.texts().stream()
+            .map(text -> perBar(StepLane.parse(text), habit.grid()))
+            .filter(d -> d > 0)
+            .toList();
     if (lane.isEmpty() || usual.isEmpty()) {
       return;
     }
@@ -119,7 +170,7 @@ final class StyleGrooveFindings {
 
   /** The groove as a whole, clearly fuller or emptier than the style's. */
   private void addFullness() {
-    double found = view.hitsPerBar();
+    double found = all().stream().mapToDouble(StyledGroove::hitsPerBar).sum();
     Span usual = style.groove().hitsPerBar();
     boolean full = found > usual.high() * CLEARLY_FULL;
     if (found > 0 && (full || found < usual.low() / CLEARLY_FULL)) {
@@ -129,7 +180,7 @@ final class StyleGrooveFindings {
 
   private Finding fullness(double found, Span usual, boolean full) {
     return new Finding(
-        "drums.full." + edits.variant() + "." + Math.round(found),
+        "drums.full." + view.id() + "." + Math.round(found),
         Weight.NOTE,
         plain(found) + " hits a bar in all",
         view.where(),
@@ -144,14 +195,14 @@ final class StyleGrooveFindings {
         Optional.empty());
   }
 
-  private double perBar(StepLane lane) {
-    return lane.hits().size() * meter.stepsPerBar() / (double) lane.length();
+  private double perBar(StepLane lane, StepGrid grid) {
+    return lane.hits().size() * (double) meter.ticksPerBar() / (lane.length() * grid.ticks());
   }
 
   private Finding density(LaneId id, double found, double low, double high) {
     String range = low == high ? plain(low) : plain(low) + " to " + plain(high);
     return new Finding(
-        "drums.density." + edits.variant() + "." + id.code() + "." + Math.round(found),
+        "drums.density." + view.id() + "." + id.code() + "." + Math.round(found),
         Weight.NOTE,
         id + ": " + plain(found) + " hits a bar",
         view.where(),
@@ -197,9 +248,5 @@ final class StyleGrooveFindings {
                 new Fix(
                     "add a ghost on step 8",
                     edits.with("Add a ghost", lane.withLane(lane.lane().with(ghost)))))));
-  }
-
-  private String at(int step) {
-    return Position.of(Ticks.ofSteps(step), meter).toString();
   }
 }

@@ -3,6 +3,7 @@ package westtide.review;
 import java.util.List;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
+import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
@@ -39,8 +40,14 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
     return where() + ", " + Position.of(tick, meter());
   }
 
-  /** Its name. */
+  /** What findings of it are known by. */
+  String id() {
+    return edits.part() + "." + edits.variant();
+  }
+
+  /** Its part and name. */
   String where() {
-    return "groove " + edits.variant();
+    String name = song.part(edits.part()).map(Part::name).orElse("Drums");
+    return name + ", groove " + edits.variant();
   }
 }

@@ -26,12 +26,14 @@ final class Groove {
 
   private final Pattern.Drums drums;
   private final Part part;
+  private final String name;
   private final Meter meter;
   private final Swing swing;
 
-  Groove(Pattern.Drums drums, Part part, Meter meter, Swing swing) {
+  Groove(Pattern.Drums drums, Part part, String name, Meter meter, Swing swing) {
     this.drums = drums;
     this.part = part;
+    this.name = name;
     this.meter = meter;
     this.swing = swing;
   }
@@ -57,7 +59,7 @@ final class Groove {
 
   private void lane(int index, CellSpan span, StrokeSink sink) {
     DrumLane lane = drums.lanes().get(index);
-    StruckLane struck = StruckLane.of(lane, part, swing);
+    StruckLane struck = StruckLane.of(lane, part, name, swing);
     int from = span.fromBar() * meter.ticksPerBar();
     int to = span.endBar() * meter.ticksPerBar();
     Set<Integer> silent = choked(index, from, to);
@@ -111,12 +113,13 @@ final class Groove {
     int length = Math.max(1, STROKE * hit.roll().steps() / hit.strokes());
     int first = late + hit.offset(0, grid) - hit.flam();
     if (hit.flam() > 0 && first >= 0) {
-      sink.stroke(struck, first, Math.min(length, hit.flam()), hit.flamVelocity(), hit.pitch(0));
+      sink.stroke(
+          struck, laid, first, Math.min(length, hit.flam()), hit.flamVelocity(), hit.pitch(0));
     }
     for (int stroke = 0; stroke < hit.strokes(); stroke++) {
       int start = Math.max(0, late + hit.offset(stroke, grid));
       if (start < to) {
-        sink.stroke(struck, start, length, lane.velocity(laid, stroke), hit.pitch(stroke));
+        sink.stroke(struck, laid, start, length, lane.velocity(laid, stroke), hit.pitch(stroke));
       }
     }
   }

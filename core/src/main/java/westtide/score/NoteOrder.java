@@ -28,4 +28,25 @@ final class NoteOrder {
     }
     return out;
   }
+
+  /** The notes of a sorted list that start inside a stretch of ticks. */
+  static List<ScoredNote> between(List<ScoredNote> notes, int from, int to) {
+    int first = firstFrom(notes, from);
+    return notes.subList(first, Math.max(first, firstFrom(notes, to)));
+  }
+
+  /** How many notes start before a tick. */
+  private static int firstFrom(List<ScoredNote> notes, int tick) {
+    int low = 0;
+    int high = notes.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (notes.get(middle).start() < tick) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
 }

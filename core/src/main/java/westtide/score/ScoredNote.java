@@ -11,9 +11,21 @@ import westtide.song.drum.LaneId;
  * @param ticks length, 1 or more
  * @param key MIDI note, 0 to 127
  * @param velocity 1 to 127
+ * @param written the tick of the song it is written on, before swing
+ * @param since ticks it has been sounding already when it starts: above 0 where a held note goes on
+ *     at another level; 0 where it is struck
+ * @param source the pattern and what of it
  * @param struck which drum it is a stroke of; empty for notes of pitched parts
  */
-public record ScoredNote(int start, int ticks, int key, int velocity, Optional<Struck> struck) {
+public record ScoredNote(
+    int start,
+    int ticks,
+    int key,
+    int velocity,
+    int written,
+    int since,
+    Source source,
+    Optional<Struck> struck) {
   /**
    * A drum that is struck.
    *
@@ -22,9 +34,14 @@ public record ScoredNote(int start, int ticks, int key, int velocity, Optional<S
    */
   public record Struck(LaneId lane, int semitones) {}
 
-  /** A note of a pitched part. */
+  /** A note of a pitched part, struck where it is written. */
   public ScoredNote(int start, int ticks, int key, int velocity) {
     this(start, ticks, key, velocity, Optional.empty());
+  }
+
+  /** A note struck where it is written. */
+  public ScoredNote(int start, int ticks, int key, int velocity, Optional<Struck> struck) {
+    this(start, ticks, key, velocity, start, 0, Source.NONE, struck);
   }
 
   /** The tick after the last. */
@@ -39,6 +56,11 @@ public record ScoredNote(int start, int ticks, int key, int velocity, Optional<S
 
   /** The same note ended earlier. */
   public ScoredNote endingAt(int tick) {
-    return new ScoredNote(start, tick - start, key, velocity, struck);
+    return new ScoredNote(start, tick - start, key, velocity, written, since, source, struck);
+  }
+
+  /** The same stroke on another MIDI note. */
+  public ScoredNote withKey(int midi) {
+    return new ScoredNote(start, ticks, midi, velocity, written, since, source, struck);
   }
 }

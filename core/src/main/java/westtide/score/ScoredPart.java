@@ -1,38 +1,35 @@
 package westtide.score;
 
 import java.util.List;
+import java.util.Optional;
 import westtide.song.Part;
 
 /**
- * A part with all its notes.
+ * A part with all its notes, and the passages they belong to.
  *
  * @param part the part
  * @param notes its notes in order of start, then height
+ * @param passages what it plays from section to section, in order; where it is out there is none
  */
-public record ScoredPart(Part part, List<ScoredNote> notes) {
-  /** Copies the notes. */
+public record ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passages) {
+  /** Copies both lists. */
   public ScoredPart {
     notes = List.copyOf(notes);
+    passages = List.copyOf(passages);
   }
 
   /** The notes that start inside a stretch of ticks. */
   public List<ScoredNote> between(int from, int to) {
-    int first = firstFrom(from);
-    return notes.subList(first, Math.max(first, firstFrom(to)));
+    return NoteOrder.between(notes, from, to);
   }
 
-  /** How many notes start before a tick. */
-  private int firstFrom(int tick) {
-    int low = 0;
-    int high = notes.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (notes.get(middle).start() < tick) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
+  /** The passage at a tick of the song, if the part is in there. */
+  public Optional<Passage> passage(int tick) {
+    return passages.stream().filter(p -> p.start() <= tick && tick < p.end()).findFirst();
+  }
+
+  /** Whether it plays anything. */
+  public boolean plays() {
+    return !notes.isEmpty();
   }
 }

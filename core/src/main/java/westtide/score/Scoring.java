@@ -1,168 +1,148 @@
 package westtide.score;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
-import westtide.follow.Follower;
-import westtide.follow.Harmony;
+import java.util.function.Function;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
-import westtide.song.Brief;
-import westtide.song.Cell;
 import westtide.song.CellSpan;
-import westtide.song.FollowRule;
 import westtide.song.Level;
-import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transposition;
 
-/** Makes the score of one song, section by section and cell by cell. */
+/** Makes the score of one song, part by part and section by section. */
 final class Scoring {
   private final Song song;
-  private final Brief brief;
+  private final Function<Part, Optional<ScoredPart>> known;
   private final Meter meter;
   private final Swing swing;
+  private final Harmonies harmonies;
+  private final Lines lines;
 
-  /** What following parts hear in each section, in the order of the form. */
-  private final List<Harmony> harmonies;
-
-  Scoring(Song song) {
+  /** A scoring that takes over what is known of a part. */
+  Scoring(Song song, Function<Part, Optional<ScoredPart>> known) {
     this.song = song;
-    this.brief = song.brief();
-    this.meter = brief.meter();
-    this.swing = brief.swing();
-    this.harmonies = song.form().sections().stream().map(this::harmony).toList();
+    this.known = known;
+    this.meter = song.brief().meter();
+    this.swing = song.brief().swing();
+    this.harmonies = new Harmonies(song);
+    this.lines = new Lines(song, harmonies);
   }
 
   Score score() {
-    List<ScoredPart> parts = new ArrayList<>();
+    List<ScoredPart> parts = new ArrayList<>(song.parts().size());
     for (Part part : song.parts()) {
-      parts.add(new ScoredPart(part, notes(part)));
+      parts.add(known.apply(part).orElseGet(() -> scored(part)));
     }
     return new Score(song, parts, song.ticks());
   }
 
-  private List<ScoredNote> notes(Part part) {
+  /** A stretch of one level and pattern, and what it plays. */
+  private record Stretch(int place, int sectionStart, CellSpan span, String name) {}
+
+  private ScoredPart scored(Part part) {
     List<ScoredNote> out = new ArrayList<>();
+    List<Stretch> stretches = new ArrayList<>();
+    int startBar = 0;
     for (int i = 0; i < song.form().sections().size(); i++) {
-      addSection(out, part, i);
-    }
-    List<ScoredNote> sorted = NoteOrder.sorted(out);
-    return MonophonicCut.sameSource(
-        part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted);
-  }
-
-  private void addSection(List<ScoredNote> out, Part part, int index) {
-    Section section = song.form().sections().get(index);
-    int sectionStart = song.form().startBar(index) * meter.ticksPerBar();
-    for (CellSpan span : section.spans(part.id())) {
-      if (span.cell().level() == Level.OUT) {
-        continue;
-      }
-      Optional<Pattern.Drums> groove = part.groove(span.cell().variant(), meter);
-      if (groove.isPresent()) {
-        addGroove(out, new Groove(groove.get(), part, meter, swing), span, sectionStart);
-      } else {
-        addLine(out, part, span, index);
-      }
-    }
-  }
-
-  private void addGroove(List<ScoredNote> out, Groove groove, CellSpan span, int sectionStart) {
-    Placing placing = placing(span, sectionStart);
-    groove.over(
-        span,
-        (lane, start, ticks, velocity, semitones) ->
-            placing.add(
-                out,
-                lane.swing(),
-                start,
-                ticks,
-                new Sounding(lane.key(), velocity, lane.struck(semitones))));
-  }
-
-  private Placing placing(CellSpan span, int sectionStart) {
-    return new Placing(
-        span.cell().level(), sectionStart, sectionStart + span.endBar() * meter.ticksPerBar());
-  }
-
-  private void addLine(List<ScoredNote> out, Part part, CellSpan span, int index) {
-    Section section = song.form().sections().get(index);
-    int from = span.fromBar() * meter.ticksPerBar();
-    int to = span.endBar() * meter.ticksPerBar();
-    int sectionStart = song.form().startBar(index) * meter.ticksPerBar();
-    Placing placing = placing(span, sectionStart);
-    for (Note note : line(part, span.cell(), harmonies.get(index), section.bars())) {
-      if (note.start() >= from && note.start() < to) {
-        placing.add(
-            out,
-            swing,
-            note.start(),
-            note.end() - note.start(),
-            new Sounding(note.key(), note.velocity(), Optional.empty()));
-      }
-    }
-  }
-
-  /** What sounds, apart from when. */
-  private record Sounding(int key, int velocity, Optional<ScoredNote.Struck> struck) {}
-
-  /** Where written notes of a cell sound, and how loud. */
-  private record Placing(Level level, int sectionStart, int cellEnd) {
-    void add(List<ScoredNote> out, Swing swing, int from, int ticks, Sounding sounding) {
-      int written = sectionStart + from;
-      long start = swing.at(written);
-      long end = swing.at(Math.min(written + ticks, cellEnd));
-      if (end > start) {
-        int velocity = level.scale(sounding.velocity());
-        out.add(
-            new ScoredNote(
-                (int) start, (int) (end - start), sounding.key(), velocity, sounding.struck()));
-      }
-    }
-  }
-
-  /**
-   * What a part plays over a whole section with the pattern of a cell, from the section's start.
-   */
-  private List<Note> line(Part part, Cell cell, Harmony harmony, int bars) {
-    Pattern pattern = part.variant(cell.variant()).pattern();
-    if (pattern instanceof Pattern.Written written) {
-      return repeated(written, bars);
-    }
-    FollowRule rule = ((Pattern.Following) pattern).rule();
-    return Follower.resolve(rule, harmony, brief.key());
-  }
-
-  private List<Note> repeated(Pattern.Written written, int bars) {
-    int length = written.bars() * meter.ticksPerBar();
-    int total = bars * meter.ticksPerBar();
-    List<Note> out = new ArrayList<>();
-    for (int from = 0; from < total; from += length) {
-      for (Note note : written.notes()) {
-        if (note.start() < length && from + note.start() < total) {
-          out.add(note.withStart(from + note.start()));
+      Section section = song.form().sections().get(i);
+      int start = startBar * meter.ticksPerBar();
+      List<CellSpan> spans = Spans.joined(section, part);
+      for (CellSpan span : spans) {
+        if (span.cell().level() != Level.OUT) {
+          stretches.add(new Stretch(i, start, span, Spans.name(part, span.cell())));
         }
       }
+      addSection(out, part, i, start, spans);
+      startBar += section.bars();
+    }
+    List<ScoredNote> sorted = NoteOrder.sorted(out);
+    List<ScoredNote> notes =
+        MonophonicCut.sameSource(part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted);
+    return new ScoredPart(part, notes, passages(part, stretches, notes));
+  }
+
+  private void addSection(
+      List<ScoredNote> out, Part part, int place, int start, List<CellSpan> spans) {
+    if (part.role() == Role.DRUMS) {
+      spans.stream()
+          .filter(span -> span.cell().level() != Level.OUT)
+          .forEach(span -> addGroove(out, part, span, start));
+    } else {
+      addLines(out, part, place, start, spans);
+    }
+  }
+
+  private void addGroove(List<ScoredNote> out, Part part, CellSpan span, int start) {
+    String name = Spans.name(part, span.cell());
+    Pattern.Drums groove = lines.groove(part, name);
+    Placing placing = placing(span, start, Transposition.NONE);
+    new Groove(groove, part, name, meter, swing)
+        .over(
+            span,
+            (lane, laid, from, ticks, velocity, semitones) ->
+                placing.add(
+                    out,
+                    lane.swing(),
+                    new Placing.Written(laid.tick(), from, from + ticks, from),
+                    new Placing.Sounding(
+                        lane.key(),
+                        velocity,
+                        lane.source(laid.hit().step()),
+                        lane.struck(semitones))));
+  }
+
+  private void addLines(
+      List<ScoredNote> out, Part part, int place, int start, List<CellSpan> spans) {
+    Optional<HeldLine> before = Optional.empty();
+    for (CellSpan span : spans) {
+      if (span.cell().level() == Level.OUT) {
+        before = Optional.empty();
+        continue;
+      }
+      HeldLine line =
+          new HeldLine(
+              lines.of(part, Spans.name(part, span.cell()), place),
+              span.fromBar() * meter.ticksPerBar(),
+              span.endBar() * meter.ticksPerBar());
+      Placing placing = placing(span, start, part.transposition());
+      line.over(before, (written, sounding) -> placing.add(out, swing, written, sounding));
+      before = Optional.of(line);
+    }
+  }
+
+  private Placing placing(CellSpan span, int start, Transposition transposition) {
+    return new Placing(
+        span.cell().level(), start, start + span.endBar() * meter.ticksPerBar(), transposition);
+  }
+
+  private List<Passage> passages(Part part, List<Stretch> stretches, List<ScoredNote> notes) {
+    Map<String, Pattern> resolved = new HashMap<>();
+    List<Passage> out = new ArrayList<>(stretches.size());
+    for (Stretch one : stretches) {
+      int from = one.sectionStart + one.span.fromBar() * meter.ticksPerBar();
+      int to = one.sectionStart + one.span.endBar() * meter.ticksPerBar();
+      Pattern pattern = resolved.computeIfAbsent(one.name, name -> lines.pattern(part, name));
+      out.add(
+          new Passage(
+              song.form().id(one.place),
+              one.place,
+              one.sectionStart,
+              from,
+              to,
+              one.span.cell().level(),
+              one.name,
+              pattern,
+              harmonies.of(part, one.name, one.place).harmony(),
+              NoteOrder.between(notes, from, to)));
     }
     return out;
-  }
-
-  private Harmony harmony(Section section) {
-    Harmony chords =
-        Harmony.of(song.progression(section.progression()), section.bars(), brief, kicks(section));
-    return section.pedal().map(chords::overPedal).orElse(chords);
-  }
-
-  /** The kick hits as written for a section, also where the drums are out. */
-  private List<Integer> kicks(Section section) {
-    Optional<Part> drums = song.part(Role.DRUMS);
-    if (drums.isEmpty()) {
-      return List.of();
-    }
-    return new KickTrack(drums.get(), section, brief).ticks();
   }
 }

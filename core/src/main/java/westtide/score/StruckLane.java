@@ -5,26 +5,53 @@ import westtide.rhythm.Swing;
 import westtide.song.Part;
 import westtide.song.drum.DrumLane;
 
-/**
- * What the strokes of a lane have in common.
- *
- * @param lane the lane
- * @param key the MIDI note it is written as
- * @param swing the swing it plays with
- * @param plain the lane struck at its own pitch
- */
-record StruckLane(DrumLane lane, int key, Swing swing, Optional<ScoredNote.Struck> plain) {
-  /** A lane of a part in a song of that swing. */
-  static StruckLane of(DrumLane lane, Part part, Swing song) {
-    return new StruckLane(
-        lane,
-        part.sound(lane.id()).note(),
-        lane.swing(song),
-        Optional.of(new ScoredNote.Struck(lane.id(), 0)));
+/** What the strokes of a lane have in common: its note, its swing, and where each comes from. */
+final class StruckLane {
+  private final DrumLane lane;
+  private final int key;
+  private final Swing swing;
+  private final String pattern;
+  private final Optional<ScoredNote.Struck> plain;
+  private final Source[] sources;
+
+  private StruckLane(DrumLane lane, int key, Swing swing, String pattern) {
+    this.lane = lane;
+    this.key = key;
+    this.swing = swing;
+    this.pattern = pattern;
+    this.plain = Optional.of(new ScoredNote.Struck(lane.id(), 0));
+    this.sources = new Source[lane.lane().length()];
+  }
+
+  /** A lane of a pattern of a part in a song of that swing. */
+  static StruckLane of(DrumLane lane, Part part, String pattern, Swing song) {
+    return new StruckLane(lane, part.sound(lane.id()).note(), lane.swing(song), pattern);
+  }
+
+  DrumLane lane() {
+    return lane;
+  }
+
+  /** The MIDI note it is written as. */
+  int key() {
+    return key;
+  }
+
+  /** The swing it plays with. */
+  Swing swing() {
+    return swing;
   }
 
   /** The lane struck some semitones away. */
   Optional<ScoredNote.Struck> struck(int semitones) {
     return semitones == 0 ? plain : Optional.of(new ScoredNote.Struck(lane.id(), semitones));
+  }
+
+  /** The step of the pattern its strokes come from. */
+  Source source(int step) {
+    if (sources[step] == null) {
+      sources[step] = new Source(pattern, step);
+    }
+    return sources[step];
   }
 }

@@ -1,31 +1,35 @@
 package westtide.score;
 
-import java.util.List;
 import westtide.rhythm.Swing;
-import westtide.song.Song;
 
 /**
- * How many notes of a song the swing moves.
+ * How many notes of a song its swing moves.
  *
- * @param moved notes that start later than they are written
+ * @param moved notes that start later than they would straight
  * @param notes all notes
  */
 public record SwingReach(int moved, int notes) {
-  /** Compares a score with the same song played straight. */
+  /** Counts the notes of a score; lanes with a swing of their own are not moved by the song's. */
   public static SwingReach of(Score score) {
-    Song song = score.song();
-    Swing straight = song.brief().swing().withHundredths(Swing.STRAIGHT.hundredths());
-    Score plain = Score.of(song.withBrief(song.brief().withSwing(straight)));
+    Swing swing = score.song().brief().swing();
     int moved = 0;
     int notes = 0;
-    for (int i = 0; i < score.parts().size(); i++) {
-      List<ScoredNote> swung = score.parts().get(i).notes();
-      List<ScoredNote> still = plain.parts().get(i).notes();
-      notes += swung.size();
-      for (int n = 0; n < Math.min(swung.size(), still.size()); n++) {
-        moved += swung.get(n).start() != still.get(n).start() ? 1 : 0;
+    for (ScoredPart part : score.parts()) {
+      for (Passage passage : part.passages()) {
+        for (ScoredNote note : passage.notes()) {
+          notes++;
+          moved +=
+              !ownSwing(passage, note, swing) && swing.at(note.start()) != note.start() ? 1 : 0;
+        }
       }
     }
     return new SwingReach(moved, notes);
+  }
+
+  private static boolean ownSwing(Passage passage, ScoredNote note, Swing song) {
+    return note.struck()
+        .flatMap(struck -> passage.groove().flatMap(groove -> groove.find(struck.lane())))
+        .filter(lane -> !lane.swing(song).equals(song))
+        .isPresent();
   }
 }

@@ -16,45 +16,64 @@ import westtide.theory.Key;
  * @param key home note and scale
  * @param swing lateness of the off-steps
  * @param cents hundredths of a semitone by which everything pitched stands higher, −100 to 100
+ * @param moved semitones by which nearest changes of key have carried the song from where it was
+ *     written, −11 to 11; they are counted so that going the nearest way never drifts
  * @param plan how long the song shall be and what time is given to it
  */
 public record Brief(
-    String style, Tempo tempo, Feel feel, Meter meter, Key key, Swing swing, int cents, Plan plan) {
+    String style,
+    Tempo tempo,
+    Feel feel,
+    Meter meter,
+    Key key,
+    Swing swing,
+    int cents,
+    int moved,
+    Plan plan) {
   /** Checks the tuning. */
   public Brief {
     if (cents < -100 || cents > 100) {
       throw new IllegalArgumentException("a song is tuned by -100 to 100 cents, but was " + cents);
     }
+    if (moved < -11 || moved > 11) {
+      throw new IllegalArgumentException(
+          "a song has moved by -11 to 11 semitones, but was " + moved);
+    }
   }
 
   /** A brief at concert pitch without a plan. */
   public static Brief of(String style, Tempo tempo, Feel feel, Meter meter, Key key, Swing swing) {
-    return new Brief(style, tempo, feel, meter, key, swing, 0, Plan.NONE);
+    return new Brief(style, tempo, feel, meter, key, swing, 0, 0, Plan.NONE);
   }
 
   /** The same brief in another style. */
   public Brief withStyle(String other) {
-    return new Brief(other, tempo, feel, meter, key, swing, cents, plan);
+    return new Brief(other, tempo, feel, meter, key, swing, cents, moved, plan);
   }
 
   /** The same brief at another tempo. */
   public Brief withTempo(Tempo other) {
-    return new Brief(style, other, feel, meter, key, swing, cents, plan);
+    return new Brief(style, other, feel, meter, key, swing, cents, moved, plan);
   }
 
   /** The same brief with another reading of the tempo. */
   public Brief withFeel(Feel other) {
-    return new Brief(style, tempo, other, meter, key, swing, cents, plan);
+    return new Brief(style, tempo, other, meter, key, swing, cents, moved, plan);
   }
 
   /** The same brief in another key. */
   public Brief withKey(Key other) {
-    return new Brief(style, tempo, feel, meter, other, swing, cents, plan);
+    return new Brief(style, tempo, feel, meter, other, swing, cents, moved, plan);
+  }
+
+  /** The same brief with another count of how far it has moved. */
+  public Brief withMoved(int semitones) {
+    return new Brief(style, tempo, feel, meter, key, swing, cents, semitones, plan);
   }
 
   /** The same brief with another swing. */
   public Brief withSwing(Swing other) {
-    return new Brief(style, tempo, feel, meter, key, other, cents, plan);
+    return new Brief(style, tempo, feel, meter, key, other, cents, moved, plan);
   }
 
   /** The felt tempo in BPM, such as {@code "73"}. */
@@ -64,11 +83,11 @@ public record Brief(
 
   /** The same brief tuned by other cents. */
   public Brief withCents(int other) {
-    return new Brief(style, tempo, feel, meter, key, swing, other, plan);
+    return new Brief(style, tempo, feel, meter, key, swing, other, moved, plan);
   }
 
   /** The same brief with another plan. */
   public Brief withPlan(Plan other) {
-    return new Brief(style, tempo, feel, meter, key, swing, cents, other);
+    return new Brief(style, tempo, feel, meter, key, swing, cents, moved, other);
   }
 }

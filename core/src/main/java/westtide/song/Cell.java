@@ -5,7 +5,7 @@ package westtide.song;
  *
  * @param fromBar the bar of the section it begins with, from 0
  * @param level how full
- * @param variant the name of the pattern played
+ * @param variant the name of the pattern played; empty for the first of the part
  */
 public record Cell(int fromBar, Level level, String variant) {
   /** Checks the bar. */
@@ -23,6 +23,16 @@ public record Cell(int fromBar, Level level, String variant) {
   /** Whether the part is in and plays that pattern. */
   public boolean plays(String name) {
     return level != Level.OUT && variant.equals(name);
+  }
+
+  /** The same cell from another bar on. */
+  public Cell withFromBar(int bar) {
+    return new Cell(bar, level, variant);
+  }
+
+  /** The same cell playing another pattern. */
+  public Cell withVariant(String name) {
+    return new Cell(fromBar, level, name);
   }
 
   /** The same cell at another level. */

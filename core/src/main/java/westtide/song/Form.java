@@ -1,20 +1,60 @@
 package westtide.song;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalInt;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import westtide.song.id.SectionId;
 
 /**
- * The sections from first to last.
+ * The sections from first to last. A section that is new to the form gets the next free id.
  *
- * @param sections in order, at least one
+ * @param sections in order, at least one, each with an id of its own
  */
 public record Form(List<Section> sections) {
-  /** Copies the sections and checks that there is one. */
+  /** Copies the sections, numbers new ones and checks that there is one. */
   public Form {
-    sections = List.copyOf(sections);
+    sections = numbered(sections);
     if (sections.isEmpty()) {
       throw new IllegalArgumentException("a form has at least one section");
     }
+    if (sections.stream().map(Section::id).distinct().count() != sections.size()) {
+      throw new IllegalArgumentException("two sections have the same id");
+    }
+  }
+
+  private static List<Section> numbered(List<Section> sections) {
+    int next = 1 + sections.stream().mapToInt(section -> section.id().number()).max().orElse(0);
+    List<Section> out = new ArrayList<>(sections.size());
+    for (Section section : sections) {
+      boolean fresh = section.id().equals(SectionId.NEW);
+      out.add(fresh ? section.withId(SectionId.of(next++)) : section);
+    }
+    return List.copyOf(out);
+  }
+
+  /** The place of a section, counted from 0; empty when the form has none of that id. */
+  public OptionalInt place(SectionId id) {
+    return IntStream.range(0, sections.size())
+        .filter(i -> sections.get(i).id().equals(id))
+        .findFirst();
+  }
+
+  /** The id of the section at a place. */
+  public SectionId id(int place) {
+    return sections.get(place).id();
+  }
+
+  /** The form with every section changed. */
+  public Form each(UnaryOperator<Section> change) {
+    return new Form(sections.stream().map(change).toList());
+  }
+
+  /** The form with one section changed; one it lacks stays lacking. */
+  public Form with(SectionId id, UnaryOperator<Section> change) {
+    return each(section -> section.id().equals(id) ? change.apply(section) : section);
   }
 
   /** Length in bars. */

@@ -42,16 +42,28 @@ record GrooveLink(Pattern.Drums base) {
   }
 
   private static Pattern.Drums with(Pattern.Drums groove, GrooveChange change) {
-    if (change instanceof GrooveChange.OnStep step) {
-      return groove.withLane(step.lane(), lane -> changed(lane, step));
-    }
-    if (change instanceof GrooveChange.WholeLane whole) {
-      return groove.with(whole.lane());
-    }
-    if (change instanceof GrooveChange.Without without) {
-      return groove.without(without.lane());
-    }
-    return groove.withRestart(((GrooveChange.Restarting) change).restart());
+    return change.accept(
+        new GrooveChange.Kinds<>() {
+          @Override
+          public Pattern.Drums step(GrooveChange.OnStep step) {
+            return groove.withLane(step.lane(), lane -> changed(lane, step));
+          }
+
+          @Override
+          public Pattern.Drums lane(GrooveChange.WholeLane whole) {
+            return groove.with(whole.lane());
+          }
+
+          @Override
+          public Pattern.Drums without(GrooveChange.Without without) {
+            return groove.without(without.lane());
+          }
+
+          @Override
+          public Pattern.Drums restarting(GrooveChange.Restarting restarting) {
+            return groove.withRestart(restarting.restart());
+          }
+        });
   }
 
   private static StepLane changed(StepLane lane, GrooveChange.OnStep change) {

@@ -10,6 +10,7 @@ import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 
@@ -22,16 +23,18 @@ import westtide.song.mix.Patch;
  * @param program General MIDI program, 0 to 127; drums ignore it
  * @param patch the preview instrument it is heard with
  * @param mix its place in the mix
+ * @param transposition how far it sounds from where it is written; drums stay
  * @param lanes how lanes of drums sound where not as the kit has them
  * @param variants the patterns it can play, at least one, the first being the usual one
  */
 public record Part(
-    String id,
+    PartId id,
     String name,
     Role role,
     int program,
     Patch patch,
     Mix mix,
+    Transposition transposition,
     Map<LaneId, LaneSound> lanes,
     List<Variant> variants) {
   /** Copies the variants and checks them. */
@@ -48,17 +51,57 @@ public record Part(
     if (program < 0 || program > 127) {
       throw new IllegalArgumentException("a MIDI program is 0 to 127, but was " + program);
     }
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("a part has a name");
+    }
+    if (role == Role.DRUMS && !transposition.equals(Transposition.NONE)) {
+      throw new IllegalArgumentException("drums are not transposed, but " + name + " was");
+    }
+    checkKinds(name, role, variants);
   }
 
   /** A part that sounds as its role usually does. */
-  public static Part of(String id, String name, Role role, int program, List<Variant> variants) {
+  public static Part of(PartId id, String name, Role role, int program, List<Variant> variants) {
     return new Part(
-        id, name, role, program, PartSound.patch(role), PartSound.mix(role), Map.of(), variants);
+        id,
+        name,
+        role,
+        program,
+        PartSound.patch(role),
+        PartSound.mix(role),
+        Transposition.NONE,
+        Map.of(),
+        variants);
   }
 
-  /** The variant of that name, or the first when there is none. */
+  /** The part under another id. */
+  public Part withId(PartId other) {
+    return new Part(other, name, role, program, patch, mix, transposition, lanes, variants);
+  }
+
+  /** The part called something else. */
+  public Part withName(String other) {
+    return new Part(id, other, role, program, patch, mix, transposition, lanes, variants);
+  }
+
+  /** The part with another job. */
+  public Part withRole(Role other) {
+    return new Part(id, name, other, program, patch, mix, transposition, lanes, variants);
+  }
+
+  /** The part sounding elsewhere than it is written. */
+  public Part withTransposition(Transposition other) {
+    return new Part(id, name, role, program, patch, mix, other, lanes, variants);
+  }
+
+  /** The pattern it plays where nothing else is asked for: its first. */
+  public Variant usual() {
+    return variants.get(0);
+  }
+
+  /** The variant of that name, or the usual one when there is none. */
   public Variant variant(String wanted) {
-    return find(wanted).orElse(variants.get(0));
+    return find(wanted).orElse(usual());
   }
 
   /** The variant of that name, if there is one. */
@@ -81,17 +124,17 @@ public record Part(
 
   /** The part with other patterns. */
   public Part withVariants(List<Variant> other) {
-    return new Part(id, name, role, program, patch, mix, lanes, other);
+    return new Part(id, name, role, program, patch, mix, transposition, lanes, other);
   }
 
   /** The part heard with another instrument, and its General MIDI program. */
   public Part withPatch(Patch other, int otherProgram) {
-    return new Part(id, name, role, otherProgram, other, mix, lanes, variants);
+    return new Part(id, name, role, otherProgram, other, mix, transposition, lanes, variants);
   }
 
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
-    return new Part(id, name, role, program, patch, other, lanes, variants);
+    return new Part(id, name, role, program, patch, other, transposition, lanes, variants);
   }
 
   /** How a lane of drums sounds. */
@@ -107,7 +150,7 @@ public record Part(
     } else {
       more.put(lane, sound);
     }
-    return new Part(id, name, role, program, patch, mix, more, variants);
+    return new Part(id, name, role, program, patch, mix, transposition, more, variants);
   }
 
   /** The groove of that name, or the first, worked out where it follows another; empty if none. */
@@ -116,10 +159,30 @@ public record Part(
   }
 
   private Optional<Pattern.Drums> groove(Variant variant, Meter meter) {
-    if (variant.pattern() instanceof Pattern.Varied varied) {
-      return groove(varied.parent(), meter).map(parent -> varied.groove(parent, meter));
-    }
-    return variant.pattern() instanceof Pattern.Drums drums ? Optional.of(drums) : Optional.empty();
+    return variant
+        .pattern()
+        .accept(
+            new Pattern.Kinds<>() {
+              @Override
+              public Optional<Pattern.Drums> drums(Pattern.Drums drums) {
+                return Optional.of(drums);
+              }
+
+              @Override
+              public Optional<Pattern.Drums> varied(Pattern.Varied varied) {
+                return groove(varied.parent(), meter).map(parent -> varied.groove(parent, meter));
+              }
+
+              @Override
+              public Optional<Pattern.Drums> written(Pattern.Written written) {
+                return Optional.empty();
+              }
+
+              @Override
+              public Optional<Pattern.Drums> following(Pattern.Following following) {
+                return Optional.empty();
+              }
+            });
   }
 
   /** All its grooves by name, in order. */
@@ -127,6 +190,22 @@ public record Part(
     Map<String, Pattern.Drums> out = new LinkedHashMap<>();
     variants.forEach(v -> groove(v, meter).ifPresent(groove -> out.put(v.name(), groove)));
     return out;
+  }
+
+  private static void checkKinds(String name, Role role, List<Variant> variants) {
+    for (Variant variant : variants) {
+      boolean groove =
+          variant.pattern() instanceof Pattern.Drums || variant.pattern() instanceof Pattern.Varied;
+      if (groove != (role == Role.DRUMS)) {
+        throw new IllegalArgumentException(
+            "part "
+                + name
+                + (groove
+                    ? " is no drums and cannot play the groove "
+                    : " is drums and plays grooves only, but has the line ")
+                + variant.name());
+      }
+    }
   }
 
   private static void checkParents(String name, List<Variant> variants) {
@@ -143,9 +222,9 @@ public record Part(
     }
   }
 
-  /** The rule of the first pattern that follows a rule of that kind. */
-  public <R extends FollowRule> Optional<R> rule(Class<R> kind) {
-    return variants.stream().flatMap(variant -> variant.rule(kind).stream()).findFirst();
+  /** The rules of a kind that its patterns follow, in their order. */
+  public <R extends FollowRule> List<R> rules(Class<R> kind) {
+    return variants.stream().flatMap(variant -> variant.rule(kind).stream()).toList();
   }
 
   /** The part with its rules of a kind changed; other patterns stay. */

@@ -12,7 +12,7 @@ final class PartSound {
     return Patch.of(
         switch (role) {
           case CHORDS -> "electric piano";
-          case LEAD -> "bell";
+          case LINE -> "bell";
           case DRUMS -> "tide kit";
           case SUB -> "808";
           case BASS -> "finger bass";
@@ -24,7 +24,7 @@ final class PartSound {
     Duck kick = new Duck(Duck.Trigger.KICK, 60, 120, 0);
     return switch (role) {
       case CHORDS -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(22).withWidth(35);
-      case LEAD -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(26).withDelay(18);
+      case LINE -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(26).withDelay(18);
       case DRUMS -> Mix.PLAIN.withLevel(-40).withReverb(6);
       case SUB -> Mix.PLAIN.withLevel(-70).withClip(30).withDuck(kick);
       case BASS -> Mix.PLAIN.withLevel(-90).withDuck(kick);

@@ -18,6 +18,28 @@ import westtide.song.drum.Restart;
  * start of its section.
  */
 public sealed interface Pattern {
+  /** Does what fits the kind of pattern. */
+  <R> R accept(Kinds<R> kinds);
+
+  /**
+   * One answer a kind of pattern, so that none is forgotten.
+   *
+   * @param <R> what is answered
+   */
+  interface Kinds<R> {
+    /** For a groove. */
+    R drums(Drums pattern);
+
+    /** For a groove that follows another. */
+    R varied(Varied pattern);
+
+    /** For a written line. */
+    R written(Written pattern);
+
+    /** For a part that follows. */
+    R following(Following pattern);
+  }
+
   /**
    * A groove.
    *
@@ -38,6 +60,11 @@ public sealed interface Pattern {
     /** A groove whose lanes restart with it. */
     public Drums(int bars, List<DrumLane> lanes) {
       this(bars, Restart.WITH_GROOVE, lanes);
+    }
+
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.drums(this);
     }
 
     /** The lane of that name, if there is one. */
@@ -115,6 +142,11 @@ public sealed interface Pattern {
       checkBars(bars);
     }
 
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.varied(this);
+    }
+
     /** The same link to a groove of another name. */
     public Varied withParent(String name) {
       return new Varied(name, bars, changes);
@@ -153,6 +185,11 @@ public sealed interface Pattern {
               .toList();
     }
 
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.written(this);
+    }
+
     /** The same length with other notes. */
     public Written withNotes(List<Note> other) {
       return new Written(bars, other);
@@ -164,7 +201,12 @@ public sealed interface Pattern {
    *
    * @param rule how
    */
-  record Following(FollowRule rule) implements Pattern {}
+  record Following(FollowRule rule) implements Pattern {
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.following(this);
+    }
+  }
 
   private static void checkBars(int bars) {
     if (bars < 1 || bars > 16) {

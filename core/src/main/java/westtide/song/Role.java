@@ -3,7 +3,7 @@ package westtide.song;
 /** What a part is for; it decides how the part is drawn, weighed and exported. */
 public enum Role {
   CHORDS("chords"),
-  LEAD("lead"),
+  LINE("line"),
   DRUMS("drums"),
   SUB("808"),
   BASS("bass");

@@ -7,12 +7,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.song.mix.Ramp;
 import westtide.theory.NoteName;
 
 /**
  * A stretch of the form.
  *
+ * @param id by what the form knows it
  * @param word what it is called
  * @param bars length in bars, 1 to 128
  * @param progression the name of the progression it uses
@@ -21,11 +25,12 @@ import westtide.theory.NoteName;
  * @param pedal the note the bass stays on below the chords; empty lets it move with them
  */
 public record Section(
+    SectionId id,
     SectionWord word,
     int bars,
     String progression,
-    Map<String, List<Cell>> cells,
-    Map<String, List<Ramp>> ramps,
+    Map<PartId, List<Cell>> cells,
+    Map<PartId, List<Ramp>> ramps,
     Optional<NoteName> pedal) {
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
@@ -35,24 +40,24 @@ public record Section(
     if (bars < 1 || bars > MOST_BARS) {
       throw new IllegalArgumentException("a section has 1 to 128 bars, but was " + bars);
     }
-    Map<String, List<Cell>> copy = new LinkedHashMap<>();
+    Map<PartId, List<Cell>> copy = new LinkedHashMap<>();
     cells.forEach(
         (part, list) ->
             copy.put(part, list.stream().sorted(Comparator.comparingInt(Cell::fromBar)).toList()));
     cells = Collections.unmodifiableMap(copy);
-    Map<String, List<Ramp>> moving = new LinkedHashMap<>();
+    Map<PartId, List<Ramp>> moving = new LinkedHashMap<>();
     ramps.forEach((part, list) -> moving.put(part, List.copyOf(list)));
     ramps = Collections.unmodifiableMap(moving);
   }
 
   /** A section over which nothing moves. */
   public static Section of(
-      SectionWord word, int bars, String progression, Map<String, List<Cell>> cells) {
-    return new Section(word, bars, progression, cells, Map.of(), Optional.empty());
+      SectionWord word, int bars, String progression, Map<PartId, List<Cell>> cells) {
+    return new Section(SectionId.NEW, word, bars, progression, cells, Map.of(), Optional.empty());
   }
 
   /** What a part does in a bar of this section, counted from 0. */
-  public Cell cell(String part, int bar) {
+  public Cell cell(PartId part, int bar) {
     Cell found = Cell.out();
     for (Cell cell : cells.getOrDefault(part, List.of())) {
       found = cell.fromBar() <= bar ? cell : found;
@@ -61,7 +66,7 @@ public record Section(
   }
 
   /** The cells of a part that lie inside the section, beginning with bar 0. */
-  public List<Cell> cells(String part) {
+  public List<Cell> cells(PartId part) {
     List<Cell> out = new ArrayList<>();
     out.add(cell(part, 0));
     for (Cell cell : cells.getOrDefault(part, List.of())) {
@@ -73,7 +78,7 @@ public record Section(
   }
 
   /** The cells of {@link #cells(String)}, each with the bar it ends before. */
-  public List<CellSpan> spans(String part) {
+  public List<CellSpan> spans(PartId part) {
     List<Cell> inside = cells(part);
     List<CellSpan> out = new ArrayList<>();
     for (int i = 0; i < inside.size(); i++) {
@@ -88,10 +93,10 @@ public record Section(
    * cells beyond the end are kept for when the section grows again.
    */
   public Section withBars(int other) {
-    Map<String, List<Cell>> moved = new LinkedHashMap<>();
+    Map<PartId, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(word, other, progression, moved, ramps, pedal);
+    return new Section(id, word, other, progression, moved, ramps, pedal);
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -100,32 +105,65 @@ public record Section(
   }
 
   /** The section with other cells for a part. */
-  public Section withCells(String part, List<Cell> list) {
-    Map<String, List<Cell>> more = new LinkedHashMap<>(cells);
+  public Section withCells(PartId part, List<Cell> list) {
+    Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(word, bars, progression, more, ramps, pedal);
+    return new Section(id, word, bars, progression, more, ramps, pedal);
+  }
+
+  /** The section known by another id. */
+  public Section withId(SectionId other) {
+    return new Section(other, word, bars, progression, cells, ramps, pedal);
+  }
+
+  /** The section without a part. */
+  public Section without(PartId part) {
+    Map<PartId, List<Cell>> fewerCells = new LinkedHashMap<>(cells);
+    Map<PartId, List<Ramp>> fewerRamps = new LinkedHashMap<>(ramps);
+    fewerCells.remove(part);
+    fewerRamps.remove(part);
+    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal);
+  }
+
+  /** The section with what one part does done by another too. */
+  public Section withLike(PartId model, PartId other) {
+    Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
+    Map<PartId, List<Ramp>> moving = new LinkedHashMap<>(ramps);
+    if (cells.containsKey(model)) {
+      more.put(other, cells.get(model));
+    }
+    if (ramps.containsKey(model)) {
+      moving.put(other, ramps.get(model));
+    }
+    return new Section(id, word, bars, progression, more, moving, pedal);
+  }
+
+  /** The section with the cells of a part changed one by one. */
+  public Section withEachCell(PartId part, UnaryOperator<Cell> change) {
+    List<Cell> old = cells.getOrDefault(part, List.of());
+    return old.isEmpty() ? this : withCells(part, old.stream().map(change).toList());
   }
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(other, bars, progression, cells, ramps, pedal);
+    return new Section(id, other, bars, progression, cells, ramps, pedal);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(word, bars, other, cells, ramps, pedal);
+    return new Section(id, word, bars, other, cells, ramps, pedal);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
-  public Section withRamps(String part, List<Ramp> list) {
-    Map<String, List<Ramp>> more = new LinkedHashMap<>(ramps);
+  public Section withRamps(PartId part, List<Ramp> list) {
+    Map<PartId, List<Ramp>> more = new LinkedHashMap<>(ramps);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(word, bars, progression, cells, more, pedal);
+    return new Section(id, word, bars, progression, cells, more, pedal);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(word, bars, progression, cells, ramps, other);
+    return new Section(id, word, bars, progression, cells, ramps, other);
   }
 }

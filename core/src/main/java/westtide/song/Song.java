@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
 import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
 
 /**
  * The whole document.
@@ -15,7 +16,7 @@ import westtide.song.chord.Progression;
  * @param seed what drafts of this song start from
  * @param brief style, tempo, key and feel
  * @param progressions the chord rows, at least one, each with a name of its own
- * @param parts the instruments, each with an id of its own
+ * @param parts the instruments in any number and role, each with an id of its own
  * @param form the sections
  * @param leftAlone ids of findings the producer chose to leave as they are
  * @param extras fields of a newer file version, as JSON text, kept for writing; {@code "{}"} when
@@ -37,26 +38,7 @@ public record Song(
     progressions = List.copyOf(progressions);
     parts = List.copyOf(parts);
     leftAlone = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(leftAlone));
-    if (progressions.stream().map(Progression::name).distinct().count() != progressions.size()) {
-      throw new IllegalArgumentException("two progressions have the same name");
-    }
-    if (parts.stream().map(Part::id).distinct().count() != parts.size()) {
-      throw new IllegalArgumentException("two parts have the same id");
-    }
-    for (Section section : form.sections()) {
-      requireProgression(section, progressions);
-    }
-  }
-
-  private static void requireProgression(Section section, List<Progression> progressions) {
-    if (progressions.stream().noneMatch(p -> p.name().equals(section.progression()))) {
-      throw new IllegalArgumentException(
-          "section "
-              + section.word()
-              + " asks for the progression \""
-              + section.progression()
-              + "\", which the song does not have");
-    }
+    new SongGate(progressions, parts, form).check();
   }
 
   /** The progression of that name; throws {@link IllegalArgumentException} when there is none. */
@@ -68,18 +50,18 @@ public record Song(
   }
 
   /** The part of that id, if there is one. */
-  public Optional<Part> part(String id) {
+  public Optional<Part> part(PartId id) {
     return parts.stream().filter(part -> part.id().equals(id)).findFirst();
   }
 
-  /** The first part with a role, if there is one. */
-  public Optional<Part> part(Role role) {
-    return parts.stream().filter(part -> part.role() == role).findFirst();
+  /** The parts with a role, in order. */
+  public List<Part> parts(Role role) {
+    return parts.stream().filter(part -> part.role() == role).toList();
   }
 
-  /** The rule of the first part that follows one of that kind. */
-  public <R extends FollowRule> Optional<R> rule(Class<R> kind) {
-    return parts.stream().flatMap(part -> part.rule(kind).stream()).findFirst();
+  /** All rules of a kind that parts follow, in the order of the parts and their patterns. */
+  public <R extends FollowRule> List<R> rules(Class<R> kind) {
+    return parts.stream().flatMap(part -> part.rules(kind).stream()).toList();
   }
 
   /** Length in ticks. */
@@ -123,8 +105,18 @@ public record Song(
     return new Song(title, project, seed, brief, progressions, other, form, leftAlone, extras);
   }
 
+  /** The song with other parts in another form, where the old ones would not fit. */
+  public Song withParts(List<Part> other, Form otherForm) {
+    return new Song(title, project, seed, brief, progressions, other, otherForm, leftAlone, extras);
+  }
+
+  /** The song with other chord rows, parts and form, where the old ones would not fit. */
+  public Song with(List<Progression> rows, List<Part> other, Form otherForm) {
+    return new Song(title, project, seed, brief, rows, other, otherForm, leftAlone, extras);
+  }
+
   /** The song with one part changed. */
-  public Song withPart(String id, UnaryOperator<Part> change) {
+  public Song withPart(PartId id, UnaryOperator<Part> change) {
     return withParts(
         parts.stream().map(part -> part.id().equals(id) ? change.apply(part) : part).toList());
   }

@@ -3,6 +3,7 @@ package westtide.sound;
 import java.util.HashSet;
 import java.util.Set;
 import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
 
 /**
  * What is muted and what is heard alone while playing. It belongs to the listening, not to the
@@ -22,7 +23,7 @@ public record Audible(Set<String> muted, Set<String> alone) {
   }
 
   /** The name of a drum lane. */
-  public static String lane(String part, LaneId lane) {
+  public static String lane(PartId part, LaneId lane) {
     return part + "/" + lane.code();
   }
 

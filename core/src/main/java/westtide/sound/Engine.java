@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.Arrays;
+import westtide.song.id.PartId;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Frames;
 import westtide.sound.desk.Returns;
@@ -26,7 +27,7 @@ public final class Engine {
   /** Hears every channel after its strip, as a block is mixed. */
   public interface Tap {
     /** A block of a channel. */
-    void hear(String part, float[] left, float[] right, int frames);
+    void hear(PartId part, float[] left, float[] right, int frames);
   }
 
   /** An engine at a sample rate that plays a score and meters its channels. */

@@ -4,9 +4,12 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.id.PartId;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Limiter;
 import westtide.sound.loudness.Loudness;
@@ -53,23 +56,27 @@ public record Listening(
   /** Collects what is heard. */
   private static final class Ear {
     private final Loudness loudness = new Loudness(RATE);
-    private final Optional<String> drums;
-    private final Optional<String> sub;
+    private final Set<PartId> drums;
+    private final Set<PartId> sub;
     private final LowEnd mixLows = new LowEnd(RATE);
     private final LowEnd kickLows = new LowEnd(RATE);
     private final LowEnd subLows = new LowEnd(RATE);
     private float peak;
 
     Ear(Score score) {
-      drums = score.song().part(Role.DRUMS).map(Part::id);
-      sub = score.song().part(Role.SUB).map(Part::id);
+      drums = ids(score, Role.DRUMS);
+      sub = ids(score, Role.SUB);
     }
 
-    void hearPart(String part, float[] left, float[] right, int frames) {
-      if (drums.isPresent() && drums.get().equals(part)) {
+    private static Set<PartId> ids(Score score, Role role) {
+      return score.song().parts(role).stream().map(Part::id).collect(Collectors.toSet());
+    }
+
+    void hearPart(PartId part, float[] left, float[] right, int frames) {
+      if (drums.contains(part)) {
         kickLows.hear(left, right, frames);
       }
-      if (sub.isPresent() && sub.get().equals(part)) {
+      if (sub.contains(part)) {
         subLows.hear(left, right, frames);
       }
     }

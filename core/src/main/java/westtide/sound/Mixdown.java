@@ -6,6 +6,7 @@ import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import westtide.score.Score;
+import westtide.song.id.PartId;
 import westtide.sound.desk.Limiter;
 
 /**
@@ -78,8 +79,8 @@ public final class Mixdown {
    * Renders one part alone with its share of room and delay, ducked as in the mix, without the
    * limiter; false when it was cancelled.
    */
-  public boolean stem(String part, Sink sink, Watch watch) throws IOException {
-    Audible alone = new Audible(Set.of(), Set.of(part));
+  public boolean stem(PartId part, Sink sink, Watch watch) throws IOException {
+    Audible alone = new Audible(Set.of(), Set.of(part.value()));
     return render(alone, Optional.empty(), null, sink, watch);
   }
 

@@ -2,9 +2,11 @@ package westtide.sound;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -29,6 +31,9 @@ final class PartPlayer {
 
   private static final double DRUM_HERTZ = 440;
 
+  /** How long a held note takes from one level to the next. */
+  private static final double CROSSING_MILLIS = 5;
+
   /** The choke group of instruments that play one note at a time. */
   private static final int MONO = 7;
 
@@ -36,6 +41,7 @@ final class PartPlayer {
   private final TableStore tables;
   private final int rate;
   private final double tuning;
+  private final float crossing;
   private final InstrumentBook book = InstrumentBook.shipped();
   private final Kit kit;
   private final Dressed own;
@@ -47,6 +53,7 @@ final class PartPlayer {
     this.tables = tables;
     this.rate = rate;
     this.tuning = tuning;
+    this.crossing = (float) Fade.perSample(CROSSING_MILLIS, rate);
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
     this.own = dressed(part.patch());
   }
@@ -55,12 +62,33 @@ final class PartPlayer {
     TrackBuilder out = new TrackBuilder();
     if (part.role() == Role.DRUMS) {
       notes.forEach(note -> addStrike(out, note, framesPerTick));
-    } else if (glides()) {
-      chains(notes).forEach(chain -> out.add(chained(chain, framesPerTick)));
     } else {
-      notes.forEach(note -> out.add(chained(List.of(note), framesPerTick)));
+      Set<Long> goingOn = goingOn(notes);
+      List<List<ScoredNote>> chains =
+          glides() ? chains(notes) : notes.stream().filter(this::isHeard).map(List::of).toList();
+      chains.forEach(chain -> out.add(chained(chain, goingOn, framesPerTick)));
     }
     return out.track();
+  }
+
+  /** What rings by itself is not struck again where it goes on at another level. */
+  private boolean isHeard(ScoredNote note) {
+    return note.since() == 0 || !own.struck();
+  }
+
+  /** Where notes go on at another level: the one before ends there without a tail. */
+  private static Set<Long> goingOn(List<ScoredNote> notes) {
+    Set<Long> out = new HashSet<>();
+    for (ScoredNote note : notes) {
+      if (note.since() > 0) {
+        out.add(place(note.start(), note.key()));
+      }
+    }
+    return out;
+  }
+
+  private static long place(int tick, int key) {
+    return (long) tick << 8 | key;
   }
 
   Optional<Trial> trial(ScoredNote note) {
@@ -110,30 +138,38 @@ final class PartPlayer {
     return book.find(sound.instrument()).isPresent() ? Patch.of(sound.instrument()) : piece.patch();
   }
 
-  private TrackBuilder.Entry chained(List<ScoredNote> chain, double framesPerTick) {
+  private TrackBuilder.Entry chained(
+      List<ScoredNote> chain, Set<Long> goingOn, double framesPerTick) {
     ScoredNote first = chain.get(0);
-    int end = chain.get(chain.size() - 1).end();
+    Touch touch = own.instrument().touch();
+    ScoredNote last = chain.get(chain.size() - 1);
+    int end = last.end();
     List<Strike.Pitched> pitches = new ArrayList<>();
     for (ScoredNote note : chain) {
       pitches.add(
           new Strike.Pitched(
-              frames(note.start() - first.start(), framesPerTick),
+              note == first
+                  ? 0
+                  : frames(first.since() + note.start() - first.start(), framesPerTick),
               tuning * Pitch.hertz(note.key())));
     }
-    int held = frames(end - first.start(), framesPerTick);
-    Touch touch = own.instrument().touch();
+    int into = touch == Touch.STRETCHED ? 0 : frames(first.since(), framesPerTick);
+    int held = into + frames(end - first.start(), framesPerTick);
     int frames = touch == Touch.STRETCHED ? held : held + 2 * own.releaseFrames();
     float[] table =
         tables.table(own.instrument(), own.settings(), pitches, first.velocity(), frames);
     double gain = own.loudness(first.velocity());
-    return own.entry(first.start(), end, table, gain, gain, touch == Touch.GLIDING ? MONO : 0);
+    int choke = touch == Touch.GLIDING ? MONO : 0;
+    float fall = goingOn.contains(place(end, last.key())) ? crossing : own.fall();
+    return new TrackBuilder.Entry(
+        first.start(), end, into, table, (float) gain, (float) gain, choke, fall, own.struck());
   }
 
   private List<List<ScoredNote>> chains(List<ScoredNote> notes) {
     List<List<ScoredNote>> out = new ArrayList<>();
     for (ScoredNote note : notes) {
       List<ScoredNote> last = out.isEmpty() ? List.of() : out.get(out.size() - 1);
-      if (!last.isEmpty() && last.get(last.size() - 1).end() == note.start()) {
+      if (!last.isEmpty() && last.get(last.size() - 1).end() == note.start() && note.since() == 0) {
         last.add(note);
       } else {
         out.add(new ArrayList<>(List.of(note)));
@@ -176,7 +212,7 @@ final class PartPlayer {
     TrackBuilder.Entry entry(
         int start, int end, float[] table, double left, double right, int choke) {
       return new TrackBuilder.Entry(
-          start, end, table, (float) left, (float) right, choke, fall, struck);
+          start, end, 0, table, (float) left, (float) right, choke, fall, struck);
     }
   }
 

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -13,6 +12,7 @@ import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 import westtide.song.mix.Ramp;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Moves;
@@ -28,7 +28,7 @@ import westtide.theory.Pitch;
 public final class Preparation {
   private final int rate;
   private final TableStore tables;
-  private final Map<String, Channel> channels = new LinkedHashMap<>();
+  private final Map<PartId, Channel> channels = new LinkedHashMap<>();
 
   /** The tuning of the score made ready last, which single notes are tried in. */
   private volatile double tuning = 1;
@@ -61,7 +61,7 @@ public final class Preparation {
     for (ScoredPart part : score.parts()) {
       parts.add(prepare(score, part, audible, ticksPerSecond));
     }
-    for (String id : channels.keySet()) {
+    for (PartId id : channels.keySet()) {
       if (score.part(id).isEmpty()) {
         parts.add(new PreparedScore.Prepared(id, channels.get(id), Track.EMPTY, silentStrip()));
       }
@@ -69,12 +69,7 @@ public final class Preparation {
     tables.tidy();
     var meter = score.song().brief().meter();
     return new PreparedScore(
-        parts,
-        kicks(score),
-        score.ticks(),
-        ticksPerSecond,
-        Ticks.PER_QUARTER,
-        meter.ticksPerBar() / Ticks.PER_QUARTER);
+        parts, kicks(score), score.ticks(), ticksPerSecond, meter.ticksPerBeat(), meter.beats());
   }
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
@@ -93,7 +88,11 @@ public final class Preparation {
   }
 
   private Optional<Trial> trial(Part part, ScoredNote note) {
-    return new PartPlayer(part, tables, rate, tuning).trial(note);
+    return new PartPlayer(part, tables, rate, tuning(part)).trial(note);
+  }
+
+  private double tuning(Part part) {
+    return tuning * Pitch.ratio(part.transposition().cents());
   }
 
   private int frames(int millis) {
@@ -108,12 +107,13 @@ public final class Preparation {
             part.mix(),
             moves(score, part, Ramp.Kind.LEVEL),
             moves(score, part, Ramp.Kind.LOW_PASS),
-            !audible.part(part.id()));
+            !audible.part(part.id().value()));
     Channel channel =
         channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
     List<ScoredNote> heard =
         scored.notes().stream().filter(note -> heard(part, note, audible)).toList();
-    Track track = new PartPlayer(part, tables, rate, tuning).track(heard, rate / ticksPerSecond);
+    Track track =
+        new PartPlayer(part, tables, rate, tuning(part)).track(heard, rate / ticksPerSecond);
     return new PreparedScore.Prepared(part.id(), channel, track, strip);
   }
 

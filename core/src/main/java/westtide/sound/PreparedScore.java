@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.List;
+import westtide.song.id.PartId;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Strip;
 import westtide.sound.desk.Track;
@@ -30,7 +31,7 @@ public record PreparedScore(
    * @param track its notes
    * @param strip its settings
    */
-  public record Prepared(String id, Channel channel, Track track, Strip strip) {}
+  public record Prepared(PartId id, Channel channel, Track track, Strip strip) {}
 
   /** Copies the parts. */
   public PreparedScore {

@@ -11,6 +11,7 @@ final class TrackBuilder {
   record Entry(
       int start,
       int end,
+      int into,
       float[] table,
       float left,
       float right,
@@ -31,6 +32,7 @@ final class TrackBuilder {
         new Track(
             new int[size],
             new int[size],
+            new int[size],
             new float[size][],
             new float[size],
             new float[size],
@@ -43,6 +45,7 @@ final class TrackBuilder {
       Entry entry = entries.get(i);
       out.starts()[i] = entry.start();
       out.ends()[i] = entry.end();
+      out.into()[i] = entry.into();
       out.tables()[i] = entry.table();
       out.left()[i] = entry.left();
       out.right()[i] = entry.right();

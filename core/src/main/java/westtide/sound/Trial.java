@@ -1,5 +1,7 @@
 package westtide.sound;
 
+import westtide.song.id.PartId;
+
 /**
  * One note to be heard by itself.
  *
@@ -12,4 +14,4 @@ package westtide.sound;
  * @param choke group it cuts; 0 for none
  */
 public record Trial(
-    String part, float[] table, float left, float right, int holdFrames, float fall, int choke) {}
+    PartId part, float[] table, float left, float right, int holdFrames, float fall, int choke) {}

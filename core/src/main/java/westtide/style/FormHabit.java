@@ -1,5 +1,7 @@
 package westtide.style;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import westtide.song.SectionKind;
@@ -20,8 +22,8 @@ public record FormHabit(
   /** Copies the collections. */
   public FormHabit {
     templates = List.copyOf(templates);
-    levels = Map.copyOf(levels);
-    energy = Map.copyOf(energy);
+    levels = Collections.unmodifiableMap(new LinkedHashMap<>(levels));
+    energy = Collections.unmodifiableMap(new LinkedHashMap<>(energy));
   }
 
   /**

@@ -4,9 +4,9 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Feel;
@@ -180,7 +180,7 @@ final class StyleReader {
         .forEach(entry -> instruments.put(entry.getKey(), entry.getValue().asText()));
     return new SoundHabit(
         instruments,
-        Set.copyOf(texts(node.required("ducked"))),
+        new LinkedHashSet<>(texts(node.required("ducked"))),
         Duck.Trigger.valueOf(text(node, "duck")));
   }
 
@@ -215,13 +215,21 @@ final class StyleReader {
     return out;
   }
 
+  private static String ends(JsonNode span) {
+    return plain(span.get("low")) + " to " + plain(span.get("high"));
+  }
+
+  private static String plain(JsonNode number) {
+    return number.decimalValue().stripTrailingZeros().toPlainString();
+  }
+
   private List<Reason> reasons() {
     List<Reason> out = new ArrayList<>();
     JsonNode tempo = json.required("tempo");
     JsonNode swing = json.required("swing");
-    out.add(reason("Tempo", tempo.get("low") + " to " + tempo.get("high") + " BPM", tempo));
+    out.add(reason("Tempo", ends(tempo) + " BPM", tempo));
     out.add(reason("Feel", text(json.required("feel"), "value"), json.required("feel")));
-    out.add(reason("Swing", swing.get("low") + " to " + swing.get("high") + " %", swing));
+    out.add(reason("Swing", ends(swing) + " %", swing));
     List<String> keys =
         texts(json.required("keys").required("values")).stream()
             .map(text -> Key.parse(text).toString())

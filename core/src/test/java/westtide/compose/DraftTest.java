@@ -30,8 +30,9 @@ import westtide.song.Role;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
-import westtide.song.chord.Progression;
 import westtide.song.edit.FormEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.style.Style;
 import westtide.theory.Key;
 
@@ -126,11 +127,11 @@ class DraftTest {
   @Test
   void everyStyleTakesEverySectionWord() {
     for (Style style : Songs.book().styles()) {
-      List<Progression> rows = Songs.draft(style.id(), 1).progressions();
+      Song drafted = Songs.draft(style.id(), 1);
       for (SectionWord word : SectionWord.values()) {
-        var section = FormDraft.in(style, rows).section(word, 8);
+        var section = FormDraft.in(style, drafted).section(word, 8);
         assertThat(section.cells()).as(style.id() + " " + word).isNotEmpty();
-        assertThat(section.cell("keys", 7).level()).isNotNull();
+        assertThat(section.cell(PartId.of("keys"), 7).level()).isNotNull();
       }
     }
   }
@@ -138,23 +139,30 @@ class DraftTest {
   @Test
   void sectionsEndWithTheFillAndTheLastHookIsLifted() {
     Song song = Songs.draft("trap", 1);
-    assertThat(song.form().sections().get(1).cell("drums", 15).variant()).isEqualTo("fill");
-    assertThat(song.form().sections().get(1).cell("lead", 0).level()).isEqualTo(Level.HALF);
-    assertThat(song.form().sections().get(1).cell("lead", 8).level()).isEqualTo(Level.FULL);
-    assertThat(song.form().sections().get(6).cell("lead", 8).level()).isEqualTo(Level.LIFTED);
+    assertThat(song.form().sections().get(1).cell(PartId.of("drums"), 15).variant())
+        .isEqualTo("fill");
+    assertThat(song.form().sections().get(1).cell(PartId.of("lead"), 0).level())
+        .isEqualTo(Level.HALF);
+    assertThat(song.form().sections().get(1).cell(PartId.of("lead"), 8).level())
+        .isEqualTo(Level.FULL);
+    assertThat(song.form().sections().get(6).cell(PartId.of("lead"), 8).level())
+        .isEqualTo(Level.LIFTED);
   }
 
   @Test
   void typingAFormKeepsWhatWasMadeOfItsSections() {
-    Song song = FormEdits.level(2, "keys", 0, Level.LIFTED).apply(Songs.draft("trap", 1));
-    FormDraft draft = FormDraft.in(Songs.book().get("trap"), song.progressions());
+    Song song =
+        FormEdits.level(SectionId.of(3), PartId.of("keys"), 0, Level.LIFTED)
+            .apply(Songs.draft("trap", 1));
+    FormDraft draft = FormDraft.in(Songs.book().get("trap"), song);
     var items = FormLine.parse("verse 24, hook 16, bridge 8, verse 8").orElseThrow();
     Form typed = draft.form(items, song.form());
     assertThat(typed).hasToString("verse 24, hook 16, bridge 8, verse 8");
-    assertThat(typed.sections().get(0).cell("keys", 0).level()).isEqualTo(Level.LIFTED);
+    assertThat(typed.sections().get(0).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.LIFTED);
     assertThat(typed.sections().get(1)).isEqualTo(song.form().sections().get(1));
-    assertThat(typed.sections().get(2)).isEqualTo(draft.section(SectionWord.BRIDGE, 8));
-    assertThat(typed.sections().get(3).cell("keys", 0).level()).isEqualTo(Level.HALF);
+    assertThat(typed.sections().get(2).withId(SectionId.NEW))
+        .isEqualTo(draft.section(SectionWord.BRIDGE, 8));
+    assertThat(typed.sections().get(3).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.HALF);
     var same = FormLine.parse(song.form().toString()).orElseThrow();
     assertThat(draft.form(same, song.form())).isEqualTo(song.form());
   }
@@ -166,7 +174,7 @@ class DraftTest {
     for (long seed = 0; seed < 15; seed++) {
       Song song = Songs.draft(style, seed);
       Pattern.Written line =
-          (Pattern.Written) song.part(Role.LEAD).orElseThrow().variants().get(0).pattern();
+          (Pattern.Written) song.parts(Role.LINE).get(0).variants().get(0).pattern();
       List<PlacedChord> chords = song.progressions().get(0).over(line.bars() * 3840);
       LineFit fit = new LineFit(line.notes(), chords, Meter.COMMON);
       String seeded = style + " seed " + seed;

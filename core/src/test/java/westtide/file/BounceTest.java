@@ -24,6 +24,7 @@ import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.sound.Listening;
 import westtide.sound.Mixdown.Watch;
@@ -142,7 +143,9 @@ class BounceTest {
   @Test
   void aStemTooLoudSaysByHowMuch() throws IOException {
     Song song = hook("house");
-    Song loud = song.withPart("drums", part -> part.withMix(Mix.PLAIN.withLevel(60).withPan(-100)));
+    Song loud =
+        song.withPart(
+            PartId.of("drums"), part -> part.withMix(Mix.PLAIN.withLevel(60).withPan(-100)));
     List<Bounce.Written> stems =
         Bounce.of(Score.of(loud), WavFormat.USUAL).stems(folder, Watch.NOBODY).orElseThrow();
     assertThat(stems).anyMatch(stem -> stem.over() > 3);

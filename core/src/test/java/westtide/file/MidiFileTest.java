@@ -163,7 +163,9 @@ class MidiFileTest {
       int channel = -1;
       for (int i = 0; i < track.size(); i++) {
         if (track.get(i).getMessage() instanceof ShortMessage message
-            && message.getCommand() == ShortMessage.CONTROL_CHANGE) {
+            && message.getCommand() == ShortMessage.CONTROL_CHANGE
+            && message.getData1() != 7
+            && message.getData1() != 10) {
           controls.add(message.getData1() + "=" + message.getData2());
           channel = message.getChannel();
         }

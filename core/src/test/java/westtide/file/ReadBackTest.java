@@ -29,6 +29,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 
 /**
@@ -133,7 +134,7 @@ class ReadBackTest {
     Path file = folder.resolve("distance.mid");
     MidiFile.write(Score.of(oneNoteAt(tick)), file);
     String hex = HexFormat.of().formatHex(Files.readAllBytes(file));
-    assertThat(hex).contains("00c000" + quantity + "903c5a");
+    assertThat(hex).as("after pan, the last at tick 0").contains("000a40" + quantity + "903c5a");
     for (MidiListing listing : MidiListing.readBy(file)) {
       assertThat(listing.tracks().get(0).notes())
           .containsExactly(new MidiListing.Listed(tick, 240, 60, 90));
@@ -147,7 +148,7 @@ class ReadBackTest {
     Brief brief = Songs.brief("C", 50);
     Part lead =
         Songs.part(
-            "lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(tick % BAR, 240, 60, 90))));
+            "lead", Role.LINE, new Pattern.Written(1, List.of(new Note(tick % BAR, 240, 60, 90))));
     Song song = Songs.oneHook(brief, "C", 1, lead);
     List<Section> sections = new java.util.ArrayList<>();
     for (int bars = tick / BAR; bars > 0; bars -= Section.MOST_BARS) {
@@ -159,7 +160,9 @@ class ReadBackTest {
             SectionWord.HOOK,
             2,
             "hook",
-            Map.of("lead", List.of(new Cell(0, Level.FULL, "A"), new Cell(1, Level.OUT, "A")))));
+            Map.of(
+                PartId.of("lead"),
+                List.of(new Cell(0, Level.FULL, "A"), new Cell(1, Level.OUT, "A")))));
     return song.withForm(new Form(sections));
   }
 }

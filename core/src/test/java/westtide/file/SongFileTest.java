@@ -17,6 +17,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import westtide.Ensembles;
 import westtide.Songs;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Roll;
@@ -24,6 +25,7 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
+import westtide.score.Score;
 import westtide.song.Plan;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -40,12 +42,16 @@ import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
+import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
@@ -72,10 +78,11 @@ class SongFileTest {
     Mix mix = new Mix(-75, -30, 120, 9000, 33, 12, DelayTime.SIXTEENTH, 44, 25, duck);
     Song song =
         Songs.draft("trap", 1)
-            .withPart("lead", part -> part.withPatch(Patch.of("flute").with("breath", 70), 73))
-            .withPart("lead", part -> part.withMix(mix));
+            .withPart(
+                PartId.of("lead"), part -> part.withPatch(Patch.of("flute").with("breath", 70), 73))
+            .withPart(PartId.of("lead"), part -> part.withMix(mix));
     Ramp opening = new Ramp(Ramp.Kind.LOW_PASS, 400, 18_000);
-    song = FormEdits.ramps(1, "keys", List.of(opening)).apply(song);
+    song = FormEdits.ramps(SectionId.of(2), PartId.of("keys"), List.of(opening)).apply(song);
     SongFile.write(song, file);
     assertThat(SongFile.read(file)).isEqualTo(song);
   }
@@ -90,8 +97,8 @@ class SongFileTest {
     tree.withArray("parts").forEach(p -> ((ObjectNode) p).remove(List.of("sound", "mix")));
     mapper.writeValue(file.toFile(), tree);
     Song read = SongFile.read(file);
-    assertThat(read.part("drums").orElseThrow().patch()).isEqualTo(Patch.of("tide kit"));
-    assertThat(read.part("keys").orElseThrow().mix().lowCut()).isEqualTo(150);
+    assertThat(read.part(PartId.of("drums")).orElseThrow().patch()).isEqualTo(Patch.of("tide kit"));
+    assertThat(read.part(PartId.of("keys")).orElseThrow().mix().lowCut()).isEqualTo(150);
     assertThat(read.form()).isEqualTo(song.form());
   }
 
@@ -116,7 +123,7 @@ class SongFileTest {
     SongFile.write(Songs.draft("trap", 1), file);
     String newer =
         Files.readString(file)
-            .replaceFirst("\"version\" : 1", "\"version\" : 2,\n  \"mood\" : { \"dark\" : 7 }")
+            .replaceFirst("\"version\" : 2", "\"version\" : 3,\n  \"mood\" : { \"dark\" : 7 }")
             .replaceFirst("\"name\" : \"Drums\"", "\"name\" : \"Drums\", \"pan\" : [ 1, 2 ]")
             .replaceFirst("\"section\" : \"hook\"", "\"section\" : \"hook\", \"fade\" : \"slow\"");
     Files.writeString(file, newer);
@@ -206,11 +213,13 @@ class SongFileTest {
             hook.manner("c", 2, m -> m.withKind(Optional.of(VoicingKind.SHELL)).withRest(true)),
             hook.rhythm(Optional.of(RhythmFamily.PUSHED.rhythm())),
             hook.octave(-1),
-            new ChordPartEdits("keys").spread(VoicingKind.DROP_2),
-            new ChordPartEdits("keys").vary(9, 77),
-            new ChordPartEdits("keys").addLayer(1, Set.of(ChordMember.BASS, ChordMember.TOP)),
+            new ChordPartEdits(PartId.of("keys")).spread(VoicingKind.DROP_2),
+            new ChordPartEdits(PartId.of("keys")).vary(9, 77),
+            new PartEdits(PartId.of("keys"))
+                .doubled(
+                    PartId.of("octaves"), "Octaves", 1, Set.of(ChordMember.BASS, ChordMember.TOP)),
             RowEdits.pedal(SectionKind.HOOK, Optional.of(NoteName.parse("F#"))),
-            new DrumEdits("drums", "A")
+            new DrumEdits(PartId.of("drums"), "A")
                 .change(
                     "d",
                     DrumVoice.KICK.lane(),
@@ -220,9 +229,9 @@ class SongFileTest {
                             .withPitch(-7)
                             .withFlam(25)
                             .withWhen(When.on(3, 8).withPercent(40).withSeed(11))),
-            new DrumEdits("drums", "A")
+            new DrumEdits(PartId.of("drums"), "A")
                 .feel("f", DrumVoice.CLAP.lane(), f -> new LaneFeel(-14, 9, 6, 42)),
-            new DrumEdits("drums", "A")
+            new DrumEdits(PartId.of("drums"), "A")
                 .whole(
                     "w",
                     DrumVoice.CLOSED_HAT.lane(),
@@ -230,15 +239,16 @@ class SongFileTest {
                         lane.withGrid(StepGrid.TRIPLETS)
                             .withSwing(Optional.of(Swing.of(57)))
                             .withAccents(Optional.of(StepLane.parse("X.oxo")))),
-            new DrumEdits("drums", "A").stack(DrumVoice.CLAP.lane()),
-            new GrooveEdits("drums", "A").restart(new Restart(60)),
-            new DrumEdits("drums", "A")
+            new DrumEdits(PartId.of("drums"), "A").stack(DrumVoice.CLAP.lane()),
+            new GrooveEdits(PartId.of("drums"), "A").restart(new Restart(60)),
+            new DrumEdits(PartId.of("drums"), "A")
                 .sound(
                     "s",
                     new LaneId(DrumVoice.CLAP, 2),
                     s -> new LaneSound("snare", -300, -45, 30, 2, 40)),
-            new GrooveEdits("drums", "A").grow("B", Songs.groove(4, DrumVoice.RIM, "x..x")),
-            new GrooveEdits("drums", "B").restart(Restart.NEVER),
+            new GrooveEdits(PartId.of("drums"), "A")
+                .grow("B", Songs.groove(4, DrumVoice.RIM, "x..x")),
+            new GrooveEdits(PartId.of("drums"), "B").restart(Restart.NEVER),
             BriefEdits.cents(-35),
             BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
             BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));
@@ -248,5 +258,37 @@ class SongFileTest {
     }
     SongFile.write(song, file);
     assertThat(SongFile.read(file)).isEqualTo(song);
+  }
+
+  /** Rules of their own, doubles, kept voicings, notes left out, transposed parts, two rows. */
+  @Test
+  void anEnsembleReadsBackAsItWasAndIsWrittenTheSameAgain() throws IOException {
+    PartId keys = PartId.of("keys");
+    PartId pad = PartId.of("pad");
+    Song ensemble =
+        Ensembles.after(
+            Songs.draft("trap", 3),
+            RowEdits.copy("hook", "calm"),
+            new PartEdits(keys).duplicate(pad),
+            new ChordPartEdits(pad).rhythm(Optional.of(RhythmFamily.OFF_BEATS.rhythm())),
+            new ChordPartEdits(pad).strum(Optional.of(new Strum(false, 40, 10))),
+            new ChordPartEdits(pad).progression(Optional.of("calm")),
+            new ChordPartEdits(pad).without("calm", 0, Set.of(ChordMember.FIFTH)),
+            new ChordPartEdits(pad).vary(11, 5),
+            new PartEdits(PartId.of("lead")).doubled(PartId.of("high"), "High", 1, Set.of()),
+            new PartEdits(PartId.of("high")).doubling(rule -> rule.withVelocity(-20)),
+            new PartEdits(PartId.of("bass")).transpose(-12),
+            new PartEdits(PartId.of("bass")).tune(-15),
+            BriefEdits.key(Key.parse("A dorian")),
+            BriefEdits.transpose(2));
+    Path file = folder.resolve("ensemble.tide");
+    SongFile.write(ensemble, file);
+    SongFile.Opened opened = SongFile.open(file);
+    assertThat(opened.told()).isEmpty();
+    assertThat(opened.song()).isEqualTo(ensemble);
+    assertThat(Score.of(opened.song())).isEqualTo(Score.of(ensemble));
+    Path again = folder.resolve("again.tide");
+    SongFile.write(opened.song(), again);
+    assertThat(again).hasSameBinaryContentAs(file);
   }
 }

@@ -16,11 +16,13 @@ import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.song.Brief;
 import westtide.song.FollowRule;
+import westtide.song.KickLink;
 import westtide.song.Note;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
@@ -32,7 +34,7 @@ class ChordFollowerTest {
       FollowRule.Chords.of(new VoicingRange(51, 58, 76), Optional.empty());
 
   private static List<Note> play(FollowRule.Chords rule, Progression row, int bars) {
-    return Follower.resolve(rule, Harmony.of(row, bars, BRIEF, List.of()), BRIEF.key());
+    return Follower.of(PartId.of("keys"), Harmony.of(row, bars, BRIEF), BRIEF.key()).resolve(rule);
   }
 
   /** The strikes as {@code tick+length}, each once. */
@@ -58,7 +60,8 @@ class ChordFollowerTest {
     List<Note> notes = play(RULE, row, 3);
     assertThat(strikes(notes)).isEqualTo("0+3360 3360+4320 7680+3840");
     FollowRule bass = new FollowRule.Bass(new Figure("x-x-x-x-x-x-x-x-"), 33, false, false);
-    List<Note> low = Follower.resolve(bass, Harmony.of(row, 3, BRIEF, List.of()), BRIEF.key());
+    List<Note> low =
+        Follower.of(PartId.of("keys"), Harmony.of(row, 3, BRIEF), BRIEF.key()).resolve(bass);
     assertThat(low)
         .filteredOn(n -> n.start() == 3360)
         .extracting(n -> n.key() % 12)
@@ -98,13 +101,20 @@ class ChordFollowerTest {
   }
 
   @Test
-  void aRestSilencesTheChordsAndLeavesTheHarmonyToTheBass() {
+  void aRestSilencesChordsBassAnd808() {
     Progression row = Songs.progression(BRIEF, "Am:12 -:4");
     assertThat(strikes(play(RULE, row, 1))).isEqualTo("0+2880");
     FollowRule bass = new FollowRule.Bass(new Figure("x---x---x---x---"), 33, false, false);
-    assertThat(Follower.resolve(bass, Harmony.of(row, 1, BRIEF, List.of()), BRIEF.key()))
+    assertThat(Follower.of(PartId.of("keys"), Harmony.of(row, 1, BRIEF), BRIEF.key()).resolve(bass))
         .extracting(Note::start)
-        .contains(2880);
+        .containsExactly(0, 960, 1920);
+    FollowRule sub = new FollowRule.Sub(KickLink.LOCKED, new Figure("x---------------"), 28);
+    assertThat(
+            strikes(
+                Follower.of(PartId.of("808"), Harmony.of(row, 1, BRIEF), BRIEF.key())
+                    .hearing(List.of(0, 960, 2880, 3360))
+                    .resolve(sub)))
+        .isEqualTo("0+960 960+1920");
   }
 
   /** At 120 BPM a quarter of 960 ticks is 500 ms, so 25 ms are 48 ticks. */
@@ -160,8 +170,8 @@ class ChordFollowerTest {
   @Test
   void aPedalHoldsTheBassUnderMovingChords() {
     Progression row = Songs.progression(BRIEF, "Am | F | G");
-    Harmony over = Harmony.of(row, 3, BRIEF, List.of()).overPedal(NoteName.parse("A"));
-    List<Note> notes = Follower.resolve(RULE, over, BRIEF.key());
+    Harmony over = Harmony.of(row, 3, BRIEF).overPedal(NoteName.parse("A"));
+    List<Note> notes = Follower.of(PartId.of("keys"), over, BRIEF.key()).resolve(RULE);
     for (int bar = 0; bar < 3; bar++) {
       int start = bar * 3840;
       int lowest =

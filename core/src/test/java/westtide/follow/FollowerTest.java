@@ -12,10 +12,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.song.Brief;
+import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Note;
 import westtide.song.chord.ChordSpan;
+import westtide.song.id.PartId;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 import westtide.theory.voicing.Voicing;
@@ -25,12 +27,15 @@ class FollowerTest {
   private static final Brief BRIEF = Songs.brief("A minor", 50);
   private static final VoicingRange RANGE = new VoicingRange(51, 58, 76);
 
-  private static Harmony harmony(String chords, int bars, Integer... kicks) {
-    return Harmony.of(Songs.progression(BRIEF, chords), bars, BRIEF, Arrays.asList(kicks));
+  private static Harmony harmony(String chords, int bars) {
+    return Harmony.of(Songs.progression(BRIEF, chords), bars, BRIEF);
   }
 
-  private static String resolve(FollowRule rule, Harmony harmony) {
-    return Follower.resolve(rule, harmony, Key.parse("A minor")).stream()
+  private static String resolve(FollowRule rule, Harmony harmony, Integer... kicks) {
+    return Follower.of(PartId.of("keys"), harmony, Key.parse("A minor"))
+        .hearing(Arrays.asList(kicks))
+        .resolve(rule)
+        .stream()
         .map(note -> note.start() + "+" + note.ticks() + ":" + note.key())
         .collect(Collectors.joining(" "));
   }
@@ -42,7 +47,7 @@ class FollowerTest {
             .map(name -> ChordSpan.of(Chord.parse(name), 3840))
             .toList();
     List<Voicing> voicings =
-        ChordVoicings.of(FollowRule.Chords.of(RANGE, Optional.empty()), chords, 0);
+        ChordVoicings.of(FollowRule.Chords.of(RANGE, Optional.empty()), "hook", chords, 0);
     assertThat(voicings.get(2)).isEqualTo(voicings.get(0));
     assertThat(voicings.get(4)).isEqualTo(voicings.get(1));
   }
@@ -50,10 +55,8 @@ class FollowerTest {
   @Test
   void aHeldChordLastsItsLengthAndIsItsChord() {
     List<Note> notes =
-        Follower.resolve(
-            FollowRule.Chords.of(RANGE, Optional.empty()),
-            harmony("Am9 . . C/G | Fmaj7", 2),
-            BRIEF.key());
+        Follower.of(PartId.of("keys"), harmony("Am9 . . C/G | Fmaj7", 2), BRIEF.key())
+            .resolve(FollowRule.Chords.of(RANGE, Optional.empty()));
     assertThat(notes).filteredOn(n -> n.start() == 0).allMatch(n -> n.ticks() == 2880).hasSize(5);
     assertThat(notes).filteredOn(n -> n.start() == 2880).allMatch(n -> n.ticks() == 960);
     assertThat(notes)
@@ -65,7 +68,8 @@ class FollowerTest {
   @Test
   void anEighthNoteFigureIsCutWhereTheChordEnds() {
     FollowRule rule = FollowRule.Chords.of(RANGE, Optional.of(new Figure("x-------")));
-    List<Note> notes = Follower.resolve(rule, harmony("Am . . F", 1), BRIEF.key());
+    List<Note> notes =
+        Follower.of(PartId.of("keys"), harmony("Am . . F", 1), BRIEF.key()).resolve(rule);
     assertThat(notes.stream().filter(n -> n.start() == 1920))
         .isNotEmpty()
         .allMatch(n -> n.ticks() == 960);
@@ -83,7 +87,7 @@ class FollowerTest {
   })
   void aLocked808FollowsKicksAndBasses(String chords, int bars, String notes) {
     FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x"), 28);
-    assertThat(resolve(rule, harmony(chords, bars, 0, 1440))).isEqualTo(notes);
+    assertThat(resolve(rule, harmony(chords, bars), 0, 1440)).isEqualTo(notes);
   }
 
   @Test
@@ -110,7 +114,8 @@ class FollowerTest {
   @CsvSource({"Am | F, 31", "F | Am, 31", "Am | C, 35", "C | Am, 35"})
   void aPickUpIsTheScaleNoteBesideTheNextBass(String chords, int pickUp) {
     FollowRule rule = new FollowRule.Bass(new Figure("x---------------"), 28, true, false);
-    List<Note> notes = Follower.resolve(rule, harmony(chords, 2), BRIEF.key());
+    List<Note> notes =
+        Follower.of(PartId.of("keys"), harmony(chords, 2), BRIEF.key()).resolve(rule);
     assertThat(notes)
         .filteredOn(n -> n.start() == 3600)
         .extracting(Note::key)

@@ -10,9 +10,17 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
+import westtide.rhythm.Feel;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
+import westtide.song.Brief;
+import westtide.song.Cell;
+import westtide.song.Level;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -20,6 +28,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
+import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.sound.Audible;
@@ -27,6 +36,7 @@ import westtide.sound.Engine;
 import westtide.sound.Mixdown;
 import westtide.sound.Preparation;
 import westtide.sound.PreparedScore;
+import westtide.theory.Key;
 
 /** The audio thread's side, pumped block by block without a thread. */
 class PlaybackTest {
@@ -70,7 +80,7 @@ class PlaybackTest {
   }
 
   private static Part organ(Note... notes) {
-    return Songs.part("organ", Role.LEAD, new Pattern.Written(2, List.of(notes)))
+    return Songs.part("organ", Role.LINE, new Pattern.Written(2, List.of(notes)))
         .withPatch(Patch.of("organ"), 16)
         .withMix(Mix.PLAIN);
   }
@@ -266,7 +276,7 @@ class PlaybackTest {
     assertThat(peak(pump(RATE / 4), 0, RATE / 4)).isGreaterThan(0.2);
     assertThat(gauges.playing()).isFalse();
     assertThat(gauges.tick()).isZero();
-    assertThat(gauges.peak("drums")).isPositive();
+    assertThat(gauges.peak(PartId.of("drums"))).isPositive();
   }
 
   @Test
@@ -348,5 +358,79 @@ class PlaybackTest {
       sin += samples[from + i] * window * Math.sin(2 * Math.PI * hertz * i / RATE);
     }
     return cos * cos + sin * sin;
+  }
+
+  /** A note that began before the loop comes in again at every turn. */
+  @Test
+  void aHeldNoteIsThereInEveryPassOfALoop() {
+    take(song(2, organ(new Note(0, 2 * BAR, 60, 100))));
+    playback.ask(new Request.Loop(BAR / 2, BAR));
+    playback.ask(new Request.Start(BAR / 2, 0));
+    int pass = BAR_FRAMES / 2;
+    float[] heard = pump(4 * pass);
+    for (int turn = 0; turn < 4; turn++) {
+      assertThat(peak(heard, turn * pass + RATE / 4, RATE / 4))
+          .as("pass " + turn)
+          .isGreaterThan(0.05);
+    }
+  }
+
+  /** A bar of 3/16 at 120 BPM lasts 0.375 s, one of 7/8 1.75 s. */
+  @ParameterizedTest
+  @CsvSource({"3, 16, 6000, 3", "7, 8, 12000, 7", "5, 4, 24000, 5", "2, 2, 48000, 2"})
+  void theMetronomeClicksTheBeatsOfAnyMeter(int beats, int unit, int framesPerBeat, int clicks) {
+    Brief brief =
+        Brief.of(
+            "trap",
+            Tempo.of(120),
+            Feel.FULL,
+            new Meter(beats, unit),
+            Key.parse("C minor"),
+            Swing.STRAIGHT);
+    take(Songs.oneHook(brief, "Cm", 8, organ(new Note(0, 1, 60, 1))));
+    pump(RATE / 4);
+    playback.ask(new Request.Click(true));
+    playback.ask(new Request.Start(0, 0));
+    float[] heard = pump(beats * framesPerBeat * 2 - 1000);
+    List<Integer> hits = onsets(heard);
+    assertThat(hits).hasSize(2 * clicks);
+    for (int i = 1; i < hits.size(); i++) {
+      assertThat(hits.get(i) - hits.get(i - 1)).isBetween(framesPerBeat - 5, framesPerBeat + 5);
+    }
+    float[] first = Arrays.copyOfRange(heard, hits.get(0) + 1, hits.get(0) + 300);
+    assertThat(Arrays.copyOfRange(heard, hits.get(clicks) + 1, hits.get(clicks) + 300))
+        .as("the first beats of bars are the same click")
+        .containsExactly(first, within(0.01f));
+    assertThat(Arrays.copyOfRange(heard, hits.get(1) + 1, hits.get(1) + 300))
+        .as("the others another one")
+        .isNotEqualTo(first);
+  }
+
+  private static Song levels(Song song, Level first, Level second) {
+    List<Cell> cells = List.of(new Cell(0, first, "A"), new Cell(1, second, "A"));
+    return song.withForm(song.form().each(s -> s.withCells(PartId.of("organ"), cells)));
+  }
+
+  /** Half is softer than full; what is held goes on through the change without a click. */
+  @Test
+  void aHeldNoteSoundsOnWhereTheLevelOfItsPartChanges() {
+    Song held = song(2, organ(new Note(0, 2 * BAR, 60, 100)));
+    take(levels(held, Level.FULL, Level.HALF));
+    playback.ask(new Request.Start(0, 0));
+    float[] heard = pump(2 * BAR_FRAMES - 2000);
+    double full = peak(heard, BAR_FRAMES - RATE / 2, RATE / 4);
+    double half = peak(heard, BAR_FRAMES + RATE / 2, RATE / 4);
+    assertThat(half).isBetween(0.3 * full, 0.95 * full);
+    double sounding = steepest(heard, RATE / 2, RATE);
+    assertThat(steepest(heard, BAR_FRAMES - 500, BAR_FRAMES + 4000)).isLessThan(1.5 * sounding);
+  }
+
+  @Test
+  void aHeldNoteStopsWhereItsPartGoesOut() {
+    take(levels(song(2, organ(new Note(0, 2 * BAR, 60, 100))), Level.FULL, Level.OUT));
+    playback.ask(new Request.Start(0, 0));
+    float[] heard = pump(2 * BAR_FRAMES - 2000);
+    assertThat(peak(heard, BAR_FRAMES / 2, RATE / 4)).isGreaterThan(0.05);
+    assertThat(peak(heard, BAR_FRAMES + RATE, RATE / 4)).isLessThan(0.01);
   }
 }

@@ -3,18 +3,22 @@ package westtide.play;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import westtide.Songs;
 import westtide.score.Score;
+import westtide.song.Role;
 import westtide.sound.Engine;
 
 @Timeout(60)
 class PlayerTest {
   /** Takes what comes without waiting, and counts it. */
-  private static final class CountingOutput implements AudioOutput {
+  private static class CountingOutput implements AudioOutput {
     private volatile long frames;
     private volatile float peak;
 
@@ -145,5 +149,53 @@ class PlayerTest {
     assertThat(output.audible()).isFalse();
     output.rest();
     assertThat(output.pending()).isZero();
+  }
+
+  /** Making sounds ready takes a while; who presses stop in the meantime hears nothing. */
+  @Test
+  void whoStopsBeforeItStartedHearsNothing() {
+    CountingOutput output = new CountingOutput();
+    try (Player player = new Player(output)) {
+      Score score = Score.of(Songs.draft("trap", 1));
+      player.show(score);
+      player.play(4 * 3840, 0);
+      player.stop();
+      player.hear(score.song().parts(Role.CHORDS).get(0), 60, 100, 100);
+      waitFor(() -> output.frames > 0);
+      long begun = output.frames;
+      waitFor(() -> output.frames > begun + 4096 || player.gauges().playing());
+      assertThat(player.gauges().playing()).isFalse();
+      assertThat(player.gauges().tick()).isZero();
+      player.play(4 * 3840, 0);
+      waitFor(() -> player.gauges().playing());
+    }
+  }
+
+  @Test
+  void whatGoesWrongIsToldAndPlayingStartsAgain() {
+    Queue<RuntimeException> troubles = new ConcurrentLinkedQueue<>();
+    AtomicBoolean broken = new AtomicBoolean(true);
+    CountingOutput output =
+        new CountingOutput() {
+          @Override
+          public void write(float[] left, float[] right, int length) {
+            if (broken.getAndSet(false)) {
+              throw new IllegalStateException("the cable is out");
+            }
+            super.write(left, right, length);
+          }
+        };
+    try (Player player = new Player(output, troubles::add)) {
+      Score score = Score.of(Songs.draft("trap", 1));
+      player.show(score);
+      player.play(0, 0);
+      waitFor(() -> !troubles.isEmpty());
+      assertThat(troubles.peek()).hasMessage("the cable is out");
+      player.show(score);
+      player.play(0, 0);
+      waitFor(() -> output.frames > 48_000);
+      assertThat(player.gauges().playing()).isTrue();
+      assertThat(troubles).hasSize(1);
+    }
   }
 }

@@ -22,12 +22,13 @@ import westtide.song.edit.ChordPartEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.RowEdits;
+import westtide.song.id.PartId;
 import westtide.style.Style;
 import westtide.theory.voicing.VoicingKind;
 
 /** A point is ticked when the song has what it asks for, and only then. */
 class ChecklistTest {
-  private static final DrumEdits DRUMS = new DrumEdits("drums", "A");
+  private static final DrumEdits DRUMS = new DrumEdits(PartId.of("drums"), "A");
   private static final ChordEdits HOOK = new ChordEdits("hook");
 
   private static final Map<String, UnaryOperator<Song>> TAKEN =
@@ -40,10 +41,11 @@ class ChecklistTest {
           Map.entry("late hats", late(DrumVoice.CLOSED_HAT, 0)),
           Map.entry("clap before the snare", late(DrumVoice.CLAP, 0)),
           Map.entry(
-              "808 on the kicks", s -> LowEndEdits.link("808", KickLink.INDEPENDENT).apply(s)),
+              "808 on the kicks",
+              s -> LowEndEdits.link(PartId.of("808"), KickLink.INDEPENDENT).apply(s)),
           Map.entry(
               "two-note stacks",
-              s -> new ChordPartEdits("keys").spread(VoicingKind.CLOSE).apply(s)),
+              s -> new ChordPartEdits(PartId.of("keys")).spread(VoicingKind.CLOSE).apply(s)),
           Map.entry(
               "chords strummed",
               s -> HOOK.everyManner("strike", m -> m.withStrum(Optional.empty())).apply(s)),
@@ -54,7 +56,10 @@ class ChecklistTest {
     return song -> {
       Song out = song;
       for (String groove : new String[] {"A", "thin", "fill"}) {
-        out = new DrumEdits("drums", groove).lane(voice.lane(), StepLane.parse(text)).apply(out);
+        out =
+            new DrumEdits(PartId.of("drums"), groove)
+                .lane(voice.lane(), StepLane.parse(text))
+                .apply(out);
       }
       return out;
     };

@@ -15,10 +15,12 @@ import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 
 /** What is found about grooves: every finding is provoked, and its fix takes it away. */
 class DrumFindingsTest {
-  private static final DrumEdits A = new DrumEdits("drums", "A");
+  private static final DrumEdits A = new DrumEdits(PartId.of("drums"), "A");
 
   private static StageSoundings drums(Song song) {
     return Soundings.of(Score.of(song), Songs.book().get(song.brief().style())).at(Stage.DRUMS);
@@ -110,7 +112,7 @@ class DrumFindingsTest {
   void aSectionThatEndsWithoutAFillIsTold() {
     Song song = Songs.draft("trap", 1);
     assertThat(find(song, "drums.nofill")).isEmpty();
-    Song joined = FormEdits.join(1, "drums").apply(song);
+    Song joined = FormEdits.join(SectionId.of(2), PartId.of("drums")).apply(song);
     Finding finding = fixed(joined, "drums.nofill");
     assertThat(finding.fix().orElseThrow().label()).isEqualTo("play the fill there");
   }

@@ -31,9 +31,12 @@ import westtide.song.edit.ChordEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.song.mix.Mix;
 import westtide.sound.Listening;
 import westtide.theory.voicing.Voicing;
+import westtide.theory.voicing.VoicingRange;
 
 /** Every finding is provoked by a song that has it, and its fix takes it away. */
 class SoundingsTest {
@@ -58,7 +61,7 @@ class SoundingsTest {
   }
 
   private static Part lead(Note... notes) {
-    return Songs.part("lead", Role.LEAD, new Pattern.Written(1, List.of(notes)));
+    return Songs.part("lead", Role.LINE, new Pattern.Written(1, List.of(notes)));
   }
 
   private static Part sub() {
@@ -92,16 +95,22 @@ class SoundingsTest {
   @Test
   void chordMeasuresAreArithmetic() {
     List<Measure> measures =
-        take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3)).at(Stage.CHORDS).measures();
+        take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3, keys())).at(Stage.CHORDS).measures();
     assertThat(measures)
         .extracting(Measure::shown)
         .containsExactly("1.5", "2.5", "20", "67 · 33 · 0");
   }
 
+  /** A part that plays the chords close, its hand from 58 to 76. */
+  private static Part keys() {
+    FollowRule rule = FollowRule.Chords.of(new VoicingRange(51, 58, 76), Optional.empty());
+    return Songs.part("keys", Role.CHORDS, new Pattern.Following(rule));
+  }
+
   /** Common practice: small intervals below E3 are mud; one edit leaves the crowding note out. */
   @Test
   void mudIsFoundAndThinned() {
-    Song song = Songs.oneHook(BRIEF, "F#m | D", 2);
+    Song song = Songs.oneHook(BRIEF, "F#m | D", 2, keys());
     Song muddy =
         new ChordEdits("hook")
             .manner("low", 0, m -> m.withOwn(Optional.of(new Voicing(List.of(42, 45, 57, 61)))))
@@ -126,11 +135,12 @@ class SoundingsTest {
     Part drums =
         Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.CLAP, "x.x.x.x.x......."));
     Song song = Songs.oneHook(BRIEF, "F#m", 1, drums);
-    Song slip = new DrumEdits("drums", "A").velocity(DrumVoice.CLAP.lane(), 4, 127).apply(song);
+    Song slip =
+        new DrumEdits(PartId.of("drums"), "A").velocity(DrumVoice.CLAP.lane(), 4, 127).apply(song);
     assertThat(find(song, Stage.DRUMS, "drums.slip")).isEmpty();
     Finding finding = fixes(slip, Stage.DRUMS, "drums.slip");
     assertThat(finding.title()).isEqualTo("Clap at 127 among 92s");
-    assertThat(finding.where()).isEqualTo("groove A, 1.2.1");
+    assertThat(finding.where()).isEqualTo("drums, groove A, 1.2.1");
     assertThat(finding.fix().orElseThrow().label()).isEqualTo("bring it to 92");
   }
 
@@ -147,7 +157,8 @@ class SoundingsTest {
   @ParameterizedTest
   @CsvSource({"16, too low, 23 Hz", "40, too high, 92 Hz"})
   void an808OutsideItsRangeIsBroughtBack(int lowest, String way, String hertz) {
-    Song song = LowEndEdits.lowest("808", lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));
+    Song song =
+        LowEndEdits.lowest(PartId.of("808"), lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));
     Finding finding = fixes(song, Stage.LOW_END, "lowend.range");
     assertThat(finding.title()).contains(way).contains(hertz);
     assertThat(finding.weight()).isEqualTo(Weight.WARNING);
@@ -189,11 +200,12 @@ class SoundingsTest {
   @Test
   void aHookThatDoesNotRiseIsFilled() {
     Song song = Songs.draft("trap", 1);
-    for (String part : List.of("keys", "lead", "drums", "808")) {
-      song = FormEdits.level(1, part, 0, Level.OUT).apply(song);
-      song = FormEdits.join(1, part).apply(song);
+    for (PartId part :
+        List.of(PartId.of("keys"), PartId.of("lead"), PartId.of("drums"), PartId.of("808"))) {
+      song = FormEdits.level(SectionId.of(2), part, 0, Level.OUT).apply(song);
+      song = FormEdits.join(SectionId.of(2), part).apply(song);
     }
-    Finding finding = fixes(song, Stage.FORM, "form.flat.hook");
+    Finding finding = fixes(song, Stage.FORM, "form.flat.#2");
     assertThat(finding.where()).isEqualTo("bars 9–24");
   }
 
@@ -207,7 +219,8 @@ class SoundingsTest {
                 FollowRule.Chords.of(
                     new westtide.theory.voicing.VoicingRange(51, 58, 76), Optional.empty())));
     Song song = Songs.oneHook(BRIEF, "F#m", 4, keys);
-    Section gap = Section.of(SectionWord.GAP, 2, "hook", Map.of("keys", List.of(Cell.out())));
+    Section gap =
+        Section.of(SectionWord.GAP, 2, "hook", Map.of(PartId.of("keys"), List.of(Cell.out())));
     Song holed = song.withForm(new Form(List.of(song.form().sections().get(0), gap)));
     assertThat(fixes(holed, Stage.FORM, "form.empty").title())
         .isEqualTo("Nothing plays from bar 5");
@@ -236,9 +249,9 @@ class SoundingsTest {
     for (Level level : Level.values()) {
       Song filled = song;
       for (Part part : song.parts()) {
-        filled = FormEdits.join(1, part.id()).apply(filled);
-        filled = FormEdits.variant(1, part.id(), 0, "A").apply(filled);
-        filled = FormEdits.level(1, part.id(), 0, level).apply(filled);
+        filled = FormEdits.join(SectionId.of(2), part.id()).apply(filled);
+        filled = FormEdits.variant(SectionId.of(2), part.id(), 0, "A").apply(filled);
+        filled = FormEdits.level(SectionId.of(2), part.id(), 0, level).apply(filled);
       }
       double energy = Energy.of(Score.of(filled)).mean(8, 16);
       assertThat(energy).isGreaterThan(previous).isBetween(0.0, 100.0);
@@ -273,13 +286,13 @@ class SoundingsTest {
             .findFirst()
             .orElseThrow();
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
-    int before = song.part("drums").orElseThrow().mix().level();
-    assertThat(fixed.part("drums").orElseThrow().mix().level()).isEqualTo(before - 50);
+    int before = song.part(PartId.of("drums")).orElseThrow().mix().level();
+    assertThat(fixed.part(PartId.of("drums")).orElseThrow().mix().level()).isEqualTo(before - 50);
   }
 
   @Test
   void aKickUnderAnUnduckedEightOhEightIsFoundAndDucked() {
-    Song song = Songs.draft("trap", 1).withPart("808", p -> p.withMix(Mix.PLAIN));
+    Song song = Songs.draft("trap", 1).withPart(PartId.of("808"), p -> p.withMix(Mix.PLAIN));
     Finding finding =
         take(song).with(heard(1, 0.9), song).at(Stage.LOW_END).findings().stream()
             .filter(f -> f.id().equals("lowend.overlap"))
@@ -295,14 +308,16 @@ class SoundingsTest {
 
   @Test
   void lowsBesideTheMiddleArePutThere() {
-    Song song = Songs.draft("trap", 1).withPart("808", p -> p.withMix(p.mix().withPan(-40)));
+    Song song =
+        Songs.draft("trap", 1).withPart(PartId.of("808"), p -> p.withMix(p.mix().withPan(-40)));
     Finding finding = fixes(song, Stage.LEVELS, "levels.middle.808");
     assertThat(finding.title()).contains("40").contains("left");
   }
 
   @Test
   void aLineThatKeepsItsLowsUnderAnEightOhEightIsCut() {
-    Song song = Songs.draft("trap", 1).withPart("keys", p -> p.withMix(p.mix().withLowCut(40)));
+    Song song =
+        Songs.draft("trap", 1).withPart(PartId.of("keys"), p -> p.withMix(p.mix().withLowCut(40)));
     Finding finding = fixes(song, Stage.LEVELS, "levels.lows.keys");
     assertThat(finding.why()).contains("100 to 150 Hz");
   }

@@ -54,4 +54,14 @@ class SwingTest {
     assertThat(swing.reaches(480)).isTrue();
     assertThat(swing.reaches(960)).isFalse();
   }
+
+  /** Arithmetic: what lies before the second of a pair is spread as far as that goes. */
+  @ParameterizedTest
+  @CsvSource({"50, 120, 120", "60, 120, 144", "75, 120, 180", "60, 360, 384", "66.67, 60, 80"})
+  void thirtySecondsBetweenTheSixteenthsGoAlong(String percent, long written, long sounding) {
+    Swing swing = Swing.parse(percent);
+    assertThat(swing.at(written)).isEqualTo(sounding);
+    assertThat(swing.at(4800 + written)).isEqualTo(4800 + sounding);
+    assertThat(swing.written(sounding)).isEqualTo(written);
+  }
 }

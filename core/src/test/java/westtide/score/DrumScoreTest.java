@@ -28,10 +28,11 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
 import westtide.song.edit.DrumEdits;
+import westtide.song.id.PartId;
 
 /** What lanes and hits can be set to, as it sounds. */
 class DrumScoreTest {
-  private static final DrumEdits EDITS = new DrumEdits("drums", "A");
+  private static final DrumEdits EDITS = new DrumEdits(PartId.of("drums"), "A");
   private static final LaneId HAT = DrumVoice.CLOSED_HAT.lane();
 
   private static Song song(int swing, int bars, Pattern.Drums groove) {
@@ -67,7 +68,7 @@ class DrumScoreTest {
             .apply(song(50, 4, Songs.groove(1, DrumVoice.CLOSED_HAT, "x.......x.......")));
     Section section = song.form().sections().get(0);
     List<Cell> cells = List.of(new Cell(0, Level.FULL, "A"), new Cell(2, Level.HALF, "A"));
-    Song split = song.withForm(new Form(List.of(section.withCells("drums", cells))));
+    Song split = song.withForm(new Form(List.of(section.withCells(PartId.of("drums"), cells))));
     assertThat(starts(split, DrumVoice.CLOSED_HAT))
         .isEqualTo(starts(song, DrumVoice.CLOSED_HAT))
         .contains(2 * 3840 - 20)
@@ -143,7 +144,9 @@ class DrumScoreTest {
             SectionWord.HOOK,
             8,
             "hook",
-            Map.of("drums", List.of(new Cell(0, Level.FULL, "A"), new Cell(6, Level.OUT, "A"))));
+            Map.of(
+                PartId.of("drums"),
+                List.of(new Cell(0, Level.FULL, "A"), new Cell(6, Level.OUT, "A"))));
     Song cut = song.withForm(new Form(List.of(section)));
     assertThat(starts(cut, DrumVoice.RIM))
         .containsExactly(0, 3 * 3840 + 1920, 5 * 3840 + 960, 5 * 3840 + 1920);
@@ -210,12 +213,12 @@ class DrumScoreTest {
             1,
             "hook",
             Map.of(
-                "drums",
+                PartId.of("drums"),
                 List.of(new Cell(0, Level.FULL, "A")),
-                "808",
+                PartId.of("808"),
                 List.of(new Cell(0, Level.FULL, "A"))));
     Score score = Score.of(with.withForm(new Form(List.of(section))));
-    assertThat(score.part("808").orElseThrow().notes())
+    assertThat(score.part(PartId.of("808")).orElseThrow().notes())
         .extracting(ScoredNote::start)
         .containsExactly(0, 720);
   }

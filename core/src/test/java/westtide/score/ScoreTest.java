@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Ensembles;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
@@ -27,6 +31,9 @@ import westtide.song.chord.PlacedChord;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
+import westtide.theory.NoteName;
 import westtide.theory.voicing.VoicingRange;
 
 class ScoreTest {
@@ -42,7 +49,7 @@ class ScoreTest {
     return Songs.part("808", Role.SUB, new Pattern.Following(rule));
   }
 
-  private static String notes(Song song, String part) {
+  private static String notes(Song song, PartId part) {
     return Score.of(song).part(part).orElseThrow().notes().stream()
         .map(note -> note.start() + "+" + note.ticks() + ":" + note.key())
         .collect(Collectors.joining(" "));
@@ -52,21 +59,22 @@ class ScoreTest {
   void a808LockedToTheKickLastsToTheNextAndStandsOnTheRoots() {
     Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x.....x........."));
     Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, kick, sub(KickLink.LOCKED));
-    assertThat(notes(song, "808")).isEqualTo("0+1440:30 1440+2400:30 3840+1440:38 5280+2400:38");
+    assertThat(notes(song, PartId.of("808")))
+        .isEqualTo("0+1440:30 1440+2400:30 3840+1440:38 5280+2400:38");
   }
 
   @Test
   void aChordChangeWithoutAKickMovesThe808WhereTheBassMoves() {
     Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x..............."));
     Song song = Songs.oneHook(STRAIGHT, "F#m A/F# D", 1, kick, sub(KickLink.LOCKED));
-    assertThat(notes(song, "808")).isEqualTo("0+2560:30 2560+1280:38");
+    assertThat(notes(song, PartId.of("808"))).isEqualTo("0+2560:30 2560+1280:38");
   }
 
   @Test
   void anIndependent808KeepsItsOwnRhythm() {
     Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x.x.x.x.x.x.x.x."));
     Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, kick, sub(KickLink.INDEPENDENT));
-    assertThat(notes(song, "808")).isEqualTo("0+1920:30 3840+1920:38");
+    assertThat(notes(song, PartId.of("808"))).isEqualTo("0+1920:30 3840+1920:38");
   }
 
   /** Arithmetic: at 60 % the second sixteenth of a pair stands 48 ticks late. */
@@ -74,10 +82,10 @@ class ScoreTest {
   void swingMovesOffStepsAndWhateverFollowsThem() {
     Part kick = drums(Songs.groove(1, DrumVoice.KICK, "xx.x............"));
     Song song = Songs.oneHook(Songs.brief("F# minor", 60), "F#m", 1, kick, sub(KickLink.LOCKED));
-    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+    assertThat(Score.of(song).part(PartId.of("drums")).orElseThrow().notes())
         .extracting(ScoredNote::start)
         .containsExactly(0, 288, 768);
-    assertThat(notes(song, "808")).isEqualTo("0+288:30 288+480:30 768+3072:30");
+    assertThat(notes(song, PartId.of("808"))).isEqualTo("0+288:30 288+480:30 768+3072:30");
   }
 
   @Test
@@ -91,7 +99,7 @@ class ScoreTest {
                 DrumVoice.OPEN_HAT,
                 "..x...x........."));
     Song song = Songs.oneHook(STRAIGHT, "F#m", 1, hats);
-    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+    assertThat(Score.of(song).part(PartId.of("drums")).orElseThrow().notes())
         .filteredOn(note -> note.key() == DrumVoice.CLOSED_HAT.note())
         .extracting(ScoredNote::start)
         .containsExactly(0, 960, 1920, 2400, 2880, 3360);
@@ -102,7 +110,7 @@ class ScoreTest {
     Part hats =
         drums(Songs.groove(1, DrumVoice.CLOSED_HAT, "x3....", DrumVoice.KICK, "x..............."));
     Song song = Songs.oneHook(STRAIGHT, "F#m", 1, hats);
-    assertThat(Score.of(song).part("drums").orElseThrow().notes())
+    assertThat(Score.of(song).part(PartId.of("drums")).orElseThrow().notes())
         .filteredOn(note -> note.key() == DrumVoice.CLOSED_HAT.note())
         .extracting(ScoredNote::start)
         .containsExactly(0, 80, 160, 1200, 1280, 1360, 2400, 2480, 2560, 3600, 3680, 3760);
@@ -112,10 +120,10 @@ class ScoreTest {
   @CsvSource({"OUT, 0", "HINT, 45", "HALF, 72", "FULL, 100", "LIFTED, 112"})
   void aTankScalesTheVelocities(Level level, int velocity) {
     Part lead =
-        Songs.part("lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(0, 240, 70, 100))));
+        Songs.part("lead", Role.LINE, new Pattern.Written(1, List.of(new Note(0, 240, 70, 100))));
     Song song = Songs.oneHook(STRAIGHT, "F#m", 1, lead);
-    Song filled = FormEdits.level(0, "lead", 0, level).apply(song);
-    List<ScoredNote> notes = Score.of(filled).part("lead").orElseThrow().notes();
+    Song filled = FormEdits.level(SectionId.of(1), PartId.of("lead"), 0, level).apply(song);
+    List<ScoredNote> notes = Score.of(filled).part(PartId.of("lead")).orElseThrow().notes();
     assertThat(notes).hasSize(level == Level.OUT ? 0 : 1);
     assertThat(notes).allMatch(note -> note.velocity() == velocity);
   }
@@ -124,11 +132,12 @@ class ScoreTest {
   void aWrittenLineRepeatsAndIsCutWhereItsCellEnds() {
     Part lead =
         Songs.part(
-            "lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(2880, 1920, 70, 90))));
+            "lead", Role.LINE, new Pattern.Written(1, List.of(new Note(2880, 1920, 70, 90))));
     Song song = Songs.oneHook(STRAIGHT, "F#m", 3, lead);
     Song half =
-        FormEdits.level(0, "lead", 2, Level.OUT).apply(FormEdits.split(0, "lead", 2).apply(song));
-    assertThat(notes(half, "lead")).isEqualTo("2880+1920:70 6720+960:70");
+        FormEdits.level(SectionId.of(1), PartId.of("lead"), 2, Level.OUT)
+            .apply(FormEdits.split(SectionId.of(1), PartId.of("lead"), 2).apply(song));
+    assertThat(notes(half, PartId.of("lead"))).isEqualTo("2880+1920:70 6720+960:70");
   }
 
   @Test
@@ -139,7 +148,11 @@ class ScoreTest {
     Part keys = Songs.part("keys", Role.CHORDS, new Pattern.Following(rule));
     Song song = Songs.oneHook(STRAIGHT, "F#m D", 1, keys);
     Set<Integer> starts = new HashSet<>();
-    Score.of(song).part("keys").orElseThrow().notes().forEach(note -> starts.add(note.start()));
+    Score.of(song)
+        .part(PartId.of("keys"))
+        .orElseThrow()
+        .notes()
+        .forEach(note -> starts.add(note.start()));
     assertThat(starts).containsExactlyInAnyOrder(0, 960, 1920);
   }
 
@@ -148,7 +161,7 @@ class ScoreTest {
     FollowRule rule = new FollowRule.Bass(new Figure("x---------------"), 28, true, false);
     Part bass = Songs.part("bass", Role.BASS, new Pattern.Following(rule));
     Song song = Songs.oneHook(STRAIGHT, "F#m | D", 2, bass);
-    assertThat(notes(song, "bass")).isEqualTo("0+3600:30 3600+240:37 3840+3840:38");
+    assertThat(notes(song, PartId.of("bass"))).isEqualTo("0+3600:30 3600+240:37 3840+3840:38");
   }
 
   /** What every draft's score keeps to, in every style, over many seeds. */
@@ -186,7 +199,7 @@ class ScoreTest {
       for (PlacedChord chord : chords) {
         int from = start + chord.start();
         int to = start + chord.end();
-        assertThat(score.part(Role.SUB).orElseThrow().between(from, to))
+        assertThat(score.parts(Role.SUB).get(0).between(from, to))
             .allMatch(note -> note.key() % 12 == chord.chord().bass().pitchClass());
       }
     }
@@ -220,7 +233,7 @@ class ScoreTest {
    */
   @Test
   void aLaneIsLateAsAWholeAndItsHitsDiffer() {
-    DrumEdits edits = new DrumEdits("drums", "A");
+    DrumEdits edits = new DrumEdits(PartId.of("drums"), "A");
     Pattern.Drums plain = Songs.groove(1, DrumVoice.CLOSED_HAT, "x...x...x...x...");
     Song song =
         Songs.oneHook(Songs.brief("A minor", 50), "Am", 4, Songs.part("drums", Role.DRUMS, plain));
@@ -258,5 +271,50 @@ class ScoreTest {
         }
       }
     }
+  }
+
+  /** Common practice: an 808 plays one note at a time, however far its notes were drawn. */
+  @Test
+  void a808IsCutWhereItsNextNoteStarts() {
+    Pattern written =
+        new Pattern.Written(1, List.of(new Note(0, 3840, 30, 100), new Note(960, 960, 33, 100)));
+    Song song = Songs.oneHook(STRAIGHT, "F#m", 1, Songs.part("808", Role.SUB, written));
+    assertThat(notes(song, PartId.of("808"))).isEqualTo("0+960:30 960+960:33");
+    Song chord = Songs.oneHook(STRAIGHT, "F#m", 1, Songs.part("keys", Role.LINE, written));
+    assertThat(notes(chord, PartId.of("keys"))).isEqualTo("0+3840:30 960+960:33");
+  }
+
+  /** Common practice: over a pedal the bass stays and the chords move. */
+  @Test
+  void overAPedalTheLowPartsStayAndTheChordsMove() {
+    Part kick = drums(Songs.groove(1, DrumVoice.KICK, "x..............."));
+    Part keys = Ensembles.chords("keys");
+    Song song = Songs.oneHook(STRAIGHT, "F#m | D | E", 3, kick, sub(KickLink.LOCKED), keys);
+    Song pedal =
+        song.withForm(song.form().each(s -> s.withPedal(Optional.of(NoteName.parse("C#")))));
+    assertThat(lowest(song, "808")).containsExactly(6, 2, 4);
+    assertThat(lowest(pedal, "808")).containsExactly(1, 1, 1);
+    assertThat(lowest(pedal, "keys")).containsExactly(1, 1, 1);
+    assertThat(classes(pedal, "keys"))
+        .containsExactly(Set.of(1, 6, 9), Set.of(1, 2, 6, 9), Set.of(1, 4, 8, 11));
+  }
+
+  private static List<Integer> lowest(Song song, String part) {
+    return bars(song, part)
+        .map(keys -> keys.stream().min(Integer::compare).orElseThrow() % 12)
+        .toList();
+  }
+
+  private static List<Set<Integer>> classes(Song song, String part) {
+    return bars(song, part)
+        .map(keys -> keys.stream().map(k -> k % 12).collect(Collectors.toSet()))
+        .toList();
+  }
+
+  private static Stream<List<Integer>> bars(Song song, String part) {
+    var scored = Score.of(song).part(PartId.of(part)).orElseThrow();
+    return IntStream.range(0, song.form().bars())
+        .mapToObj(bar -> scored.between(bar * 3840, bar * 3840 + 3840))
+        .map(notes -> notes.stream().map(ScoredNote::key).toList());
   }
 }

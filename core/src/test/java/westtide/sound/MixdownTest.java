@@ -24,6 +24,7 @@ import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
@@ -234,7 +235,8 @@ class MixdownTest {
     assertThat(all.loudestMomentary()).isGreaterThanOrEqualTo(all.loudestShort());
     assertThat(all.peak()).isLessThanOrEqualTo(-1);
     assertThat(all.overlap()).isPresent();
-    Song without = song.withPart("808", part -> part.withMix(part.mix().withLevel(Mix.SILENT)));
+    Song without =
+        song.withPart(PartId.of("808"), part -> part.withMix(part.mix().withLevel(Mix.SILENT)));
     Listening thin = Listening.of(Score.of(without), Mixdown.Watch.NOBODY).orElseThrow();
     assertThat(thin.lows()).isLessThan(all.lows());
     assertThat(thin.integrated()).isLessThan(all.integrated());
@@ -242,7 +244,7 @@ class MixdownTest {
   }
 
   private static Part line(String instrument, Note... notes) {
-    Role role = instrument.equals("808") ? Role.SUB : Role.LEAD;
+    Role role = instrument.equals(PartId.of("808")) ? Role.SUB : Role.LINE;
     return Songs.part("line", role, new Pattern.Written(2, List.of(notes)))
         .withPatch(new Patch(instrument, Map.of()), 0)
         .withMix(Mix.PLAIN.withLevel(-60));

@@ -17,6 +17,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Track;
 
@@ -25,7 +26,7 @@ class PreparationTest {
 
   private Track track(Song song, String part) {
     return preparation.prepare(Score.of(song), Audible.ALL).parts().stream()
-        .filter(each -> each.id().equals(part))
+        .filter(each -> each.id().value().equals(part))
         .findFirst()
         .orElseThrow()
         .track();
@@ -36,7 +37,7 @@ class PreparationTest {
   }
 
   private static Part line(String instrument, Note... notes) {
-    return Songs.part("line", Role.LEAD, new Pattern.Written(2, List.of(notes)))
+    return Songs.part("line", Role.LINE, new Pattern.Written(2, List.of(notes)))
         .withPatch(new Patch(instrument, Map.of()), 0);
   }
 
@@ -66,7 +67,7 @@ class PreparationTest {
   void anEditKeepsTheTablesOfWhatItLeaves() {
     Song before = Songs.draft("trap", 2);
     Track keys = track(before, "keys");
-    Song after = MixEdits.mix("lead", "level", mix -> mix.withLevel(-200)).apply(before);
+    Song after = MixEdits.mix(PartId.of("lead"), "level", mix -> mix.withLevel(-200)).apply(before);
     Track again = track(after, "keys");
     for (int i = 0; i < keys.size(); i++) {
       assertThat(again.tables()[i]).isSameAs(keys.tables()[i]);
@@ -127,7 +128,10 @@ class PreparationTest {
     PreparedScore first = preparation.prepare(Score.of(both), Audible.ALL);
     PreparedScore second = preparation.prepare(Score.of(Songs.draft("house", 1)), Audible.ALL);
     PreparedScore.Prepared gone =
-        second.parts().stream().filter(part -> part.id().equals("line")).findFirst().orElseThrow();
+        second.parts().stream()
+            .filter(part -> part.id().value().equals("line"))
+            .findFirst()
+            .orElseThrow();
     assertThat(gone.channel()).isSameAs(first.parts().get(0).channel());
     assertThat(gone.track().size()).isZero();
   }

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import javafx.animation.AnimationTimer;
 import javafx.scene.Scene;
@@ -15,7 +16,12 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
 import westtide.review.Stage;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.PartEdits;
+import westtide.song.edit.PartNames;
+import westtide.song.id.PartId;
 
 /** Writes a picture of every main view from the demo songs. */
 final class Screenshots {
@@ -52,7 +58,7 @@ final class Screenshots {
     views.add(new View("listening", shell::listening));
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
     views.add(new View("drums-house", () -> act(demos.get(1), Stage.DRUMS, "drums-cycle")));
-    views.add(new View("form-house", () -> show(demos.get(1), Stage.FORM)));
+    views.add(new View("ensemble", () -> show(ensemble(demos.get(1)), Stage.FORM)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
     views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
@@ -106,6 +112,20 @@ final class Screenshots {
   private void eightBars() {
     act(shell.demos().get(2), Stage.DRUMS, "drums-eight-bars");
     ((ToggleButton) scene.lookup("#groove-a-in-eight")).fire();
+  }
+
+  /** The song with a copy of each part and a double of the bass and of the line. */
+  private static Song ensemble(Song song) {
+    Song out = song;
+    for (Part part : song.parts()) {
+      out = new PartEdits(part.id()).duplicate(PartNames.freeId(out, part.role())).apply(out);
+    }
+    for (Role role : List.of(Role.LINE, Role.BASS)) {
+      Part part = song.parts(role).get(0);
+      PartId id = PartNames.freeId(out, role);
+      out = new PartEdits(part.id()).doubled(id, part.name() + " 8va", 1, Set.of()).apply(out);
+    }
+    return out;
   }
 
   private boolean measured() {

@@ -20,15 +20,37 @@ import westtide.desktop.brief.BriefRoom;
 import westtide.desktop.chords.ChordsRoom;
 import westtide.desktop.deliver.DeliverRoom;
 import westtide.desktop.drums.DrumsRoom;
+import westtide.desktop.files.Autosave;
+import westtide.desktop.files.GrooveFiles;
+import westtide.desktop.files.OwnStyles;
+import westtide.desktop.files.RecentFiles;
+import westtide.desktop.files.SongFiles;
 import westtide.desktop.form.FormRoom;
+import westtide.desktop.frame.Bridge;
+import westtide.desktop.frame.CommandList;
+import westtide.desktop.frame.Course;
+import westtide.desktop.frame.SoundingsPane;
+import westtide.desktop.frame.StartSheet;
+import westtide.desktop.frame.TideChart;
 import westtide.desktop.levels.LevelsRoom;
 import westtide.desktop.lines.LinesRoom;
 import westtide.desktop.lowend.LowEndRoom;
+import westtide.desktop.open.Background;
+import westtide.desktop.open.Look;
+import westtide.desktop.open.Messages;
+import westtide.desktop.open.OpenSong;
+import westtide.desktop.open.Overlay;
+import westtide.desktop.open.Preferences;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.ListeningPanel;
+import westtide.desktop.play.LoudnessWatcher;
 import westtide.desktop.play.Moment;
 import westtide.desktop.play.PlayBar;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.Pulse;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.Room;
 import westtide.file.Recovery;
 import westtide.play.Player;
 import westtide.review.Stage;
@@ -59,7 +81,7 @@ public final class Shell {
   private final SoundingsPane soundings;
   private final TideChart tide;
   private final PlayDesk play;
-  private final Ears ears;
+  private final LoudnessWatcher ears;
   private final Pulse pulse;
   private final Path preferencesFile;
   private final BorderPane frame = new BorderPane();
@@ -82,32 +104,25 @@ public final class Shell {
     Player player = new Player(around.audio().get());
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     this.kept = play.preferences();
-    this.ears = new Ears(open);
+    this.ears = new LoudnessWatcher(open);
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
     Desk desk = new Desk(open, files, grooves, messages, background, play, overlay);
-    BriefRoom brief = new BriefRoom(desk, own, around.millis());
-    LinesRoom lines = new LinesRoom(desk);
-    DeliverRoom deliver = new DeliverRoom(desk);
-    DrumsRoom drums = new DrumsRoom(desk);
-    FormRoom form = new FormRoom(desk);
     this.rooms =
         List.of(
-            brief,
+            new BriefRoom(desk, own, around.millis()),
             new ChordsRoom(desk),
-            drums,
+            new DrumsRoom(desk),
             new LowEndRoom(desk),
-            lines,
-            form,
+            new LinesRoom(desk),
+            new FormRoom(desk),
             new LevelsRoom(desk),
-            deliver);
+            new DeliverRoom(desk));
     this.bridge = new Bridge(open, new PlayBar(play, this::listening), this::find, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide = new TideChart(play, open::select, () -> go(Stage.FORM));
     this.pulse = new Pulse(play, around.millis(), messages, this::follow);
-    List<Command> all =
-        new ArrayList<>(
-            new ShellCommands(this, open, files, play).list(brief, drums, lines, form, deliver));
+    List<Command> all = new ArrayList<>(new ShellCommands(this, open, files, play).list());
     rooms.forEach(room -> room.commands().forEach(command -> all.add(inRoom(room, command))));
     this.commands = List.copyOf(all);
     open.watchOpening(play::opened);
@@ -123,13 +138,15 @@ public final class Shell {
     root.getChildren().addAll(frame, overlay, messages);
   }
 
+  /** A command of a room; unless it is done anywhere its room comes in front first. */
   private Command inRoom(Room room, Command command) {
-    Runnable run =
-        () -> {
-          go(room.stage());
-          command.run().run();
-        };
-    return new Command(command.id(), command.title(), command.keys(), command.possible(), run);
+    return command.anywhere()
+        ? command
+        : command.doing(
+            () -> {
+              go(room.stage());
+              command.run().run();
+            });
   }
 
   /** The scene, dressed and listening to the keys. */
@@ -256,7 +273,7 @@ public final class Shell {
     room.show(view);
     bridge.show(view);
     course.show(view, rooms, front);
-    soundings.show(view, front);
+    soundings.show(view, front, open.selection());
     tide.show(view, open.section());
     ears.show(view, front);
   }

@@ -2,24 +2,16 @@ package westtide.desktop;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.desktop.brief.BriefRoom;
-import westtide.desktop.deliver.DeliverRoom;
-import westtide.desktop.drums.DrumsRoom;
-import westtide.desktop.form.FormRoom;
-import westtide.desktop.lines.LinesRoom;
+import westtide.desktop.files.SongFiles;
+import westtide.desktop.open.OpenSong;
 import westtide.desktop.play.PlayDesk;
+import westtide.desktop.room.Command;
 import westtide.review.Finding;
 import westtide.review.Stage;
 import westtide.review.Weight;
-import westtide.song.KickLink;
-import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.chord.Notation;
-import westtide.song.edit.BriefEdits;
-import westtide.song.edit.ChordEdits;
-import westtide.song.edit.LowEndEdits;
 
-/** Everything that can be done from the list of commands and by the keys of the house. */
+/** What can be done whichever room is in front: files, history, playing and going elsewhere. */
 final class ShellCommands {
   private final Shell shell;
   private final OpenSong open;
@@ -33,8 +25,7 @@ final class ShellCommands {
     this.files = files;
   }
 
-  List<Command> list(
-      BriefRoom brief, DrumsRoom drums, LinesRoom lines, FormRoom form, DeliverRoom deliver) {
+  List<Command> list() {
     List<Command> out = new ArrayList<>();
     addFiles(out);
     addHistory(out);
@@ -47,30 +38,11 @@ final class ShellCommands {
                   () -> shell.go(stage))
               .withKeys("Alt+" + (stage.ordinal() + 1)));
     }
-    out.add(Command.of("tap", "Tap the tempo", brief::tap).withKeys("T"));
-    out.add(Command.of("bench", "Reckon loops, pitch and delay times", brief::bench));
-    out.add(Command.of("find-key", "Find the key of notes or chords", brief::findKey));
-    out.add(tempo("faster", "One BPM faster", 1000).withKeys("Alt+UP"));
-    out.add(tempo("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"));
-    out.add(Command.of("take-all", "Draft a new take of everything", brief::newTake));
-    addDrums(out, drums);
-    addLines(out, lines);
-    addForm(out, form);
-    out.add(notation("write-names", "Write chords as names", Notation.NAMES));
-    out.add(notation("write-numerals", "Write chords as numerals", Notation.NUMERALS));
-    out.add(link("lock-sub", "Lock the 808 to the kick", KickLink.LOCKED));
-    out.add(link("free-sub", "Let the 808 go independent of the kick", KickLink.INDEPENDENT));
     out.add(section("next-section", "Select the next section", 1).withKeys("Alt+RIGHT"));
     out.add(section("last-section", "Select the section before", -1).withKeys("Alt+LEFT"));
     out.add(
         Command.of("fix-first", "Fix the first warning of the song", this::fixFirst)
             .when(() -> firstFixable() != null));
-    out.add(
-        Command.of("export-midi", "Write the MIDI file", deliver::writeWhole)
-            .withKeys("Shortcut+E"));
-    out.add(Command.of("bounce", "Write the mix as WAV", deliver::writeMix));
-    out.add(Command.of("bounce-stems", "Write the stems as WAV", deliver::writeStems));
-    out.add(Command.of("export-parts", "Write one MIDI file a part", deliver::writeParts));
     return out;
   }
 
@@ -90,31 +62,6 @@ final class ShellCommands {
           Command.of(
               "demo-song-" + i, "Open the demo song " + song.title(), () -> shell.begin(song)));
     }
-  }
-
-  private static void addDrums(List<Command> out, DrumsRoom drums) {
-    out.add(Command.of("take-groove", "Draft a new take of the groove", drums::newTake));
-    out.add(Command.of("copy-groove", "Copy the groove", drums::copy));
-  }
-
-  private static void addLines(List<Command> out, LinesRoom lines) {
-    out.add(Command.of("take-line", "Draft a new take of the lead", lines::newTake));
-    out.add(Command.of("lead-up", "Move the lead a semitone up", () -> lines.transpose(1)));
-    out.add(Command.of("lead-down", "Move the lead a semitone down", () -> lines.transpose(-1)));
-    out.add(Command.of("lead-octave-up", "Move the lead an octave up", () -> lines.transpose(12)));
-    out.add(
-        Command.of("lead-octave-down", "Move the lead an octave down", () -> lines.transpose(-12)));
-  }
-
-  private static void addForm(List<Command> out, FormRoom form) {
-    out.add(Command.of("add-section", "Add a section after the selected one", form::addAfter));
-    out.add(Command.of("remove-section", "Remove the selected section", form::remove));
-    out.add(
-        Command.of("longer-section", "Make the section four bars longer", () -> form.resize(4)));
-    out.add(
-        Command.of("shorter-section", "Make the section four bars shorter", () -> form.resize(-4)));
-    out.add(Command.of("move-section-later", "Move the section later", () -> form.move(1)));
-    out.add(Command.of("move-section-earlier", "Move the section earlier", () -> form.move(-1)));
   }
 
   private void addPlaying(List<Command> out) {
@@ -164,28 +111,6 @@ final class ShellCommands {
         Command.of("redo", "Redo", open::redo)
             .withKeys("Shortcut+Shift+Z")
             .when(() -> open.redoable().isPresent()));
-  }
-
-  private Command tempo(String id, String title, int milli) {
-    return Command.of(
-        id, title, () -> open.apply(BriefEdits.tempo(open.song().brief().tempo().plus(milli))));
-  }
-
-  private Command notation(String id, String title, Notation notation) {
-    return Command.of(
-        id,
-        title,
-        () ->
-            open.apply(
-                new ChordEdits(open.song().progressions().get(0).name()).notation(notation)));
-  }
-
-  private Command link(String id, String title, KickLink link) {
-    return Command.of(
-            id,
-            title,
-            () -> open.apply(LowEndEdits.link(open.song().part(Role.SUB).orElseThrow().id(), link)))
-        .when(() -> open.song().part(Role.SUB).isPresent());
   }
 
   private Command section(String id, String title, int by) {

@@ -5,6 +5,7 @@ import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.stage.Stage;
 import javafx.util.Duration;
+import westtide.desktop.open.Look;
 
 /** The application: one window around a {@link Shell}. */
 public final class WestTide extends Application {

@@ -12,6 +12,7 @@ import westtide.rhythm.Swing;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Pattern;
+import westtide.song.id.PartId;
 import westtide.theory.NoteName;
 import westtide.theory.Scale;
 
@@ -62,7 +63,7 @@ class BriefDecisionsTest extends WindowTest {
 
   private int firstNote() {
     Pattern.Written line =
-        (Pattern.Written) song().part("lead").orElseThrow().variants().get(0).pattern();
+        (Pattern.Written) song().part(PartId.of("lead")).orElseThrow().variants().get(0).pattern();
     return line.notes().get(0).key();
   }
 
@@ -95,7 +96,7 @@ class BriefDecisionsTest extends WindowTest {
   }
 
   private KickLink link() {
-    Pattern pattern = song().part("808").orElseThrow().variants().get(0).pattern();
+    Pattern pattern = song().part(PartId.of("808")).orElseThrow().variants().get(0).pattern();
     return ((FollowRule.Sub) ((Pattern.Following) pattern).rule()).link();
   }
 

@@ -10,8 +10,8 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.file.SongFile;
-import westtide.follow.ChordVoicings;
 import westtide.review.Stage;
+import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
 import westtide.song.Pattern;
 import westtide.song.Role;
@@ -20,6 +20,7 @@ import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Manner;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
+import westtide.song.id.PartId;
 import westtide.theory.Chord;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.Voicing;
@@ -55,7 +56,7 @@ class ChordsRoomTest extends WindowTest {
   }
 
   private FollowRule.Chords rule(String part) {
-    Pattern pattern = song().part(part).orElseThrow().variants().get(0).pattern();
+    Pattern pattern = song().part(PartId.of(part)).orElseThrow().variants().get(0).pattern();
     return (FollowRule.Chords) ((Pattern.Following) pattern).rule();
   }
 
@@ -142,14 +143,14 @@ class ChordsRoomTest extends WindowTest {
   }
 
   private Voicing voicing(int chord) {
-    return ChordVoicings.of(song(), row()).get(chord);
+    return ChordVoicings.of(rule("keys"), row()).get(chord);
   }
 
   @Test
   void spreadInversionPushAndStrumAreChosen() {
     clickOn("#chord-card-0");
     choose("#chord-spread", VoicingKind.OPEN.toString());
-    press("#turn-2", "#push-1-8-early", "#strum-down");
+    press("#inversion-2nd", "#push-1-8-early", "#strum-down");
     assertThat(manner(0).kind()).contains(VoicingKind.OPEN);
     assertThat(manner(0).inversion()).contains(2);
     assertThat(manner(0).early()).isEqualTo(480);
@@ -235,22 +236,27 @@ class ChordsRoomTest extends WindowTest {
 
   @Test
   void partsAreSpreadVariedAndLayered() throws Exception {
-    press("#page-parts-and-layers");
+    press("#page-part-in-front");
     choose("#part-spread", VoicingKind.DROP_2);
     assertThat(rule("keys").kind()).isEqualTo(VoicingKind.DROP_2);
     type("#vary", "12");
     press("#vary-again");
     assertThat(rule("keys").vary().amount()).isEqualTo(12);
-    press("#layer-add", "#without-third");
-    assertThat(rule("layer-1").layer().octaves()).isEqualTo(1);
-    assertThat(rule("layer-1").layer().without()).hasSize(2);
+    press("#layer-add");
+    assertThat(song().part(PartId.of("chords-1")).orElseThrow().rules(FollowRule.Doubling.class))
+        .as("a layer plays exactly what its model plays")
+        .hasSize(1);
+    assertHas(words("#part-plays"), "Keys layer", "doubles Keys");
+    press("#without-third");
+    assertThat(rule("chords-1").layer().octaves()).as("changed, it stands alone").isEqualTo(1);
+    assertThat(rule("chords-1").layer().without()).hasSize(2);
     assertThat(song().parts().stream().filter(p -> p.role() == Role.CHORDS)).hasSize(2);
     Path file = folder.resolve("layered.tide");
     Song now = song();
     SongFile.write(now, file);
     assertThat(SongFile.read(file)).isEqualTo(now);
-    press("#layer-remove");
-    assertThat(song().part("layer-1")).isEmpty();
+    press("#undo", "#undo");
+    assertThat(song().part(PartId.of("chords-1"))).isEmpty();
   }
 
   @Test

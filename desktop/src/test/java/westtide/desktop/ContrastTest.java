@@ -9,6 +9,7 @@ import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.desktop.open.Look;
 
 /** That text stands out from its ground in the day palette. */
 class ContrastTest {
@@ -39,7 +40,7 @@ class ContrastTest {
   }
 
   private static Color token(String name) throws IOException {
-    try (var in = Look.class.getResourceAsStream("day.css")) {
+    try (var in = Look.class.getResourceAsStream("/westtide/desktop/day.css")) {
       String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       Matcher matcher = Pattern.compile("-wt-" + name + ": (#\\w{6});").matcher(css);
       assertThat(matcher.find()).isTrue();

@@ -4,6 +4,7 @@ import org.junit.jupiter.api.BeforeEach;
 import westtide.review.Stage;
 import westtide.rhythm.Meter;
 import westtide.song.Pattern;
+import westtide.song.id.PartId;
 
 /** The grooves of a demo song in front, the keys on its first lane and step. */
 abstract class DemoDrumsTest extends WindowTest {
@@ -19,6 +20,6 @@ abstract class DemoDrumsTest extends WindowTest {
   }
 
   Pattern.Drums groove() {
-    return song().part("drums").orElseThrow().groove("A", Meter.COMMON).orElseThrow();
+    return song().part(PartId.of("drums")).orElseThrow().groove("A", Meter.COMMON).orElseThrow();
   }
 }

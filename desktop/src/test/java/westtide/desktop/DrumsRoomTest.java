@@ -21,6 +21,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.Restart;
 import westtide.song.edit.DrumEdits;
+import westtide.song.id.PartId;
 
 /** Flams, swells, passes and the shapes of lanes, by keyboard and by mouse. */
 class DrumsRoomTest extends DemoDrumsTest {
@@ -113,7 +114,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     choose("#fill-8", Optional.of(FillFamily.TOMS));
     press("#grow-crash");
     press("#grow-groove");
-    Part part = song().part("drums").orElseThrow();
+    Part part = song().part(PartId.of("drums")).orElseThrow();
     Pattern.Drums grown = part.groove("A in eight, A B A C", Meter.COMMON).orElseThrow();
     assertThat(grown.bars()).isEqualTo(8);
     assertThat(grown.lane(DrumVoice.TOM).orElseThrow().hits()).hasSize(6);
@@ -129,7 +130,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     press("#undo");
     press("#undo");
     press("#undo");
-    assertThat(song().part("drums").orElseThrow().find("A in eight, A B A C")).isEmpty();
+    assertThat(song().part(PartId.of("drums")).orElseThrow().find("A in eight, A B A C")).isEmpty();
   }
 
   /** Arithmetic: lanes of 5 and 32 steps meet after 160 steps, ten bars. */
@@ -173,13 +174,14 @@ class DrumsRoomTest extends DemoDrumsTest {
     Song before = song();
     press("#groove-hear");
     waitFor(() -> shell.play().gauges().playing());
-    assertThat(section(shell.play().heard()).cell("drums", 0).variant()).isEqualTo("B");
+    assertThat(section(shell.play().heard()).cell(PartId.of("drums"), 0).variant()).isEqualTo("B");
     assertThat(song()).isSameAs(before);
     waitFor(() -> lookup("#bead-sheet .here").query().isVisible());
     focus("#bead-sheet");
     keys(KeyCode.DELETE);
-    assertThat(shell.play().heard().part("drums").orElseThrow().groove("B", Meter.COMMON))
-        .isEqualTo(song().part("drums").orElseThrow().groove("B", Meter.COMMON));
+    assertThat(
+            shell.play().heard().part(PartId.of("drums")).orElseThrow().groove("B", Meter.COMMON))
+        .isEqualTo(song().part(PartId.of("drums")).orElseThrow().groove("B", Meter.COMMON));
     keys(KeyCode.H);
     waitFor(() -> !shell.play().gauges().playing());
     assertThat(shell.play().heard()).isSameAs(song());
@@ -228,17 +230,17 @@ class DrumsRoomTest extends DemoDrumsTest {
   @Test
   void feelIsTakenFromAMidiFile() throws IOException {
     Song late =
-        new DrumEdits("drums", "A")
+        new DrumEdits(PartId.of("drums"), "A")
             .feel("late", DrumVoice.KICK.lane(), feel -> feel.withNudge(30))
             .apply(song());
     Path file = folder.resolve("late.mid");
-    MidiFile.writePattern(late, "drums", "A", file);
+    MidiFile.writePattern(late, PartId.of("drums"), "A", file);
     run("drums-whole-groove");
     press("#feel-import");
     type("#file-path", file.toString());
     waitFor(() -> first().nudge() != 0);
     assertThat(first().nudge()).isBetween(10, 31);
-    assertThat(song().part("drums").orElseThrow().find("late")).isEmpty();
+    assertThat(song().part(PartId.of("drums")).orElseThrow().find("late")).isEmpty();
   }
 
   @Test
@@ -272,9 +274,11 @@ class DrumsRoomTest extends DemoDrumsTest {
   void aGrooveIsCalledByAnotherName() {
     run("drums-whole-groove");
     type("#groove-name", "floor");
-    assertThat(song().part("drums").orElseThrow().variants().get(0).name()).isEqualTo("floor");
+    assertThat(song().part(PartId.of("drums")).orElseThrow().variants().get(0).name())
+        .isEqualTo("floor");
     assertThat(shown("#groove-floor")).isTrue();
     type("#groove-name", "fill");
-    assertHas(words("#groove-name-problem"), "a name that no other has, but was \"fill\"");
+    assertHas(
+        words("#groove-name-problem"), "a name that no other of its part has, but was \"fill\"");
   }
 }

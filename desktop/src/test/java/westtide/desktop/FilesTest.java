@@ -140,4 +140,28 @@ class FilesTest extends WindowTest {
         "--parts " + parts);
     assertThat(Optional.of(words("#deliver-name"))).contains("First 142 F#m.mid");
   }
+
+  /** A file that names a part it does not have opens all the same, and says so. */
+  @Test
+  void aMendedFileSaysWhatWasTakenOut() throws Exception {
+    Path file = folder.resolve("dangling.tide");
+    SongFile.write(draft("Dangling"), file);
+    String text = Files.readString(file);
+    int cells = text.indexOf("\"cells\"");
+    Files.writeString(
+        file,
+        text.substring(0, cells) + text.substring(cells).replaceFirst("\"lead\"", "\"ghost\""));
+    interact(() -> shell.openFile(file));
+    settle();
+    if (shown("#question")) {
+      clickOn("#question-discard");
+    }
+    waitFor(() -> shown("#message"));
+    assertHas(words("#message-words"), "Mended", "ghost");
+    assertThat(lookup("#message").query().getStyleClass()).doesNotContain("bad");
+    assertThat(shell.open().song().title()).isEqualTo("Dangling");
+    clickOn("#message-close");
+    settle();
+    assertThat(shown("#message")).isFalse();
+  }
 }

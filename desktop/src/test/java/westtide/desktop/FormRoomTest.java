@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.song.Level;
 import westtide.song.Section;
+import westtide.song.id.PartId;
 
 /** Sections, tanks and the tide chart. */
 class FormRoomTest extends TrapSongTest {
@@ -52,17 +53,17 @@ class FormRoomTest extends TrapSongTest {
     var bounds = tank.localToScreen(tank.getLayoutBounds());
     clickOn(new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3));
     settle();
-    assertThat(section(0).cell("808", 0).level()).isEqualTo(Level.HINT);
+    assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HINT);
     push(KeyCode.PLUS);
     settle();
-    assertThat(section(0).cell("808", 0).level()).isEqualTo(Level.HALF);
+    assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HALF);
     push(KeyCode.RIGHT);
     push(KeyCode.DIGIT0);
     settle();
-    assertThat(section(1).cell("808", 0).level()).isEqualTo(Level.OUT);
+    assertThat(section(1).cell(PartId.of("808"), 0).level()).isEqualTo(Level.OUT);
     assertHas(words("#tank-told"), "808 in the hook: out");
     press("#cell-split");
-    assertThat(section(1).cells("808")).hasSize(2);
+    assertThat(section(1).cells(PartId.of("808"))).hasSize(2);
   }
 
   @Test

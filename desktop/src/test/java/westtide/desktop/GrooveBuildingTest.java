@@ -23,6 +23,7 @@ import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
 
 /** A groove built from nothing, by mouse, keys, text and playing, heard and written to a file. */
 class GrooveBuildingTest extends DemoDrumsTest {
@@ -85,7 +86,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     assertThat(lane(DrumVoice.TOM).lane().hits()).hasSize(6);
     interact(() -> shell.open().select(1));
     interact(() -> shell.play().playSection());
-    waitFor(() -> shell.play().gauges().peak("drums") > 0.02);
+    waitFor(() -> shell.play().gauges().peak(PartId.of("drums")) > 0.02);
     interact(() -> shell.play().stop());
     run("drums-whole-groove");
     press("#groove-export");
@@ -101,7 +102,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     press("#groove-import");
     type("#file-path", file.toString());
     waitFor(() -> shown("#groove-own"));
-    assertThat(song().part("drums").orElseThrow().find("own")).isPresent();
+    assertThat(song().part(PartId.of("drums")).orElseThrow().find("own")).isPresent();
   }
 
   @Test
@@ -186,7 +187,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     type("#lane-tune", "-250");
     type("#lane-choke", "3");
     type("#lane-note", "44");
-    var sound = song().part("drums").orElseThrow().sound(DrumVoice.CLOSED_HAT.lane());
+    var sound = song().part(PartId.of("drums")).orElseThrow().sound(DrumVoice.CLOSED_HAT.lane());
     assertThat(sound.instrument()).isEqualTo("shaker");
     assertThat(sound.cents()).isEqualTo(-250);
     assertThat(sound.choke()).isEqualTo(3);

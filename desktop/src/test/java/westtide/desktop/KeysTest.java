@@ -16,6 +16,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
+import westtide.song.id.PartId;
 import westtide.style.StyleBook;
 
 /** Ways through the rooms besides the first ones: keys, pages, lists and drags. */
@@ -30,7 +31,7 @@ class KeysTest extends WindowTest {
   }
 
   private List<Note> line() {
-    return ((Pattern.Written) song().part(Role.LEAD).orElseThrow().variant("A").pattern()).notes();
+    return ((Pattern.Written) song().parts(Role.LINE).get(0).variant("A").pattern()).notes();
   }
 
   @Test
@@ -155,7 +156,7 @@ class KeysTest extends WindowTest {
     Point2D bottom = new Point2D(bounds.getCenterX(), bounds.getMaxY() - 3);
     drag(bottom, bottom.add(0, -bounds.getHeight() + 5));
     settle();
-    assertThat(section(0).cell("drums", 0).level()).isEqualTo(Level.LIFTED);
+    assertThat(section(0).cell(PartId.of("drums"), 0).level()).isEqualTo(Level.LIFTED);
   }
 
   @Test
@@ -173,10 +174,10 @@ class KeysTest extends WindowTest {
     push(KeyCode.LEFT);
     settle();
     assertThat(shell.open().section()).isZero();
-    Level before = section(0).cell("drums", 15).level();
+    Level before = section(0).cell(PartId.of("drums"), 15).level();
     push(KeyCode.ENTER);
     settle();
-    assertThat(section(0).cell("drums", 15).level()).isNotEqualTo(before);
+    assertThat(section(0).cell(PartId.of("drums"), 15).level()).isNotEqualTo(before);
   }
 
   @Test
@@ -196,9 +197,9 @@ class KeysTest extends WindowTest {
     settle();
     interact(() -> ((ComboBox<String>) lookup("#cell-pattern").query()).setValue("thin"));
     settle();
-    assertThat(section(1).cell("drums", 0).variant()).isEqualTo("thin");
+    assertThat(section(1).cell(PartId.of("drums"), 0).variant()).isEqualTo("thin");
     press("#cell-join");
-    assertThat(section(1).cells("drums")).hasSize(1);
+    assertThat(section(1).cells(PartId.of("drums"))).hasSize(1);
   }
 
   /** Every command that changes the song can be taken back, and none of them fails in any room. */
@@ -210,8 +211,8 @@ class KeysTest extends WindowTest {
             "do-faster",
             "do-copy-groove",
             "do-take-groove",
-            "do-lead-octave-up",
-            "do-lead-down",
+            "do-line-octave-up",
+            "do-line-down",
             "do-add-section",
             "do-longer-section",
             "do-move-section-later",

@@ -13,7 +13,7 @@ import westtide.song.Role;
 class LowEndRoomTest extends TrapSongTest {
   private FollowRule.Sub rule() {
     Pattern.Following pattern =
-        (Pattern.Following) song().part(Role.SUB).orElseThrow().variants().get(0).pattern();
+        (Pattern.Following) song().parts(Role.SUB).get(0).variants().get(0).pattern();
     return (FollowRule.Sub) pattern.rule();
   }
 

@@ -9,6 +9,8 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
+import westtide.desktop.open.OpenSong;
+import westtide.desktop.open.SongView;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
@@ -52,7 +54,7 @@ class OpenSongTest {
     open.begin(SONG);
     assertThat(SONG.form().label(open.section())).isEqualTo("hook");
     open.select(7);
-    open.apply(FormEdits.remove(7));
+    open.apply(FormEdits.remove(SONG.form().id(7)));
     assertThat(open.section()).isEqualTo(6);
   }
 

@@ -11,9 +11,12 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Line;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import westtide.desktop.frame.TideChart;
+import westtide.desktop.open.Preferences;
 import westtide.review.Stage;
 import westtide.rhythm.Tempo;
 import westtide.song.edit.BriefEdits;
+import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Patch;
 
@@ -129,11 +132,11 @@ class PlayTest extends WindowTest {
   @Test
   void placingAHitIsHeard() {
     go(Stage.DRUMS);
-    assertThat(shell.play().gauges().peak("drums")).isZero();
+    assertThat(shell.play().gauges().peak(PartId.of("drums"))).isZero();
     focus("#bead-sheet");
     push(KeyCode.RIGHT);
     push(KeyCode.ENTER);
-    waitFor(() -> shell.play().gauges().peak("drums") > 0.01);
+    waitFor(() -> shell.play().gauges().peak(PartId.of("drums")) > 0.01);
     assertThat(playing()).isFalse();
   }
 
@@ -142,7 +145,7 @@ class PlayTest extends WindowTest {
     go(Stage.CHORDS);
     focus("#voice-ladder");
     push(KeyCode.RIGHT);
-    waitFor(() -> shell.play().gauges().peak("keys") > 0.01);
+    waitFor(() -> shell.play().gauges().peak(PartId.of("keys")) > 0.01);
   }
 
   @Test
@@ -164,20 +167,20 @@ class PlayTest extends WindowTest {
   void aPartIsMovedOnItsPlumbLineByMouseAndByKey() {
     go(Stage.LEVELS);
     settle();
-    int before = song().part("lead").orElseThrow().mix().level();
+    int before = song().part(PartId.of("lead")).orElseThrow().mix().level();
     javafx.geometry.Point2D bob = middle("#bob-lead");
     drag(bob, bob.add(24, 30));
     settle();
-    assertThat(song().part("lead").orElseThrow().mix().level()).isLessThan(before - 20);
-    assertThat(song().part("lead").orElseThrow().mix().pan()).isGreaterThan(30);
+    assertThat(song().part(PartId.of("lead")).orElseThrow().mix().level()).isLessThan(before - 20);
+    assertThat(song().part(PartId.of("lead")).orElseThrow().mix().pan()).isGreaterThan(30);
     press("#undo");
-    assertThat(song().part("lead").orElseThrow().mix().level()).isEqualTo(before);
+    assertThat(song().part(PartId.of("lead")).orElseThrow().mix().level()).isEqualTo(before);
     focus("#plumb-sheet");
     push(KeyCode.UP);
     push(KeyCode.SHIFT, KeyCode.LEFT);
     settle();
-    assertThat(song().part("lead").orElseThrow().mix().level()).isEqualTo(before + 5);
-    assertThat(song().part("lead").orElseThrow().mix().pan()).isEqualTo(20);
+    assertThat(song().part(PartId.of("lead")).orElseThrow().mix().level()).isEqualTo(before + 5);
+    assertThat(song().part(PartId.of("lead")).orElseThrow().mix().pan()).isEqualTo(20);
   }
 
   @Test
@@ -189,7 +192,7 @@ class PlayTest extends WindowTest {
     press("#duck-with-the-kick");
     type("#mix-duck-below", "120");
     press("#delay-time-1-4");
-    var mix = song().part("keys").orElseThrow().mix();
+    var mix = song().part(PartId.of("keys")).orElseThrow().mix();
     assertThat(mix.level()).isEqualTo(-145);
     assertThat(mix.lowCut()).isEqualTo(210);
     assertThat(mix.reverb()).isEqualTo(40);
@@ -198,7 +201,7 @@ class PlayTest extends WindowTest {
     assertThat(mix.delayTime()).hasToString("1/4");
     type("#mix-level", "loud");
     assertHas(words("#mix-level-problem"), "from -60.0 to 6.0");
-    assertThat(song().part("keys").orElseThrow().mix().level()).isEqualTo(-145);
+    assertThat(song().part(PartId.of("keys")).orElseThrow().mix().level()).isEqualTo(-145);
   }
 
   @Test
@@ -208,15 +211,17 @@ class PlayTest extends WindowTest {
     var choice = (javafx.scene.control.ComboBox<String>) lookup("#instrument").query();
     interact(() -> choice.setValue("pad"));
     settle();
-    assertThat(song().part("keys").orElseThrow().patch()).isEqualTo(Patch.of("pad"));
-    assertThat(song().part("keys").orElseThrow().program()).isEqualTo(89);
+    assertThat(song().part(PartId.of("keys")).orElseThrow().patch()).isEqualTo(Patch.of("pad"));
+    assertThat(song().part(PartId.of("keys")).orElseThrow().program()).isEqualTo(89);
     type("#setting-attack", "900");
-    assertThat(song().part("keys").orElseThrow().patch().settings()).containsEntry("attack", 900);
-    waitFor(() -> shell.play().gauges().peak("keys") > 0.001);
+    assertThat(song().part(PartId.of("keys")).orElseThrow().patch().settings())
+        .containsEntry("attack", 900);
+    waitFor(() -> shell.play().gauges().peak(PartId.of("keys")) > 0.001);
     type("#setting-attack", "99999");
     assertHas(words("#setting-attack-problem"), "from 20 to 2000");
     press("#undo", "#undo");
-    assertThat(song().part("keys").orElseThrow().patch()).isEqualTo(Patch.of("electric piano"));
+    assertThat(song().part(PartId.of("keys")).orElseThrow().patch())
+        .isEqualTo(Patch.of("electric piano"));
   }
 
   @Test

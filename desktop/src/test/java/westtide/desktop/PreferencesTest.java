@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import westtide.desktop.open.Preferences;
 
 class PreferencesTest {
   @TempDir private Path folder;

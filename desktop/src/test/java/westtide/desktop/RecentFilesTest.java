@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import westtide.desktop.files.RecentFiles;
 
 class RecentFilesTest {
   @TempDir private Path folder;

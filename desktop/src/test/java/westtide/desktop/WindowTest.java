@@ -25,6 +25,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
+import westtide.desktop.open.Look;
 import westtide.song.Song;
 
 /** A real window with the whole frame, in surroundings of its own. */

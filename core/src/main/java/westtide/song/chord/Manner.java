@@ -1,6 +1,13 @@
 package westtide.song.chord;
 
+import java.util.Collections;
+import java.util.EnumSet;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import westtide.song.id.PartId;
+import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
 import westtide.theory.voicing.VoicingKind;
 
@@ -8,12 +15,13 @@ import westtide.theory.voicing.VoicingKind;
  * How one chord of a row is played, where that differs from the rest of the part.
  *
  * @param early ticks by which the change comes before its place, 0 to 960: a push
- * @param rest whether chord parts are silent; the harmony goes on for the others
+ * @param rest whether nothing is played: chord parts, 808 and bass that follow are silent
  * @param kind how its notes are spread; empty leaves it to the part
- * @param inversion how often the lowest note of the hand is lifted an octave, 0 to 6; empty lets
- *     voice leading choose
+ * @param inversion which of its tones is the lowest note, 0 the root, 1 the third, 2 the fifth, 3
+ *     the seventh, to 6; empty leaves the bass as the chord is written
  * @param own the notes chosen one by one; empty lets voice leading choose
  * @param strum how its notes enter; empty strikes them at once
+ * @param without what single parts leave out of this chord
  */
 public record Manner(
     int early,
@@ -21,10 +29,18 @@ public record Manner(
     Optional<VoicingKind> kind,
     Optional<Integer> inversion,
     Optional<Voicing> own,
-    Optional<Strum> strum) {
+    Optional<Strum> strum,
+    Map<PartId, Set<ChordMember>> without) {
   /** On time, sounding, laid out by the part. */
   public static final Manner PLAIN =
-      new Manner(0, false, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+      new Manner(
+          0,
+          false,
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Optional.empty(),
+          Map.of());
 
   private static final int EARLIEST = 960;
   private static final int MOST_TURNS = 6;
@@ -35,6 +51,14 @@ public record Manner(
       throw new IllegalArgumentException("a push is 0 to 960 ticks early, but was " + early);
     }
     inversion.ifPresent(Manner::checkInversion);
+    Map<PartId, Set<ChordMember>> ordered = new TreeMap<>();
+    without.forEach(
+        (part, members) -> {
+          if (!members.isEmpty()) {
+            ordered.put(part, Collections.unmodifiableSet(EnumSet.copyOf(members)));
+          }
+        });
+    without = Collections.unmodifiableMap(ordered);
   }
 
   private static void checkInversion(int turns) {
@@ -45,31 +69,48 @@ public record Manner(
 
   /** The same, early by ticks. */
   public Manner withEarly(int ticks) {
-    return new Manner(ticks, rest, kind, inversion, own, strum);
+    return new Manner(ticks, rest, kind, inversion, own, strum, without);
   }
 
   /** The same, silent or not. */
   public Manner withRest(boolean silent) {
-    return new Manner(early, silent, kind, inversion, own, strum);
+    return new Manner(early, silent, kind, inversion, own, strum, without);
   }
 
   /** The same spread another way; notes chosen one by one are let go. */
   public Manner withKind(Optional<VoicingKind> other) {
-    return new Manner(early, rest, other, inversion, Optional.empty(), strum);
+    return new Manner(early, rest, other, inversion, Optional.empty(), strum, without);
   }
 
   /** The same in another inversion; notes chosen one by one are let go. */
   public Manner withInversion(Optional<Integer> turns) {
-    return new Manner(early, rest, kind, turns, Optional.empty(), strum);
+    return new Manner(early, rest, kind, turns, Optional.empty(), strum, without);
   }
 
   /** The same with notes of its own. */
   public Manner withOwn(Optional<Voicing> notes) {
-    return new Manner(early, rest, kind, inversion, notes, strum);
+    return new Manner(early, rest, kind, inversion, notes, strum, without);
+  }
+
+  /** What a part leaves out of this chord. */
+  public Set<ChordMember> without(PartId part) {
+    return without.getOrDefault(part, Set.of());
+  }
+
+  /** The same with other members left out by a part; none takes its entry away. */
+  public Manner withWithout(PartId part, Set<ChordMember> members) {
+    Map<PartId, Set<ChordMember>> more = new TreeMap<>(without);
+    more.put(part, members);
+    return new Manner(early, rest, kind, inversion, own, strum, more);
+  }
+
+  /** The same with every part playing all of it. */
+  public Manner withoutParts() {
+    return new Manner(early, rest, kind, inversion, own, strum, Map.of());
   }
 
   /** The same strummed another way. */
   public Manner withStrum(Optional<Strum> other) {
-    return new Manner(early, rest, kind, inversion, own, other);
+    return new Manner(early, rest, kind, inversion, own, other, without);
   }
 }

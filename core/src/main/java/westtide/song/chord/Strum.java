@@ -7,14 +7,17 @@ import westtide.theory.voicing.Voicing;
  * note is usual (from memory).
  *
  * @param up whether the lowest note comes first
- * @param millis milliseconds from note to note on average, 1 to 120
+ * @param millis milliseconds from note to note on average, 0 to 120; 0 strikes them at once
  * @param curve −100 to 100: below 0 the hand begins slowly and gets faster, above 0 it slows down
  */
 public record Strum(boolean up, int millis, int curve) {
+  /** All notes at once. */
+  public static final Strum BLOCK = new Strum(true, 0, 0);
+
   /** Checks the ranges. */
   public Strum {
-    if (millis < 1 || millis > 120) {
-      throw new IllegalArgumentException("a strum takes 1 to 120 ms a note, but was " + millis);
+    if (millis < 0 || millis > 120) {
+      throw new IllegalArgumentException("a strum takes 0 to 120 ms a note, but was " + millis);
     }
     if (curve < -100 || curve > 100) {
       throw new IllegalArgumentException("a strum's curve is -100 to 100, but was " + curve);
@@ -39,6 +42,6 @@ public record Strum(boolean up, int millis, int curve) {
 
   @Override
   public String toString() {
-    return (up ? "up " : "down ") + millis + " ms";
+    return millis == 0 ? "block" : (up ? "up " : "down ") + millis + " ms";
   }
 }

@@ -61,6 +61,14 @@ public final class BriefEdits {
         "Set the key to " + key, song -> new KeyChange(song.brief().key(), key, move).apply(song));
   }
 
+  /** Transposes the whole song by semitones: everything moves alike and sounds the same. */
+  public static Edit transpose(int semitones) {
+    String way = (semitones < 0 ? "down " : "up ") + Math.abs(semitones);
+    return Edit.of(
+        "Transpose the song " + way + " semitones",
+        song -> KeyChange.by(song.brief().key(), semitones).apply(song));
+  }
+
   /** Tunes the whole song by cents, −100 to 100. */
   public static Edit cents(int cents) {
     return Edit.of(

@@ -1,19 +1,14 @@
 package westtide.song.edit;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import westtide.song.Cell;
 import westtide.song.FollowRule;
-import westtide.song.Form;
 import westtide.song.Part;
-import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.mix.Mix;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.VoicingKind;
 
@@ -22,81 +17,83 @@ import westtide.theory.voicing.VoicingKind;
  *
  * @param part the part's id
  */
-public record ChordPartEdits(String part) {
-  /** How far below its model a new layer stands, in tenths of a dB. */
-  private static final int LAYER_BELOW = 60;
-
+public record ChordPartEdits(PartId part) {
   /** Spreads its chords another way where a chord has no spread of its own. */
   public Edit spread(VoicingKind kind) {
-    return rule("Spread the chords " + kind, rule -> rule.withKind(kind));
+    return rule(name -> "Spread the chords of " + name + ": " + kind, r -> r.withKind(kind));
   }
 
   /** Lets velocities differ by an amount 0 to 40 from a seed. */
   public Edit vary(int amount, long seed) {
     int held = Math.max(0, Math.min(40, amount));
     return rule(
-            "Vary velocities by " + held, rule -> rule.withVary(new FollowRule.Vary(held, seed)))
+            name -> "Vary velocities of " + name + " by " + held,
+            r -> r.withVary(new FollowRule.Vary(held, seed)))
         .merging("vary " + part);
+  }
+
+  /** As {@link #vary}; a part that doubles another goes on doubling it. */
+  public Edit varyIfItFollows(int amount, long seed) {
+    return Edit.named(
+        song -> "Vary velocities of " + name(song) + " by " + amount,
+        song ->
+            song.withPart(
+                part,
+                p ->
+                    p.withRule(
+                        FollowRule.Chords.class,
+                        r -> r.withVary(new FollowRule.Vary(amount, seed)))));
   }
 
   /** Chooses which octave and which notes of the chords it plays. */
   public Edit layer(int octaves, Set<ChordMember> without) {
     return rule(
-        "Change what the layer plays",
-        rule -> rule.withLayer(new FollowRule.Layer(octaves, without)));
+        name -> "Change what " + name + " plays",
+        r -> r.withLayer(new FollowRule.Layer(octaves, without)));
   }
 
-  /**
-   * Adds a quieter part that plays the same chords octaves away with some notes left out. It plays
-   * wherever its model plays.
-   */
-  public Edit addLayer(int octaves, Set<ChordMember> without) {
-    return Edit.of("Add a layer of the chords", song -> withLayer(song, octaves, without));
+  /** Leaves members out of one chord of a progression, counted from 0; none plays all again. */
+  public Edit without(String progression, int chord, Set<ChordMember> members) {
+    return Edit.named(
+        song -> "Leave notes of a chord out of " + name(song),
+        song ->
+            new ChordEdits(progression)
+                .manner("", chord, m -> m.withWithout(part, members))
+                .apply(song));
   }
 
-  /** Takes a part away. */
-  public Edit remove() {
-    return Edit.of(
-        "Take a part away",
-        song -> song.withParts(song.parts().stream().filter(p -> !p.id().equals(part)).toList()));
+  /** Gives it a rhythm of its own; empty plays the progression's. */
+  public Edit rhythm(Optional<ChordRhythm> rhythm) {
+    return own("rhythm", own -> own.withRhythm(rhythm));
   }
 
-  private Song withLayer(Song song, int octaves, Set<ChordMember> without) {
-    Part model = song.part(part).orElseThrow();
-    int number = 1;
-    while (song.part("layer-" + number).isPresent()) {
-      number++;
-    }
-    Mix mix = model.mix().withLevel(Math.max(Mix.SILENT, model.mix().level() - LAYER_BELOW));
-    Part layer =
-        new Part(
-            "layer-" + number,
-            "Layer " + number,
-            Role.CHORDS,
-            model.program(),
-            model.patch(),
-            mix,
-            Map.of(),
-            model.variants());
-    FollowRule.Layer share = new FollowRule.Layer(octaves, without);
-    List<Part> parts = new ArrayList<>(song.parts());
-    parts.add(
-        parts.indexOf(model) + 1,
-        layer.withRule(FollowRule.Chords.class, rule -> rule.withLayer(share)));
-    return song.withParts(parts).withForm(beside(song.form(), layer.id()));
+  /** Strums it in its own way; empty as each chord says. */
+  public Edit strum(Optional<Strum> strum) {
+    return own("strum", own -> own.withStrum(strum)).merging("strum " + part);
   }
 
-  private Form beside(Form form, String layer) {
-    return new Form(form.sections().stream().map(section -> beside(section, layer)).toList());
+  /** Lets it play another progression than the section's; empty the section's. */
+  public Edit progression(Optional<String> row) {
+    return own("progression", own -> own.withProgression(row));
   }
 
-  private Section beside(Section section, String layer) {
-    Map<String, List<Cell>> cells = new LinkedHashMap<>(section.cells());
-    return cells.containsKey(part) ? section.withCells(layer, cells.get(part)) : section;
+  private Edit own(String what, UnaryOperator<FollowRule.Own> change) {
+    return rule(
+        name -> "Change the " + what + " of " + name, r -> r.withOwn(change.apply(r.own())));
   }
 
-  private Edit rule(String name, UnaryOperator<FollowRule.Chords> change) {
-    return Edit.of(
-        name, song -> song.withPart(part, p -> p.withRule(FollowRule.Chords.class, change)));
+  /** Changes its rule; a part that doubles another stands alone first. */
+  private Edit rule(UnaryOperator<String> title, UnaryOperator<FollowRule.Chords> change) {
+    return Edit.named(
+        song -> title.apply(name(song)),
+        song ->
+            new PartEdits(part)
+                .standAlone()
+                .apply(song)
+                .withPart(part, p -> p.withRule(FollowRule.Chords.class, change)));
+  }
+
+  private String name(Song song) {
+    return song.part(part).map(Part::name).orElse("a part");
   }
 }

@@ -13,6 +13,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.id.PartId;
 
 /**
  * Edits of the lanes and hits of one groove of a drum part. A groove that follows another goes on
@@ -21,7 +22,7 @@ import westtide.song.drum.LaneSound;
  * @param part the part's id
  * @param variant the groove's name
  */
-public record DrumEdits(String part, String variant) {
+public record DrumEdits(PartId part, String variant) {
   private static final int STEPS = 16;
 
   /** Edits of the groove as a whole. */

@@ -2,12 +2,16 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
+import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.SectionWord;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.song.mix.Ramp;
 
 /** Edits of the form. Sections and bars are counted from 0. */
@@ -22,74 +26,89 @@ public final class FormEdits {
     return sections("Add " + section.word(), list -> list.add(index, section));
   }
 
-  /** Takes a section out; the last one stays. */
-  public static Edit remove(int index) {
+  /** Deletes a section; the last one stays. */
+  public static Edit remove(SectionId id) {
     return sections(
-        "Remove a section",
+        "Delete a section",
         list -> {
           if (list.size() > 1) {
-            list.remove(index);
+            list.removeIf(section -> section.id().equals(id));
           }
         });
   }
 
   /** Sets the length of a section in bars, held inside 1 to 128. */
-  public static Edit resize(int index, int bars) {
+  public static Edit resize(SectionId id, int bars) {
     int held = Math.max(1, Math.min(Section.MOST_BARS, bars));
-    return section("Make the section " + held + " bars long", index, s -> s.withBars(held))
-        .merging("resize " + index);
+    return section("Make the section " + held + " bars long", id, s -> s.withBars(held))
+        .merging("resize " + id);
   }
 
-  /** Moves a section to another place. */
-  public static Edit move(int from, int to) {
-    return sections("Move a section", list -> list.add(to, list.remove(from)));
+  /** Moves a section to another place, counted from 0. */
+  public static Edit move(SectionId id, int to) {
+    return Edit.of(
+        "Move a section",
+        song -> {
+          List<Section> list = new ArrayList<>(song.form().sections());
+          song.form().place(id).ifPresent(from -> list.add(to, list.remove(from)));
+          return song.withForm(new Form(list));
+        });
   }
 
   /** Calls a section something else. */
-  public static Edit rename(int index, SectionWord word) {
-    return section("Call the section " + word, index, s -> s.withWord(word));
+  public static Edit rename(SectionId id, SectionWord word) {
+    return section("Call the section " + word, id, s -> s.withWord(word));
   }
 
   /** Sets the progression of a section. */
-  public static Edit progression(int index, String progression) {
+  public static Edit progression(SectionId id, String progression) {
     return section(
-        "Use the " + progression + " progression", index, s -> s.withProgression(progression));
+        "Use the " + progression + " progression", id, s -> s.withProgression(progression));
   }
 
   /** Fills a part's tank from a bar of a section up to its next cell. */
-  public static Edit level(int index, String part, int fromBar, Level level) {
-    return section(
-        "Set a part to " + level,
-        index,
+  public static Edit level(SectionId id, PartId part, int fromBar, Level level) {
+    return sectionOf(
+        part,
+        name -> "Set " + name + " to " + level,
+        id,
         s -> s.withCells(part, refilled(s.cells(part), fromBar, level)));
   }
 
   /** Fills every tank of these parts in a section; lifted ones stay lifted. */
-  public static Edit fill(int index, List<String> parts) {
-    return section("Fill the section", index, section -> filled(section, parts));
+  public static Edit fill(SectionId id, List<PartId> parts) {
+    return section("Fill the section", id, section -> filled(section, parts));
   }
 
   /** Splits a part's cell so that another one begins at a bar. */
-  public static Edit split(int index, String part, int bar) {
-    return section(
-        "Split a part at bar " + (bar + 1), index, s -> s.withCells(part, split(s, part, bar)));
+  public static Edit split(SectionId id, PartId part, int bar) {
+    return sectionOf(
+        part,
+        name -> "Split " + name + " at bar " + (bar + 1),
+        id,
+        s -> s.withCells(part, split(s, part, bar)));
   }
 
   /** Lets a part play one thing through a whole section again. */
-  public static Edit join(int index, String part) {
-    return section("Join a part's cells", index, s -> s.withCells(part, List.of(s.cell(part, 0))));
+  public static Edit join(SectionId id, PartId part) {
+    return sectionOf(
+        part,
+        name -> "Join the cells of " + name,
+        id,
+        s -> s.withCells(part, List.of(s.cell(part, 0))));
   }
 
   /** Sets which of its patterns a part plays from a bar of a section up to its next cell. */
-  public static Edit variant(int index, String part, int fromBar, String variant) {
-    return section(
-        "Play " + variant,
-        index,
+  public static Edit variant(SectionId id, PartId part, int fromBar, String variant) {
+    return sectionOf(
+        part,
+        name -> "Let " + name + " play " + variant,
+        id,
         s ->
             s.withCells(
                 part,
                 s.cells(part).stream()
-                    .map(c -> c.fromBar() == fromBar ? new Cell(fromBar, c.level(), variant) : c)
+                    .map(c -> c.fromBar() == fromBar ? c.withVariant(variant) : c)
                     .toList()));
   }
 
@@ -99,13 +118,14 @@ public final class FormEdits {
   }
 
   /** Lets level or low pass of a part move over a section; an empty list keeps them still. */
-  public static Edit ramps(int index, String part, List<Ramp> ramps) {
-    return section("Move " + part + " over a section", index, s -> s.withRamps(part, ramps));
+  public static Edit ramps(SectionId id, PartId part, List<Ramp> ramps) {
+    return sectionOf(
+        part, name -> "Move " + name + " over a section", id, s -> s.withRamps(part, ramps));
   }
 
-  private static Section filled(Section section, List<String> parts) {
+  private static Section filled(Section section, List<PartId> parts) {
     Section out = section;
-    for (String part : parts) {
+    for (PartId part : parts) {
       out = out.withCells(part, section.cells(part).stream().map(FormEdits::full).toList());
     }
     return out;
@@ -119,21 +139,28 @@ public final class FormEdits {
     return cells.stream().map(c -> c.fromBar() == fromBar ? c.withLevel(level) : c).toList();
   }
 
-  private static List<Cell> split(Section section, String part, int bar) {
+  private static List<Cell> split(Section section, PartId part, int bar) {
     List<Cell> cells = new ArrayList<>(section.cells(part));
     boolean taken = cells.stream().anyMatch(cell -> cell.fromBar() == bar);
     if (!taken && bar < section.bars()) {
       Cell over = section.cell(part, bar);
-      cells.add(new Cell(bar, over.level(), over.variant()));
+      cells.add(over.withFromBar(bar));
     }
     return cells;
   }
 
-  private static Edit section(String name, int index, UnaryOperator<Section> change) {
-    return sections(name, list -> list.set(index, change.apply(list.get(index))));
+  private static Edit section(String name, SectionId id, UnaryOperator<Section> change) {
+    return Edit.of(name, song -> song.withForm(song.form().with(id, change)));
   }
 
-  private static Edit sections(String name, java.util.function.Consumer<List<Section>> change) {
+  private static Edit sectionOf(
+      PartId part, UnaryOperator<String> name, SectionId id, UnaryOperator<Section> change) {
+    return Edit.named(
+        song -> name.apply(song.part(part).map(Part::name).orElse("a part")),
+        song -> song.withForm(song.form().with(id, change)));
+  }
+
+  private static Edit sections(String name, Consumer<List<Section>> change) {
     return Edit.of(
         name,
         song -> {

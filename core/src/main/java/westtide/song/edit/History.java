@@ -56,7 +56,7 @@ public record History(List<Step> steps, int at, int savedAt) {
             && edit.mergeKey().equals(steps.get(at).mergeKey())
             && at != savedAt;
     List<Step> kept = new ArrayList<>(steps.subList(0, merges ? at : at + 1));
-    kept.add(new Step(after, edit.name(), edit.mergeKey()));
+    kept.add(new Step(after, edit.name(song()), edit.mergeKey()));
     int saved = savedAt > at ? -1 : savedAt;
     int dropped = Math.max(0, kept.size() - LONGEST);
     List<Step> rest = kept.subList(dropped, kept.size());

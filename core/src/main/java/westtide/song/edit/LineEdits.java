@@ -7,6 +7,7 @@ import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Variant;
+import westtide.song.id.PartId;
 
 /**
  * Edits of one written line.
@@ -14,7 +15,7 @@ import westtide.song.Variant;
  * @param part the part's id
  * @param variant the pattern's name
  */
-public record LineEdits(String part, String variant) {
+public record LineEdits(PartId part, String variant) {
   /** Adds a note. */
   public Edit add(Note note) {
     return notes("Place a note", notes -> with(notes, note));
@@ -32,9 +33,10 @@ public record LineEdits(String part, String variant) {
 
   /** Moves every note by semitones; notes that would leave 0 to 127 stop the move. */
   public Edit transpose(int semitones) {
-    String name =
-        "Move the line " + (semitones > 0 ? "up " : "down ") + Math.abs(semitones) + " semitones";
-    return notes(name, notes -> moved(notes, semitones));
+    String way = (semitones > 0 ? " up " : " down ") + Math.abs(semitones) + " semitones";
+    return Edit.named(
+        song -> "Move " + song.part(part).map(Part::name).orElse("the line") + way,
+        song -> song.withPart(part, p -> changed(p, notes -> moved(notes, semitones))));
   }
 
   /** Puts another line in its place. */

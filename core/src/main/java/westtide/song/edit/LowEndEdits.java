@@ -1,8 +1,10 @@
 package westtide.song.edit;
 
-import java.util.function.UnaryOperator;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.Part;
+import westtide.song.Song;
+import westtide.song.id.PartId;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */
@@ -10,17 +12,25 @@ public final class LowEndEdits {
   private LowEndEdits() {}
 
   /** Locks the 808 to the kick or lets it keep its own rhythm. */
-  public static Edit link(String part, KickLink link) {
-    return sub("808 " + link, part, rule -> rule.withLink(link));
+  public static Edit link(PartId part, KickLink link) {
+    return Edit.named(
+        song -> "Let " + name(song, part) + " be " + link,
+        song -> song.withPart(part, p -> p.withRule(FollowRule.Sub.class, r -> r.withLink(link))));
   }
 
-  /** Lets the octave of the 808 begin at a MIDI note, 12 to 60. */
-  public static Edit lowest(String part, int midi) {
-    return sub("Let the 808 begin at " + Pitch.of(midi), part, rule -> rule.withLowest(midi));
+  /** Lets the octave of an 808 or bass begin at a MIDI note, 12 to 60. */
+  public static Edit lowest(PartId part, int midi) {
+    return Edit.named(
+        song -> "Set the lowest note of " + name(song, part) + " to " + Pitch.of(midi),
+        song ->
+            song.withPart(
+                part,
+                p ->
+                    p.withRule(FollowRule.Sub.class, r -> r.withLowest(midi))
+                        .withRule(FollowRule.Bass.class, r -> r.withLowest(midi))));
   }
 
-  private static Edit sub(String name, String part, UnaryOperator<FollowRule.Sub> change) {
-    return Edit.of(
-        name, song -> song.withPart(part, p -> p.withRule(FollowRule.Sub.class, change)));
+  private static String name(Song song, PartId part) {
+    return song.part(part).map(Part::name).orElse("a part");
   }
 }

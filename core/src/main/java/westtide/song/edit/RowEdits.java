@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import westtide.song.Form;
+import westtide.song.FollowRule;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -26,32 +26,51 @@ public final class RowEdits {
         });
   }
 
-  /** Calls a progression something else. */
+  /** Calls a progression something else, wherever it is used. */
   public static Edit rename(String from, String name) {
     return Edit.of(
-        "Call the progression " + name,
+        "Rename the " + from + " progression to " + name,
         song -> {
-          List<Progression> more = new ArrayList<>(song.progressions());
-          more.replaceAll(p -> p.name().equals(from) ? p.withName(name) : p);
-          List<Progression> both = new ArrayList<>(song.progressions());
-          both.add(song.progression(from).withName(name));
-          Song known = song.withProgressions(both);
-          return sections(known, s -> using(s, from, name)).withProgressions(more);
+          List<Progression> rows = new ArrayList<>(song.progressions());
+          rows.replaceAll(p -> p.name().equals(from) ? p.withName(name) : p);
+          return pointed(song, rows, from, name);
         });
   }
 
-  /** Takes a progression away; sections that used it take the first one left. The last stays. */
+  /**
+   * Deletes a progression; sections and parts that used it take the first one left. The last stays.
+   */
   public static Edit remove(String name) {
     return Edit.of(
-        "Take the " + name + " progression away",
+        "Delete the " + name + " progression",
         song -> {
           List<Progression> rows =
               song.progressions().stream().filter(p -> !p.name().equals(name)).toList();
-          if (rows.isEmpty()) {
-            return song;
-          }
-          return sections(song, s -> using(s, name, rows.get(0).name())).withProgressions(rows);
+          return rows.isEmpty() ? song : pointed(song, rows, name, rows.get(0).name());
         });
+  }
+
+  private static Song pointed(Song song, List<Progression> rows, String from, String to) {
+    return song.with(
+        rows,
+        song.parts().stream()
+            .map(p -> p.withRule(FollowRule.Chords.class, rule -> using(rule, from, to)))
+            .toList(),
+        song.form().each(s -> using(s, from, to)));
+  }
+
+  private static FollowRule.Chords using(FollowRule.Chords rule, String from, String to) {
+    return rule.withOwn(
+        rule.own()
+            .withProgression(rule.own().progression().map(name -> name.equals(from) ? to : name))
+            .withKept(
+                rule.own().kept().stream()
+                    .map(
+                        kept ->
+                            kept.progression().equals(from)
+                                ? new FollowRule.Kept(to, kept.chord(), kept.voicing())
+                                : kept)
+                    .toList()));
   }
 
   /** Lets every section of a kind use a progression. */
@@ -73,6 +92,6 @@ public final class RowEdits {
   }
 
   private static Song sections(Song song, UnaryOperator<Section> change) {
-    return song.withForm(new Form(song.form().sections().stream().map(change).toList()));
+    return song.withForm(song.form().each(change));
   }
 }

@@ -13,6 +13,7 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 
 /** Four stick hits, a beat apart, that open a song (common practice). */
 public final class StickCount {
@@ -22,28 +23,28 @@ public final class StickCount {
   private StickCount() {}
 
   /** Adds the groove and lets the first bar of the song play it. */
-  public static Edit in(String part) {
+  public static Edit in(PartId part) {
     return Edit.of("Open with a stick count", song -> opened(song, part));
   }
 
-  private static Song opened(Song song, String part) {
+  private static Song opened(Song song, PartId part) {
     Meter meter = song.brief().meter();
     int beat = meter.ticksPerBeat() / Ticks.PER_STEP;
     Pattern.Drums sticks =
         new Pattern.Drums(
             1, List.of(DrumLane.of(DrumVoice.STICK, LaneShapes.every(beat, meter.stepsPerBar()))));
-    Song with = new GrooveEdits(part, NAME).add(sticks).apply(song);
+    Song with = new PatternEdits(part, NAME).add(sticks).apply(song);
     List<Section> sections = new ArrayList<>(with.form().sections());
     sections.set(0, opened(sections.get(0), part));
     return with.withForm(new Form(sections));
   }
 
-  private static Section opened(Section section, String part) {
+  private static Section opened(Section section, PartId part) {
     List<Cell> cells = new ArrayList<>();
     cells.add(new Cell(0, Level.FULL, NAME));
     if (section.bars() > 1) {
       Cell second = section.cell(part, 1);
-      cells.add(new Cell(1, second.level(), second.variant()));
+      cells.add(second.withFromBar(1));
     }
     section.cells(part).stream().filter(cell -> cell.fromBar() > 1).forEach(cells::add);
     return section.withCells(part, cells);

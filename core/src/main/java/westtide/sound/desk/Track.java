@@ -6,6 +6,8 @@ package westtide.sound.desk;
  *
  * @param starts first tick of each note, rising
  * @param ends tick after each note
+ * @param into samples that have passed in the table of each when it starts; above 0 where a held
+ *     note goes on at another level
  * @param tables samples of each
  * @param left factor of each on the left, loudness and place of the drum included
  * @param right factor of each on the right
@@ -18,6 +20,7 @@ package westtide.sound.desk;
 public record Track(
     int[] starts,
     int[] ends,
+    int[] into,
     float[][] tables,
     float[] left,
     float[] right,
@@ -29,6 +32,7 @@ public record Track(
   /** A track without notes. */
   public static final Track EMPTY =
       new Track(
+          new int[0],
           new int[0],
           new int[0],
           new float[0][],

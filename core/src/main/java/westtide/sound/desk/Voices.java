@@ -49,7 +49,8 @@ final class Voices {
   /** Starts the notes of a stretch; {@code frames} tells where in the block each begins. */
   void start(int fromTick, int toTick, Frames frames) {
     for (int i = track.firstFrom(fromTick); i < track.size() && track.starts()[i] < toTick; i++) {
-      startNote(i, 0, frames.of(track.starts()[i]), 0);
+      int into = track.into()[i];
+      startNote(i, into, frames.of(track.starts()[i]), into == 0 ? 0 : chaseFrames);
     }
   }
 
@@ -68,7 +69,8 @@ final class Voices {
   void chase(int tick, int offset, double framesPerTick) {
     for (int i = track.firstFrom(tick - track.longest()); i < track.firstFrom(tick); i++) {
       if (track.ends()[i] > tick && !track.struck()[i] && !sounds(i)) {
-        int place = (int) ((tick - track.starts()[i]) * framesPerTick);
+        int passed = (int) ((tick - track.starts()[i]) * framesPerTick);
+        int place = track.into()[i] + passed;
         startNote(i, place, offset, chaseFrames);
       }
     }

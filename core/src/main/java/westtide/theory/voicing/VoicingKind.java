@@ -97,11 +97,21 @@ public enum VoicingKind {
   private static List<Integer> shell(Chord chord) {
     ChordQuality quality = chord.quality();
     List<Interval> wanted =
-        Stream.of(first(quality, 3, 4, 2), first(quality, 7, 6, 5), first(quality, 9, 11, 13))
+        Stream.of(
+                first(quality, 3, 4, 2),
+                alteredFifth(quality),
+                first(quality, 7, 6, 5),
+                first(quality, 9, 11, 13))
             .flatMap(Optional::stream)
+            .distinct()
             .toList();
     List<Interval> tones = wanted.size() < 2 ? quality.tones() : wanted;
     return tones.stream().map(tone -> chord.root().plus(tone).pitchClass()).distinct().toList();
+  }
+
+  /** A fifth that is not the plain one colours the chord. */
+  private static Optional<Interval> alteredFifth(ChordQuality quality) {
+    return quality.tone(5).filter(fifth -> fifth.semitones() != 7);
   }
 
   private static Optional<Interval> first(ChordQuality quality, int... degrees) {
@@ -111,10 +121,25 @@ public enum VoicingKind {
         .findFirst();
   }
 
+  /** Root and fifth; a suspended chord keeps the tone it is suspended on. */
   private static List<Integer> rootAndFifth(Chord chord) {
+    ChordQuality quality = chord.quality();
     int root = chord.root().pitchClass();
-    int fifth = chord.quality().tone(5).map(Interval::semitones).orElse(7);
-    return List.of(root, (root + fifth) % 12);
+    List<Integer> out = new ArrayList<>(List.of(root));
+    if (quality.tone(3).isEmpty()) {
+      first(quality, 2, 4).ifPresent(tone -> out.add((root + tone.semitones()) % 12));
+    }
+    out.add((root + quality.tone(5).map(Interval::semitones).orElse(7)) % 12);
+    return out;
+  }
+
+  /** The tones of a chord this kind does not play, as degrees above the root. */
+  public List<Interval> leavesOut(Chord chord) {
+    List<Integer> played = new ArrayList<>(hand(chord));
+    played.add(chord.bass().pitchClass());
+    return chord.quality().tones().stream()
+        .filter(tone -> !played.contains((chord.root().pitchClass() + tone.semitones()) % 12))
+        .toList();
   }
 
   private static List<Integer> close(int lowest, List<Integer> hand) {

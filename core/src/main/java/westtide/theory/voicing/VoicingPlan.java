@@ -90,19 +90,17 @@ public final class VoicingPlan {
       return List.of(wish.fixed().get());
     }
     VoicingKind spread = wish.kind().orElse(kind);
-    int bass = Pitch.atOrAbove(range.bassLow(), wish.chord().bass().pitchClass());
-    List<Integer> hand = spread.hand(wish.chord());
+    Chord chord = wish.inverted();
+    int bass = Pitch.atOrAbove(range.bassLow(), chord.bass().pitchClass());
+    List<Integer> hand = spread.hand(chord);
     List<Voicing> out = new ArrayList<>();
     for (int turns = 0; turns < spread.inversions(hand); turns++) {
-      if (wish.inversion().isEmpty() || wish.inversion().get() % hand.size() == turns) {
-        addInversion(out, spread, hand, turns, bass);
-      }
+      addInversion(out, spread, hand, turns, bass);
     }
     if (!out.isEmpty()) {
       return out;
     }
-    int turns = wish.inversion().orElse(0) % hand.size();
-    List<Integer> keys = spread.stand(lowest(hand, turns, bass), hand, turns);
+    List<Integer> keys = spread.stand(lowest(hand, 0, bass), hand, 0);
     return List.of(onBass(bass, keys.get(0) > bass ? keys : raised(keys)));
   }
 

@@ -8,7 +8,8 @@ import westtide.theory.Chord;
  *
  * @param chord the chord
  * @param kind how its notes are spread; empty leaves it to the plan
- * @param inversion how often the lowest note of the hand is lifted; empty leaves it to the plan
+ * @param inversion which chord tone is the lowest note, counted from the root, 0; empty leaves the
+ *     bass as the chord is written
  * @param fixed its very notes; empty leaves them to the plan
  */
 public record VoicingWish(
@@ -16,5 +17,12 @@ public record VoicingWish(
   /** A chord with nothing asked of it. */
   public static VoicingWish of(Chord chord) {
     return new VoicingWish(chord, Optional.empty(), Optional.empty(), Optional.empty());
+  }
+
+  /** The chord over the bass its inversion asks for; a chord has as many inversions as tones. */
+  Chord inverted() {
+    return inversion
+        .map(turn -> chord.withBass(chord.notes().get(turn % chord.notes().size())))
+        .orElse(chord);
   }
 }

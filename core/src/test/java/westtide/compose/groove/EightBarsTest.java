@@ -24,6 +24,7 @@ import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.GrooveEdits;
+import westtide.song.id.PartId;
 import westtide.style.Style;
 
 @Execution(ExecutionMode.CONCURRENT)
@@ -110,10 +111,10 @@ class EightBarsTest {
     for (long seed = 0; seed < 5; seed++) {
       Song song = Songs.draft(style.id(), seed);
       Pattern.Drums main =
-          (Pattern.Drums) song.part(Role.DRUMS).orElseThrow().variants().get(0).pattern();
+          (Pattern.Drums) song.parts(Role.DRUMS).get(0).variants().get(0).pattern();
       Pattern.Drums grown =
           EightBars.of(EightBars.Plan.SECOND_AND_LAST).grow(main, Meter.COMMON, new Seed(seed));
-      Song longer = new GrooveEdits("drums", "A").replace("Grow", grown).apply(song);
+      Song longer = new GrooveEdits(PartId.of("drums"), "A").replace("Grow", grown).apply(song);
       Soundings found = Soundings.of(Score.of(longer), style);
       assertThat(found.at(Stage.DRUMS).findings())
           .as(style.id() + " " + seed)

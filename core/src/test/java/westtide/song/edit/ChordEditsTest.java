@@ -18,6 +18,7 @@ import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Manner;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
+import westtide.song.id.PartId;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
@@ -104,10 +105,13 @@ class ChordEditsTest {
   @Test
   void aLayerPlaysWhereItsModelPlaysAndQuieter() {
     Song draft = Songs.draft("house", 3);
-    Song layered = new ChordPartEdits("keys").addLayer(1, Set.of(ChordMember.BASS)).apply(draft);
+    Song layered =
+        new PartEdits(PartId.of("keys"))
+            .doubled(PartId.of("octaves"), "Octaves", 1, Set.of(ChordMember.BASS))
+            .apply(draft);
     Score score = Score.of(layered);
-    var model = score.part("keys").orElseThrow();
-    var layer = score.part("layer-1").orElseThrow();
+    var model = score.part(PartId.of("keys")).orElseThrow();
+    var layer = score.part(PartId.of("octaves")).orElseThrow();
     assertThat(layer.part().role()).isEqualTo(Role.CHORDS);
     assertThat(layer.part().mix().level()).isLessThan(model.part().mix().level());
     assertThat(layer.notes()).isNotEmpty();
@@ -117,7 +121,7 @@ class ChordEditsTest {
             note ->
                 model.notes().stream()
                     .anyMatch(m -> m.start() == note.start() && m.key() + 12 == note.key()));
-    assertThat(new ChordPartEdits("layer-1").remove().apply(layered).parts())
+    assertThat(new PartEdits(PartId.of("octaves")).remove().apply(layered).parts())
         .isEqualTo(draft.parts());
   }
 

@@ -22,12 +22,14 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 
 class EditsTest {
-  private static final DrumEdits DRUMS = new DrumEdits("drums", "A");
-  private static final LineEdits LINE = new LineEdits("lead", "A");
+  private static final DrumEdits DRUMS = new DrumEdits(PartId.of("drums"), "A");
+  private static final LineEdits LINE = new LineEdits(PartId.of("lead"), "A");
 
   /**
    * Any sequence of edits followed by as many undos gives the same song; redoing gives the edited
@@ -56,7 +58,7 @@ class EditsTest {
   }
 
   private static Edit anyEdit(Random random, Song song) {
-    int section = random.nextInt(song.form().sections().size());
+    SectionId section = song.form().id(random.nextInt(song.form().sections().size()));
     return switch (random.nextInt(12)) {
       case 0 -> BriefEdits.tempo(Tempo.of(60 + random.nextInt(120)));
       case 1 -> BriefEdits.swing(Swing.of(50 + random.nextInt(20)));
@@ -70,7 +72,7 @@ class EditsTest {
       case 6 -> LINE.add(new Note(random.nextInt(20) * 240, 240, 60 + random.nextInt(20), 90));
       case 7 -> LINE.transpose(random.nextInt(5) - 2);
       case 8 -> FormEdits.resize(section, 1 + random.nextInt(40));
-      case 9 -> FormEdits.level(section, "lead", 0, Level.values()[random.nextInt(5)]);
+      case 9 -> FormEdits.level(section, PartId.of("lead"), 0, Level.values()[random.nextInt(5)]);
       case 10 -> FormEdits.move(section, random.nextInt(song.form().sections().size()));
       default -> FormEdits.remove(section);
     };
@@ -139,7 +141,7 @@ class EditsTest {
   void writtenNotesKeepTheirDegree(String from, String to, int before, int after) {
     Part lead =
         Songs.part(
-            "lead", Role.LEAD, new Pattern.Written(1, List.of(new Note(0, 240, before, 90))));
+            "lead", Role.LINE, new Pattern.Written(1, List.of(new Note(0, 240, before, 90))));
     Song song = Songs.oneHook(Songs.brief(from, 50), "C", 1, lead);
     Song moved = BriefEdits.key(Key.parse(to)).apply(song);
     Pattern.Written line = (Pattern.Written) moved.parts().get(0).variants().get(0).pattern();
@@ -150,20 +152,23 @@ class EditsTest {
   void aSplitTankPlaysTwoThingsUntilItIsJoined() {
     Song song = Songs.draft("trap", 1);
     Song split =
-        FormEdits.level(1, "keys", 8, Level.HINT).apply(FormEdits.split(1, "keys", 8).apply(song));
+        FormEdits.level(SectionId.of(2), PartId.of("keys"), 8, Level.HINT)
+            .apply(FormEdits.split(SectionId.of(2), PartId.of("keys"), 8).apply(song));
     Section hook = split.form().sections().get(1);
-    assertThat(hook.cell("keys", 7).level()).isEqualTo(Level.FULL);
-    assertThat(hook.cell("keys", 8).level()).isEqualTo(Level.HINT);
-    Section joined = FormEdits.join(1, "keys").apply(split).form().sections().get(1);
-    assertThat(joined.cell("keys", 15).level()).isEqualTo(Level.FULL);
+    assertThat(hook.cell(PartId.of("keys"), 7).level()).isEqualTo(Level.FULL);
+    assertThat(hook.cell(PartId.of("keys"), 8).level()).isEqualTo(Level.HINT);
+    Section joined =
+        FormEdits.join(SectionId.of(2), PartId.of("keys")).apply(split).form().sections().get(1);
+    assertThat(joined.cell(PartId.of("keys"), 15).level()).isEqualTo(Level.FULL);
   }
 
   @Test
   void cellsBeyondTheEndComeBackWhenASectionGrowsAgain() {
     Section verse = Songs.draft("trap", 1).form().sections().get(2);
     Section shrunk = verse.withBars(4);
-    assertThat(shrunk.cells("808")).hasSize(1);
-    assertThat(shrunk.withBars(16).cells("808")).isEqualTo(verse.cells("808"));
+    assertThat(shrunk.cells(PartId.of("808"))).hasSize(1);
+    assertThat(shrunk.withBars(16).cells(PartId.of("808")))
+        .isEqualTo(verse.cells(PartId.of("808")));
   }
 
   @ParameterizedTest
@@ -171,8 +176,8 @@ class EditsTest {
   void aFillStaysInTheLastBarWhenASectionChangesLength(int bars, int fillBar) {
     Section hook = Songs.draft("trap", 1).form().sections().get(1);
     Section resized = hook.withBars(bars);
-    assertThat(resized.cell("drums", fillBar).variant()).isEqualTo("fill");
-    assertThat(resized.cell("drums", fillBar - 1).variant()).isEqualTo("A");
+    assertThat(resized.cell(PartId.of("drums"), fillBar).variant()).isEqualTo("fill");
+    assertThat(resized.cell(PartId.of("drums"), fillBar - 1).variant()).isEqualTo("A");
     assertThat(resized.withBars(16)).isEqualTo(hook);
   }
 
@@ -193,7 +198,7 @@ class EditsTest {
   @Test
   void aSongRefusesWhatCannotBePlayed() {
     Song song = Songs.draft("trap", 1);
-    Section lost = song.form().sections().get(0).withProgression("bridge");
+    Section lost = song.form().sections().get(0).withId(SectionId.NEW).withProgression("bridge");
     assertThatThrownBy(() -> FormEdits.add(0, lost).apply(song))
         .hasMessageContaining("bridge")
         .hasMessageContaining("intro");

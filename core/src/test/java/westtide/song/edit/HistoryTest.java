@@ -6,6 +6,7 @@ import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
+import westtide.song.id.SectionId;
 
 class HistoryTest {
   private static final Song SONG = Songs.draft("trap", 1);
@@ -43,9 +44,9 @@ class HistoryTest {
   void stepsOfDifferentGesturesDoNotMerge() {
     History history =
         History.saved(SONG)
-            .plus(FormEdits.resize(0, 9))
-            .plus(FormEdits.resize(1, 9))
-            .plus(FormEdits.resize(1, 10));
+            .plus(FormEdits.resize(SectionId.of(1), 9))
+            .plus(FormEdits.resize(SectionId.of(2), 9))
+            .plus(FormEdits.resize(SectionId.of(2), 10));
     assertThat(history.steps()).hasSize(3);
     assertThat(history.undo().song().form().sections().get(1).bars()).isEqualTo(16);
     assertThat(history.undo().song().form().sections().get(0).bars()).isEqualTo(9);
@@ -56,5 +57,20 @@ class HistoryTest {
     History history = History.saved(SONG);
     assertThat(history.undo()).isSameAs(history);
     assertThat(history.redo()).isSameAs(history);
+  }
+
+  @Test
+  void theSavedSongIsGoneWithTheBranchItStoodOn() {
+    History saved = History.unsaved(SONG).plus(BriefEdits.title("In the file"));
+    saved = saved.markSaved(saved.song());
+    assertThat(saved.changed()).isFalse();
+    History other = saved.undo().plus(BriefEdits.title("Another"));
+    assertThat(other.changed()).isTrue();
+    assertThat(other.undo().changed()).isTrue();
+    assertThat(other.plus(BriefEdits.title("In the file")).changed())
+        .as("the file is written again to be sure")
+        .isTrue();
+    assertThat(saved.undo().changed()).isTrue();
+    assertThat(saved.undo().redo().changed()).isFalse();
   }
 }

@@ -23,7 +23,7 @@ class KeyChangeTest {
         IntStream.range(0, notes.length)
             .mapToObj(i -> new Note(i * 240, 240, notes[i], 90))
             .toList();
-    Part lead = Songs.part("lead", Role.LEAD, new Pattern.Written(1, line));
+    Part lead = Songs.part("lead", Role.LINE, new Pattern.Written(1, line));
     return Songs.oneHook(Songs.brief(key, 50), "Am", 1, lead);
   }
 

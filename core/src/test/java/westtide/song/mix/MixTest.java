@@ -15,6 +15,8 @@ import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.History;
 import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 
 class MixTest {
   static Stream<Arguments> outside() {
@@ -67,44 +69,48 @@ class MixTest {
     History history = History.saved(song);
     for (int level = -120; level <= -60; level += 10) {
       int now = level;
-      history = history.plus(MixEdits.mix("keys", "level", mix -> mix.withLevel(now)));
+      history = history.plus(MixEdits.mix(PartId.of("keys"), "level", mix -> mix.withLevel(now)));
     }
-    assertThat(history.song().part("keys").orElseThrow().mix().level()).isEqualTo(-60);
-    assertThat(history.undo().undo().undo().song().part("keys").orElseThrow().mix().level())
-        .isEqualTo(song.part("keys").orElseThrow().mix().level());
-    assertThat(history.undoable()).contains("Set level of keys");
+    assertThat(history.song().part(PartId.of("keys")).orElseThrow().mix().level()).isEqualTo(-60);
+    assertThat(
+            history.undo().undo().undo().song().part(PartId.of("keys")).orElseThrow().mix().level())
+        .isEqualTo(song.part(PartId.of("keys")).orElseThrow().mix().level());
+    assertThat(history.undoable()).contains("Set level of Keys");
   }
 
   @Test
   void anotherInstrumentBeginsWithItsUsualSettingsAndItsProgram() {
-    Song song = MixEdits.setting("lead", "decay", 900).apply(Songs.draft("trap", 1));
-    assertThat(song.part("lead").orElseThrow().patch().settings()).containsEntry("decay", 900);
-    Song other = MixEdits.instrument("lead", "flute", 73).apply(song);
-    assertThat(other.part("lead").orElseThrow().patch()).isEqualTo(Patch.of("flute"));
-    assertThat(other.part("lead").orElseThrow().program()).isEqualTo(73);
+    Song song = MixEdits.setting(PartId.of("lead"), "decay", 900).apply(Songs.draft("trap", 1));
+    assertThat(song.part(PartId.of("lead")).orElseThrow().patch().settings())
+        .containsEntry("decay", 900);
+    Song other = MixEdits.instrument(PartId.of("lead"), "flute", 73).apply(song);
+    assertThat(other.part(PartId.of("lead")).orElseThrow().patch()).isEqualTo(Patch.of("flute"));
+    assertThat(other.part(PartId.of("lead")).orElseThrow().program()).isEqualTo(73);
   }
 
   @Test
   void turningEverythingDownLeavesSilenceSilent() {
     Song song =
-        Songs.draft("house", 1).withPart("lead", p -> p.withMix(p.mix().withLevel(Mix.SILENT)));
+        Songs.draft("house", 1)
+            .withPart(PartId.of("lead"), p -> p.withMix(p.mix().withLevel(Mix.SILENT)));
     Song down = MixEdits.allQuieter(30).apply(song);
-    assertThat(down.part("lead").orElseThrow().mix().level()).isEqualTo(Mix.SILENT);
-    assertThat(down.part("keys").orElseThrow().mix().level())
-        .isEqualTo(song.part("keys").orElseThrow().mix().level() - 30);
+    assertThat(down.part(PartId.of("lead")).orElseThrow().mix().level()).isEqualTo(Mix.SILENT);
+    assertThat(down.part(PartId.of("keys")).orElseThrow().mix().level())
+        .isEqualTo(song.part(PartId.of("keys")).orElseThrow().mix().level() - 30);
   }
 
   @Test
   void rampsStayWithTheirSectionAndGoWhenTheyAreTakenAway() {
     Song song = Songs.draft("trap", 1);
     Ramp ramp = new Ramp(Ramp.Kind.LEVEL, -200, 0);
-    Edit rising = FormEdits.ramps(0, "keys", java.util.List.of(ramp));
-    Song with = FormEdits.resize(0, 4).apply(rising.apply(song));
+    Edit rising = FormEdits.ramps(SectionId.of(1), PartId.of("keys"), java.util.List.of(ramp));
+    Song with = FormEdits.resize(SectionId.of(1), 4).apply(rising.apply(song));
     assertThat(with.form().sections().get(0).ramps())
-        .containsEntry("keys", java.util.List.of(ramp));
-    Song moved = FormEdits.move(0, 1).apply(with);
-    assertThat(moved.form().sections().get(1).ramps()).containsKey("keys");
-    Song without = FormEdits.ramps(1, "keys", java.util.List.of()).apply(moved);
+        .containsEntry(PartId.of("keys"), java.util.List.of(ramp));
+    Song moved = FormEdits.move(SectionId.of(1), 1).apply(with);
+    assertThat(moved.form().sections().get(1).ramps()).containsKey(PartId.of("keys"));
+    Song without =
+        FormEdits.ramps(SectionId.of(1), PartId.of("keys"), java.util.List.of()).apply(moved);
     assertThat(without.form().sections().get(1).ramps()).isEmpty();
   }
 }

@@ -160,6 +160,7 @@ class PartsOfTheDeskTest {
     return new Track(
         starts,
         ends,
+        new int[size],
         tables,
         gains,
         gains.clone(),

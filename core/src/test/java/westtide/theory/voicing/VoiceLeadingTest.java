@@ -3,6 +3,7 @@ package westtide.theory.voicing;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -108,5 +109,87 @@ class VoiceLeadingTest {
 
   private static List<Chord> chords(String line) {
     return Arrays.stream(line.split(" ")).map(Chord::parse).toList();
+  }
+
+  /**
+   * A way through the chords that is best at every step need not be best as a whole; all ways are
+   * gone through here.
+   */
+  @Test
+  void noOtherWayThroughTheChordsMovesLess() {
+    Random random = new Random(4);
+    int better = 0;
+    for (int round = 0; round < 60; round++) {
+      List<Chord> chords = random.ints(5, 0, 24).mapToObj(VoiceLeadingTest::triad).toList();
+      double planned = cost(VoicingPlan.in(HIGH).voice(chords));
+      double greedy = cost(nearestEach(chords));
+      assertThat(planned).isLessThanOrEqualTo(least(new ArrayList<>(), chords) + 1e-9);
+      assertThat(planned).isLessThanOrEqualTo(greedy + 1e-9);
+      better += planned < greedy - 1e-9 ? 1 : 0;
+    }
+    assertThat(better).as("progressions in which looking ahead pays").isGreaterThan(10);
+  }
+
+  private static final VoicingRange HIGH = new VoicingRange(48, 60, 79);
+
+  private static Chord triad(int index) {
+    return Chord.parse(Pitch.of(60 + index % 12).name() + (index < 12 ? "" : "m"));
+  }
+
+  /** Every close position of a triad between the range's ends, over its root. */
+  private static List<Voicing> positions(Chord chord) {
+    int bass = Pitch.atOrAbove(HIGH.bassLow(), chord.root().pitchClass());
+    List<Voicing> out = new ArrayList<>();
+    for (int low = HIGH.low(); low <= HIGH.high(); low++) {
+      if (chord.contains(low % 12)) {
+        List<Integer> keys = new ArrayList<>(List.of(bass, low));
+        for (int key = low + 1; keys.size() < 4; key++) {
+          if (chord.contains(key % 12)) {
+            keys.add(key);
+          }
+        }
+        if (keys.get(3) <= HIGH.high()) {
+          out.add(new Voicing(keys));
+        }
+      }
+    }
+    return out;
+  }
+
+  private static double least(List<Voicing> before, List<Chord> chords) {
+    if (before.size() == chords.size()) {
+      return cost(before);
+    }
+    double best = Double.MAX_VALUE;
+    for (Voicing next : positions(chords.get(before.size()))) {
+      before.add(next);
+      best = Math.min(best, least(before, chords));
+      before.remove(before.size() - 1);
+    }
+    return best;
+  }
+
+  private static List<Voicing> nearestEach(List<Chord> chords) {
+    List<Voicing> out = new ArrayList<>();
+    for (Chord chord : chords) {
+      List<Voicing> best = List.of();
+      for (Voicing next : positions(chord)) {
+        List<Voicing> with = new ArrayList<>(out);
+        with.add(next);
+        best = best.isEmpty() || cost(with) < cost(best) ? with : best;
+      }
+      out = best;
+    }
+    return out;
+  }
+
+  /** Semitones moved, and 0.35 for each semitone the hand stands away from the range's middle. */
+  private static double cost(List<Voicing> voicings) {
+    double away =
+        voicings.stream()
+            .mapToDouble(v -> v.upper().stream().mapToInt(k -> k).average().orElseThrow())
+            .map(centre -> 0.35 * Math.abs(centre - (HIGH.low() + HIGH.high()) / 2.0))
+            .sum();
+    return total(voicings) + away;
   }
 }

@@ -17,16 +17,25 @@ import westtide.theory.QualityBook;
 class VoicingKindTest {
   private static final VoicingRange RANGE = new VoicingRange(48, 60, 76);
 
-  /** What the names mean (common practice), bass first: a C major seventh or a C minor ninth. */
+  /**
+   * What the names mean (common practice), lowest note first: inversion 0 stands on the root, 1 on
+   * the third, 2 on the fifth, 3 on the seventh. A thin kind keeps what makes the chord: the second
+   * of a sus2, the flat fifth of a half-diminished chord.
+   */
   @ParameterizedTest
   @CsvSource({
     "Cmaj7, CLOSE, 0, C3 E4 G4 B4",
-    "Cmaj7, CLOSE, 1, C3 G4 B4 E5",
-    "C, CLOSE, 1, C3 E4 G4 C5",
+    "Cmaj7, CLOSE, 1, E3 C4 G4 B4",
+    "Cmaj7, CLOSE, 2, G3 E4 B4 C5",
+    "Cmaj7, CLOSE, 3, B3 E4 G4 C5",
+    "C, CLOSE, 1, E3 E4 G4 C5",
+    "C/D, CLOSE, 0, C3 E4 G4 C5",
     "Cmaj7, OPEN, 0, C3 E4 B4 G5",
-    "C, DROP_2, 1, C3 G3 E4 C5",
+    "C, DROP_2, 1, E3 C4 G4 E5",
     "Cm9, SHELL, 0, C3 E♭4 B♭4 D5",
-    "Cm9, TWO_NOTES, 0, C3 C4 G4",
+    "Cm9, TWO_NOTES, 0, C3 G4 C5",
+    "Csus2, TWO_NOTES, 0, C3 D4 G4 C5",
+    "Cm7b5, SHELL, 0, C3 E♭4 F♯4 B♭4",
     "Cm9, OCTAVE_STACK, 0, C3 C4 G4 C5 G5",
     "C7, ROOT_DOUBLED, 0, C3 C4 E4 G4 B♭4"
   })
@@ -58,5 +67,24 @@ class VoicingKindTest {
   /** Two-note stacks give a chord without a fifth a perfect one. */
   private static boolean fifth(Chord chord, int key) {
     return Math.floorMod(key - chord.root().pitchClass(), 12) == 7;
+  }
+
+  /** Standard theory: an inversion is named after the chord tone that is lowest. */
+  @Test
+  void anInversionStandsOnTheToneItIsNamedAfterInEveryKind() {
+    for (ChordQuality quality : QualityBook.common()) {
+      Chord chord = Chord.of(Pitch.of(62).name(), quality);
+      for (VoicingKind kind : VoicingKind.values()) {
+        for (int turn = 0; turn < chord.notes().size(); turn++) {
+          VoicingWish wish =
+              new VoicingWish(chord, Optional.of(kind), Optional.of(turn), Optional.empty());
+          List<Integer> keys = VoicingPlan.in(RANGE).lay(List.of(wish)).get(0).keys();
+          int lowest = keys.stream().min(Integer::compare).orElseThrow();
+          assertThat(lowest % 12)
+              .as(chord + " " + kind + " inversion " + turn)
+              .isEqualTo(chord.notes().get(turn).pitchClass());
+        }
+      }
+    }
   }
 }

@@ -12,13 +12,13 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.SongDraft;
-import westtide.desktop.Command;
-import westtide.desktop.Desk;
-import westtide.desktop.OwnStyles;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
+import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.open.SongView;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Brief;
 import westtide.song.Song;
@@ -81,7 +81,13 @@ public final class BriefRoom implements Room {
         Command.of("brief-reasons", "Brief: reasons of the style", () -> turnTo(REASONS)),
         Command.of("brief-schools", "Brief: the two schools", () -> turnTo(SCHOOLS)),
         Command.of("brief-plan", "Brief: plan and checklist", () -> turnTo(PLAN)),
-        Command.of("own-styles", "Brief: styles of your own", this::ownStyles));
+        Command.of("own-styles", "Brief: styles of your own", this::ownStyles),
+        Command.of("tap", "Tap the tempo", this::tap).withKeys("T").everywhere(),
+        Command.of("bench", "Calculators: loops, pitch and delay times", this::bench),
+        Command.of("find-key", "Detect the key of notes or chords", this::findKey),
+        faster("faster", "One BPM faster", 1000).withKeys("Alt+UP"),
+        faster("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"),
+        Command.of("take-all", "New draft of the whole song", this::newTake));
   }
 
   @Override
@@ -142,6 +148,12 @@ public final class BriefRoom implements Room {
         .song()
         .withProject(song.project())
         .withBrief(song.brief());
+  }
+
+  private Command faster(String id, String title, int milli) {
+    Runnable run =
+        () -> desk.apply(BriefEdits.tempo(desk.open().song().brief().tempo().plus(milli)));
+    return Command.of(id, title, run).everywhere();
   }
 
   private void build() {

@@ -9,10 +9,10 @@ import java.util.stream.Collectors;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Desk;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NoteStrip;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.room.Desk;
 import westtide.score.ScoredNote;
 import westtide.song.Role;
 import westtide.song.edit.BriefEdits;
@@ -76,7 +76,7 @@ final class KeyPanel extends VBox {
   /** A note played on the strip: it sounds, and is added to the line. */
   private void play(int midi) {
     Key key = desk.open().song().brief().key();
-    desk.open().song().part(Role.CHORDS).ifPresent(part -> desk.play().touch(part, midi, TOUCH));
+    desk.open().part(Role.CHORDS).ifPresent(part -> desk.play().touch(part, midi, TOUCH));
     played.add(midi);
     strip.show(key, Set.of(midi));
     line.show(

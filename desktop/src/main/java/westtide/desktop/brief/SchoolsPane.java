@@ -3,10 +3,10 @@ package westtide.desktop.brief;
 import java.util.Optional;
 import javafx.scene.layout.VBox;
 import westtide.compose.School;
-import westtide.desktop.Desk;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.open.SongView;
+import westtide.desktop.room.Desk;
 
 /** Questions practitioners answer in two ways: the style's habit, and the other one click away. */
 final class SchoolsPane extends VBox {

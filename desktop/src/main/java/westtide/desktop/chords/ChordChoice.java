@@ -5,8 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
-import westtide.desktop.Desk;
-import westtide.follow.ChordVoicings;
+import westtide.desktop.room.Desk;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.ChordEdits;
@@ -23,7 +22,6 @@ final class ChordChoice {
 
   private final Desk desk;
   private final Runnable refresh;
-  private String row = "";
   private int chord;
   private int note = -1;
 
@@ -37,12 +35,18 @@ final class ChordChoice {
     return desk;
   }
 
+  /** The name of the progression in front. */
   String row() {
-    return row;
+    return desk.open().selection().progression(desk.open().song()).name();
   }
 
   int chord() {
     return chord;
+  }
+
+  /** The chord part in front; empty when the song has none. */
+  Optional<Part> part() {
+    return desk.open().part(Role.CHORDS);
   }
 
   /** The MIDI note chosen in the chosen chord, or −1. */
@@ -51,17 +55,17 @@ final class ChordChoice {
   }
 
   ChordEdits edits() {
-    return new ChordEdits(row);
+    return new ChordEdits(row());
   }
 
   ChordScene scene() {
-    return ChordScene.of(desk.open().view().orElseThrow(), row, chord);
+    return ChordScene.of(desk.open().view().orElseThrow(), part(), row(), chord);
   }
 
   void chooseRow(String name) {
-    row = name;
     chord = 0;
     note = -1;
+    desk.open().select(desk.open().selection().withProgression(name));
     refresh.run();
   }
 
@@ -80,7 +84,6 @@ final class ChordChoice {
 
   /** Keeps the choice inside what the song has. */
   void settle(ChordScene scene) {
-    row = scene.row().name();
     chord = scene.chord();
     if (!scene.voicing().keys().contains(note)) {
       note = -1;
@@ -115,7 +118,7 @@ final class ChordChoice {
 
   /** Lets notes sound on the song's chord part. */
   void sound(Voicing voicing) {
-    Optional<Part> keys = desk.open().song().part(Role.CHORDS);
+    Optional<Part> keys = part();
     keys.ifPresent(part -> voicing.keys().forEach(key -> desk.play().touch(part, key, TOUCH)));
   }
 
@@ -130,13 +133,13 @@ final class ChordChoice {
             Optional.empty(),
             Optional.of(scene.voicing())));
     chords.forEach(next -> wishes.add(VoicingWish.of(next)));
-    var rule = ChordVoicings.rule(scene.song());
+    var rule = scene.rule();
     hear(VoicingPlan.in(rule.range()).spread(rule.kind()).lay(wishes), 0);
   }
 
   /** Lets a whole progression sound, a chord after the other. */
   void hearAll(List<Chord> chords) {
-    var rule = ChordVoicings.rule(desk.open().song());
+    var rule = scene().rule();
     hear(VoicingPlan.in(rule.range()).spread(rule.kind()).voice(chords), 0);
   }
 

@@ -1,22 +1,27 @@
 package westtide.desktop.chords;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Command;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.PartChips;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Brief;
+import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
@@ -31,12 +36,13 @@ import westtide.text.Reading;
 public final class ChordsRoom implements Room {
   private static final double PAGE_HEIGHT = 140;
   private static final String SIGNS =
-      "| bar   :6 sixteenths   . hold   - rest   < a sixteenth early   @1 turned over"
+      "| bar   :6 sixteenths   . hold   - rest   < a sixteenth early   @1 first inversion"
           + "   % bar again   ( )x2 repeat";
 
   private final Desk desk;
   private final ChordChoice choice;
   private final VBox sheet = new VBox();
+  private final PartChips parts;
   private final Chips<String> rows;
   private final Chips<Notation> notation;
   private final Label used = Controls.label("", "small");
@@ -48,6 +54,8 @@ public final class ChordsRoom implements Room {
   public ChordsRoom(Desk desk) {
     this.desk = desk;
     this.choice = new ChordChoice(desk, this::refresh);
+    this.parts = new PartChips(desk, "chords-", List.of(Role.CHORDS));
+    HBox.setHgrow(parts, Priority.ALWAYS);
     this.rows = new Chips<>("progression-", name -> name, choice::chooseRow);
     this.notation =
         new Chips<>(
@@ -84,27 +92,32 @@ public final class ChordsRoom implements Room {
 
   @Override
   public String fact(SongView view) {
-    Progression hook = view.song().progressions().get(0);
-    int chords = hook.spans().size();
-    return hook.bars(view.song().brief().meter()) + " bars · " + chords + " chords";
+    int rows = view.song().progressions().size();
+    int chords = view.song().progressions().stream().mapToInt(p -> p.spans().size()).sum();
+    return rows == 1 ? chords + " chords" : rows + " progressions";
   }
 
   @Override
   public List<Command> commands() {
-    return pages.all().stream()
-        .map(
-            p ->
-                Command.of(
-                    "chords-" + p.title().replace(' ', '-'),
-                    "Chords: " + p.title(),
-                    () -> pages.turnTo(p)))
-        .toList();
+    List<Command> out = new ArrayList<>();
+    for (Page<ChordScene> page : pages.all()) {
+      String id = "chords-" + page.title().replace(' ', '-');
+      out.add(Command.of(id, "Chords: " + page.title(), () -> pages.turnTo(page)));
+    }
+    out.add(written("write-names", "Write chords as names", Notation.NAMES));
+    out.add(written("write-numerals", "Write chords as numerals", Notation.NUMERALS));
+    return out;
+  }
+
+  private Command written(String id, String title, Notation as) {
+    return Command.of(id, title, () -> desk.apply(choice.edits().notation(as)));
   }
 
   @Override
   public void show(SongView view) {
     Song song = view.song();
-    ChordScene scene = ChordScene.of(view, choice.row(), choice.chord());
+    parts.show(view);
+    ChordScene scene = ChordScene.of(view, choice.part(), choice.row(), choice.chord());
     choice.settle(scene);
     rows.show(song.progressions().stream().map(Progression::name).toList(), choice.row());
     notation.show(List.of(Notation.values()), scene.row().notation());
@@ -131,7 +144,14 @@ public final class ChordsRoom implements Room {
     sheet
         .getChildren()
         .addAll(
-            Controls.row(14, Controls.title("Chords"), rows, used, Controls.spring(), notation),
+            Controls.row(14, Controls.title("Chords"), parts),
+            Controls.row(
+                10,
+                Controls.whole(Controls.label("progression", "small")),
+                rows,
+                used,
+                Controls.spring(),
+                notation),
             line,
             Controls.label(SIGNS, "small"),
             ladder,

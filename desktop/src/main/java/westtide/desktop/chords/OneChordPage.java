@@ -36,7 +36,7 @@ import westtide.theory.voicing.VoicingKind;
  */
 final class OneChordPage implements ChordPage {
   private static final String AS_PART = "spread as part";
-  private static final List<String> TURNS = List.of("led", "0", "1", "2", "3");
+  private static final List<String> TURNS = List.of("auto", "root", "1st", "2nd", "3rd");
   private static final List<String> STRUMS = List.of("struck", "up", "down");
   private static final List<String> PUSHES = List.of("on time", "1/16 early", "1/8 early");
 
@@ -45,7 +45,7 @@ final class OneChordPage implements ChordPage {
   private final TypedLine notes =
       new TypedLine("chord-notes", "notes, low to high", this::takeNotes);
   private final Chips<String> push = new Chips<>("push-", w -> w, this::takePush);
-  private final Chips<String> turns = new Chips<>("turn-", w -> w, this::takeTurns);
+  private final Chips<String> turns = new Chips<>("inversion-", w -> w, this::takeTurns);
   private final Chips<String> strum = new Chips<>("strum-", w -> w, this::takeStrum);
   private final ToggleButton rest = new ToggleButton("rest");
   private final Chooser<String> spread =
@@ -94,8 +94,7 @@ final class OneChordPage implements ChordPage {
     notes.show(names(scene.voicing(), scene.brief()));
     push.show(PUSHES, PUSHES.get(Math.min(2, manner.early() / 240)));
     rest.setSelected(manner.rest());
-    turns.show(
-        TURNS, manner.inversion().map(String::valueOf).filter(TURNS::contains).orElse("led"));
+    turns.show(TURNS, TURNS.get(manner.inversion().map(turn -> Math.min(4, turn + 1)).orElse(0)));
     spread.display(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
     strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("struck"));
     millis.show(manner.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
@@ -119,25 +118,23 @@ final class OneChordPage implements ChordPage {
             Controls.row(
                 8,
                 name,
-                Controls.whole(Controls.label("laid out", "small")),
+                Controls.whole(Controls.label("voicing", "small")),
                 notes,
-                Controls.action("chord-led", "let it be led", this::led)),
+                Controls.action("chord-led", "automatic", this::led)),
             Controls.row(
                 4,
                 Controls.action("chord-duplicate", "duplicate", this::duplicate),
                 Controls.action("chord-insert", "insert", this::insert),
                 Controls.action("chord-earlier", "◂ move", () -> move(-1)),
                 Controls.action("chord-later", "move ▸", () -> move(1)),
-                Controls.action("chord-remove", "take out", this::remove),
+                Controls.action("chord-remove", "delete", this::remove),
                 Controls.spring(),
                 push,
                 rest),
-            Controls.row(
-                8,
+            Controls.flow(
                 spread,
-                Controls.whole(Controls.label("turned", "small")),
+                Controls.whole(Controls.label("inversion", "small")),
                 turns,
-                Controls.spring(),
                 Controls.whole(Controls.label("strum", "small")),
                 strum,
                 millis,
@@ -184,7 +181,7 @@ final class OneChordPage implements ChordPage {
     Optional<Integer> now = choice.scene().span().manner().inversion();
     Optional<Integer> next =
         now.isEmpty() ? Optional.of(0) : now.filter(turn -> turn < 3).map(turn -> turn + 1);
-    manner("Turn a chord over", m -> m.withInversion(next));
+    manner("Invert a chord", m -> m.withInversion(next));
     choice.hear();
   }
 
@@ -237,8 +234,8 @@ final class OneChordPage implements ChordPage {
 
   private void takeTurns(String word) {
     Optional<Integer> turn =
-        word.equals("led") ? Optional.empty() : Optional.of(Integer.valueOf(word));
-    manner("Turn a chord over", m -> m.withInversion(turn));
+        Optional.of(TURNS.indexOf(word) - 1).filter(inversion -> inversion >= 0);
+    manner("Invert a chord", m -> m.withInversion(turn));
     choice.hear();
   }
 

@@ -15,7 +15,6 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.FigureSheet;
 import westtide.desktop.kit.TypedLine;
-import westtide.follow.ChordVoicings;
 import westtide.rhythm.Figure;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -86,7 +85,7 @@ final class RowPage implements ChordPage {
     rhythm.display(own.isEmpty() ? AS_PART : family.map(RhythmFamily::toString).orElse(OWN));
     String text =
         own.flatMap(ChordRhythm::figure)
-            .or(() -> own.isEmpty() ? ChordVoicings.rule(scene.song()).figure() : Optional.empty())
+            .or(() -> own.isEmpty() ? scene.rule().figure() : Optional.empty())
             .map(Figure::text)
             .orElse("");
     figure.show(text);

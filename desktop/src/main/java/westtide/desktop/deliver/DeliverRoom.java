@@ -2,10 +2,12 @@ package westtide.desktop.deliver;
 
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
@@ -13,12 +15,14 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.open.SongView;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.Room;
 import westtide.file.FileNames;
 import westtide.file.MidiFile;
+import westtide.file.MidiPlan;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
 
@@ -35,6 +39,7 @@ public final class DeliverRoom implements Room {
   private final Label facts = Controls.wrapped("", "small");
   private final SoundBox sound;
   private final GridPane parts = new GridPane();
+  private final Label told = Controls.wrapped("");
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
@@ -42,6 +47,7 @@ public final class DeliverRoom implements Room {
     this.desk = desk;
     this.sound = new SoundBox(desk.files(), this::into);
     build();
+    desk.open().watchOpening(folder::clear);
   }
 
   @Override
@@ -75,6 +81,9 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
+    told.setText(String.join(" ", MidiPlan.of(view.score().parts()).told()));
+    told.setVisible(!told.getText().isEmpty());
+    told.setManaged(told.isVisible());
     sound.show(FileNames.wav(view.song()));
     showParts(view);
     showCommand(view);
@@ -90,6 +99,11 @@ public final class DeliverRoom implements Room {
     into(desk.files()::exportParts);
   }
 
+  /** Writes one file a lane of every drum part. */
+  public void writeLanes() {
+    into(desk.files()::exportLanes);
+  }
+
   /** Writes the mix as WAV. */
   public void writeMix() {
     sound.mix();
@@ -98,6 +112,16 @@ public final class DeliverRoom implements Room {
   /** Writes the stems as WAV. */
   public void writeStems() {
     sound.stems();
+  }
+
+  @Override
+  public List<Command> commands() {
+    return List.of(
+        Command.of("export-midi", "Write the MIDI file", this::writeWhole).withKeys("Shortcut+E"),
+        Command.of("bounce", "Write the mix as WAV", this::writeMix),
+        Command.of("bounce-stems", "Write the stems as WAV", this::writeStems),
+        Command.of("export-parts", "Write one MIDI file a part", this::writeParts),
+        Command.of("export-lanes", "Write one MIDI file a drum lane", this::writeLanes));
   }
 
   private void build() {
@@ -109,6 +133,7 @@ public final class DeliverRoom implements Room {
     HBox.setHgrow(folder, Priority.ALWAYS);
     parts.setHgap(22);
     parts.setVgap(3);
+    told.setId("deliver-told");
     problem.setId("deliver-problem");
     problem.setManaged(false);
     folder
@@ -135,10 +160,14 @@ public final class DeliverRoom implements Room {
                 Controls.label("MIDI", "stop-name"),
                 Controls.spring(),
                 Controls.primary("write-midi", "write the whole song", this::writeWhole),
-                Controls.primary("write-parts", "write one file a part", this::writeParts)),
+                Controls.action("write-parts", "one file a part", this::writeParts),
+                Controls.explained(
+                    Controls.action("write-lanes", "one file a drum lane", this::writeLanes),
+                    "Each lane of each drum part by itself, on the note chosen for it")),
             whole,
             facts,
-            parts);
+            told,
+            scrolling(parts));
     box.getStyleClass().add("finding");
     box.setPadding(new javafx.geometry.Insets(12, 16, 12, 16));
     return box;
@@ -156,6 +185,15 @@ public final class DeliverRoom implements Room {
       parts.add(Controls.label(name, plays ? "plain" : "small"), 2, row);
       row++;
     }
+  }
+
+  /** Many parts are scrolled. */
+  private static ScrollPane scrolling(GridPane parts) {
+    ScrollPane scroll = new ScrollPane(parts);
+    scroll.setFitToWidth(true);
+    scroll.setMaxHeight(210);
+    scroll.setMinHeight(60);
+    return scroll;
   }
 
   private static Label whole(String words, String style) {

@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import westtide.desktop.SongFiles;
+import westtide.desktop.files.SongFiles;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.file.WavFormat;

@@ -14,10 +14,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Command;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
@@ -25,7 +21,12 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.Picker;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.PartChips;
+import westtide.desktop.room.Room;
 import westtide.review.HitReason;
 import westtide.review.Stage;
 import westtide.rhythm.LaneText;
@@ -62,6 +63,8 @@ public final class DrumsRoom implements Room {
   private final Desk desk;
   private final GrooveChoice choice;
   private final VBox sheet = new VBox();
+  private final VBox content = new VBox(8);
+  private final PartChips parts;
   private final Chips<String> grooves;
   private final Chips<String> looks;
   private final BeadSheet beads;
@@ -82,6 +85,7 @@ public final class DrumsRoom implements Room {
   public DrumsRoom(Desk desk) {
     this.desk = desk;
     this.choice = new GrooveChoice(desk, this::refresh);
+    this.parts = new PartChips(desk, "drums-", List.of(Role.DRUMS));
     this.grooves = new Chips<String>("groove-", name -> name, choice::chooseGroove).wrapping();
     this.looks = new Chips<>("look-", word -> word, this::look);
     this.beads = new BeadSheet(choice);
@@ -130,7 +134,12 @@ public final class DrumsRoom implements Room {
 
   @Override
   public String fact(SongView view) {
-    return view.song().part(Role.DRUMS).map(DrumsRoom::fact).orElse("no drums");
+    List<Part> drums = view.song().parts(Role.DRUMS);
+    return switch (drums.size()) {
+      case 0 -> "no drums";
+      case 1 -> fact(drums.get(0));
+      default -> drums.size() + " drum parts";
+    };
   }
 
   private static String fact(Part drums) {
@@ -147,14 +156,17 @@ public final class DrumsRoom implements Room {
       String id = "drums-" + page.title().replace(' ', '-');
       out.add(Command.of(id, "Drums: " + page.title(), () -> pages.turnTo(page)));
     }
+    out.add(Command.of("take-groove", "Draft a new take of the groove", this::newTake));
+    out.add(Command.of("copy-groove", "Copy the groove", this::copy));
     out.add(Command.of("hear-groove", "Hear the groove in front, or stop", choice::hearGroove));
     return out;
   }
 
   @Override
   public void show(SongView view) {
+    parts.show(view);
     Optional<GrooveScene> found = choice.find();
-    sheet.setDisable(found.isEmpty());
+    content.setDisable(found.isEmpty());
     if (found.isEmpty()) {
       return;
     }
@@ -197,7 +209,7 @@ public final class DrumsRoom implements Room {
   @Override
   public void follow(Moment moment) {
     Song song = desk.play().heard();
-    Optional<Part> drums = song.part(Role.DRUMS);
+    Optional<Part> drums = choice.part();
     if (drums.isPresent() && moment.plays(song, drums.get(), choice.groove())) {
       beads.playAt(moment.sectionTick() % choice.scene().ticks());
     } else {
@@ -224,10 +236,14 @@ public final class DrumsRoom implements Room {
     looks.getStyleClass().add("small-chips");
     Controls.explained(
         hear, "Plays this groove round and round in a section, whatever the form has there (H)");
-    sheet
+    VBox.setVgrow(content, Priority.ALWAYS);
+    HBox.setHgrow(parts, Priority.ALWAYS);
+    sheet.getChildren().addAll(Controls.row(14, Controls.title("Drums"), parts), content);
+    content
         .getChildren()
         .addAll(
-            Controls.row(14, Controls.title("Groove"), grooves, hear, looks, bars),
+            Controls.row(
+                10, Controls.whole(Controls.label("groove", "small")), grooves, hear, looks, bars),
             scroll,
             Controls.row(10, laneName, laneLine, more),
             Controls.column(3, told, why, keys()),
@@ -274,13 +290,11 @@ public final class DrumsRoom implements Room {
     choice.choose(choice.scene().groove().lanes().size() - 1, 0);
   }
 
-  /** Adds a copy of the groove in front. */
-  public void copy() {
+  private void copy() {
     groovePage.copy();
   }
 
-  /** Drafts the groove in front anew from the next seed. */
-  public void newTake() {
+  private void newTake() {
     groovePage.newTake();
   }
 }

@@ -2,11 +2,12 @@ package westtide.desktop.drums;
 
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import westtide.compose.groove.GrooveDraft;
-import westtide.desktop.Desk;
+import westtide.desktop.room.Desk;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
 import westtide.score.ScoredNote;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
@@ -21,7 +22,6 @@ final class GrooveChoice {
 
   private final Desk desk;
   private final Runnable refresh;
-  private String groove = GrooveDraft.MAIN;
   private int lane;
   private int column;
   private long take;
@@ -36,13 +36,21 @@ final class GrooveChoice {
     return desk;
   }
 
+  /** The drum part in front; empty when the song has none. */
+  Optional<Part> part() {
+    return desk.open().part(Role.DRUMS);
+  }
+
+  /** The name of the groove in front. */
   String groove() {
-    return groove;
+    return part().map(desk.open().selection()::pattern).orElse("");
   }
 
   /** The scene as it is now; empty when the song has no drums. */
   Optional<GrooveScene> find() {
-    return desk.open().view().flatMap(view -> GrooveScene.of(view, groove, lane, column));
+    return desk.open()
+        .view()
+        .flatMap(view -> part().map(p -> GrooveScene.of(view, p, groove(), lane, column)));
   }
 
   GrooveScene scene() {
@@ -51,14 +59,13 @@ final class GrooveChoice {
 
   /** Keeps the choice inside what the song has. */
   void settle(GrooveScene scene) {
-    groove = scene.variant().name();
     lane = scene.lane();
     column = scene.column();
   }
 
   /** Puts a groove in front; one that is being tried out gives way to it. */
   void chooseGroove(String name) {
-    groove = name;
+    part().ifPresent(part -> desk.open().select(part, name));
     if (desk.play().trying()) {
       trial().ifPresent(this::tryOut);
     }
@@ -80,7 +87,7 @@ final class GrooveChoice {
   }
 
   DrumEdits edits() {
-    return new DrumEdits(scene().part().id(), groove);
+    return new DrumEdits(scene().part().id(), groove());
   }
 
   LaneId id() {
@@ -100,7 +107,7 @@ final class GrooveChoice {
   /** As {@link #change}; turning one thing of a hit in one go is one edit. */
   void turn(String name, String thing, UnaryOperator<Hit> change) {
     int step = scene().step();
-    apply(edits().change(name, id(), step, change).merging(thing + groove + id() + step));
+    apply(edits().change(name, id(), step, change).merging(thing + groove() + id() + step));
     hear();
   }
 

@@ -25,7 +25,7 @@ import westtide.song.Pattern;
 import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.PatternEdits;
 import westtide.style.GrooveHabit;
 
 /** The groove as a whole, drafted by the style: lane by lane, anew, simpler, busier, by school. */
@@ -212,7 +212,7 @@ final class GroovePage implements Page<GrooveScene> {
 
   private Optional<TypedLine.Trouble> takeName(String text) {
     try {
-      choice.apply(choice.edits().groove().rename(text));
+      choice.apply(choice.edits().groove().pattern().rename(text));
     } catch (IllegalArgumentException e) {
       return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
     }
@@ -248,7 +248,7 @@ final class GroovePage implements Page<GrooveScene> {
   /** Adds a copy of the groove in front. */
   void copy() {
     String added = freeName();
-    choice.apply(choice.edits().groove().copyAs(added));
+    choice.apply(choice.edits().groove().pattern().copyAs(added));
     choice.chooseGroove(added);
     tell("Groove " + added + " added; choose it for a section in the form.");
   }
@@ -267,7 +267,7 @@ final class GroovePage implements Page<GrooveScene> {
       tell("The last groove stays.");
       return;
     }
-    choice.apply(choice.edits().groove().drop());
+    choice.apply(choice.edits().groove().pattern().drop());
   }
 
   private void read() {
@@ -279,7 +279,7 @@ final class GroovePage implements Page<GrooveScene> {
             scene.meter(),
             scene.swing(),
             (name, groove) -> {
-              choice.apply(new GrooveEdits(choice.scene().part().id(), name).add(groove));
+              choice.apply(new PatternEdits(choice.scene().part().id(), name).add(groove));
               choice.chooseGroove(name);
             });
   }

@@ -1,13 +1,12 @@
 package westtide.desktop.drums;
 
 import java.util.Optional;
-import westtide.desktop.SongView;
+import westtide.desktop.open.SongView;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
@@ -32,13 +31,8 @@ record GrooveScene(
     Optional<Pattern.Drums> parent,
     int lane,
     int column) {
-  /** A groove of a song; empty when it has no drums. */
-  static Optional<GrooveScene> of(SongView view, String name, int lane, int column) {
-    Song song = view.song();
-    return song.part(Role.DRUMS).map(part -> of(view, part, name, lane, column));
-  }
-
-  private static GrooveScene of(SongView view, Part part, String name, int lane, int column) {
+  /** A groove of a drum part. */
+  static GrooveScene of(SongView view, Part part, String name, int lane, int column) {
     Meter meter = view.song().brief().meter();
     Variant variant = part.variant(name);
     Pattern.Drums groove = part.groove(variant.name(), meter).orElseThrow();

@@ -11,6 +11,7 @@ import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.id.PartId;
 
 /**
  * A groove played in full, round and round, in a section that is long enough for it, whatever the
@@ -37,13 +38,13 @@ record GrooveTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
   private static GrooveTrial of(GrooveScene scene, int section, int bars) {
     int bar = scene.meter().ticksPerBar();
     int from = scene.song().form().startBar(section) * bar;
-    String part = scene.part().id();
+    PartId part = scene.part().id();
     Cell cell = new Cell(0, Level.FULL, scene.variant().name());
     return new GrooveTrial(
         song -> playing(song, section, part, cell), new PlayDesk.Range(from, from + bars * bar));
   }
 
-  private static Song playing(Song song, int index, String part, Cell cell) {
+  private static Song playing(Song song, int index, PartId part, Cell cell) {
     List<Section> sections = new ArrayList<>(song.form().sections());
     if (index >= sections.size()) {
       return song;

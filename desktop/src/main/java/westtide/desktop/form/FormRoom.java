@@ -7,14 +7,17 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.FormDraft;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
+import westtide.desktop.open.Selection;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.PartActions;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
 import westtide.song.Form;
@@ -28,6 +31,9 @@ import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.chord.Progression;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.PartEdits;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.style.FormHabit;
 import westtide.text.Reading;
 
@@ -43,6 +49,7 @@ public final class FormRoom implements Room {
   private final TypedLine line;
   private final Chips<FormHabit.Template> templates;
   private final TankSheet tanks = new TankSheet(new Fingers());
+  private final PartActions actions;
   private final Label told = Controls.wrapped("");
   private final Label length = Controls.label("", "strong");
   private final Chooser<SectionWord> word =
@@ -60,6 +67,7 @@ public final class FormRoom implements Room {
   /** The room. */
   public FormRoom(Desk desk) {
     this.desk = desk;
+    this.actions = new PartActions(desk, "form-");
     this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
     this.templates = new Chips<>("template-", FormHabit.Template::name, this::lay);
     build();
@@ -102,12 +110,29 @@ public final class FormRoom implements Room {
             .orElse(none);
     templates.show(view.style().form().templates(), now);
     length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
-    tanks.show(song, section);
+    tanks.show(song, section, desk.open().part());
+    actions.show(view);
     word.display(song.form().sections().get(section).word());
     progression.display(
         song.progressions().stream().map(Progression::name).toList(),
         song.form().sections().get(section).progression());
     showCell();
+  }
+
+  @Override
+  public List<Command> commands() {
+    return List.of(
+        Command.of("add-section", "Add a section after the selected one", this::addAfter),
+        Command.of("remove-section", "Delete the selected section", this::remove),
+        Command.of("longer-section", "Make the section four bars longer", () -> resize(4)),
+        Command.of("shorter-section", "Make the section four bars shorter", () -> resize(-4)),
+        Command.of("move-section-later", "Move the section later", () -> move(1)),
+        Command.of("move-section-earlier", "Move the section earlier", () -> move(-1)),
+        Command.of("rename-part", "Rename the selected part", () -> tanks.rename(tanks.part())),
+        Command.of("part-earlier", "Move the part earlier in the order", () -> actions.move(-1))
+            .withKeys("Shortcut+Shift+UP"),
+        Command.of("part-later", "Move the part later in the order", () -> actions.move(1))
+            .withKeys("Shortcut+Shift+DOWN"));
   }
 
   private void build() {
@@ -122,6 +147,7 @@ public final class FormRoom implements Room {
             line,
             tanks,
             told,
+            actions,
             Controls.flow(
                 caption("section"),
                 word,
@@ -185,42 +211,46 @@ public final class FormRoom implements Room {
 
   private FormDraft draft() {
     SongView view = desk.open().view().orElseThrow();
-    return FormDraft.in(view.style(), view.song().progressions());
+    return FormDraft.in(view.style(), view.song());
   }
 
   private int section() {
     return desk.open().section();
   }
 
+  private SectionId id() {
+    return desk.open().selection().section();
+  }
+
   private void rename(SectionWord wanted) {
-    desk.apply(FormEdits.rename(section(), wanted));
+    desk.apply(FormEdits.rename(id(), wanted));
   }
 
   private void reharmonise(String wanted) {
-    desk.apply(FormEdits.progression(section(), wanted));
+    desk.apply(FormEdits.progression(id(), wanted));
   }
 
   private void play(String pattern) {
-    desk.apply(FormEdits.variant(section(), tanks.part().id(), tanks.cell().fromBar(), pattern));
+    desk.apply(FormEdits.variant(id(), tanks.part().id(), tanks.cell().fromBar(), pattern));
   }
 
   /** Makes the selected section longer (or shorter) by bars. */
-  public void resize(int by) {
+  private void resize(int by) {
     Section section = desk.open().song().form().sections().get(section());
-    desk.apply(FormEdits.resize(section(), section.bars() + by));
+    desk.apply(FormEdits.resize(id(), section.bars() + by));
   }
 
   /** Moves the selected section later (or earlier) by places. */
-  public void move(int by) {
+  private void move(int by) {
     int to = section() + by;
     if (to >= 0 && to < desk.open().song().form().sections().size()) {
-      desk.apply(FormEdits.move(section(), to));
+      desk.apply(FormEdits.move(id(), to));
       desk.open().select(to);
     }
   }
 
   /** Adds a section after the selected one. */
-  public void addAfter() {
+  private void addAfter() {
     SectionWord added = next(desk.open().song().form().sections().get(section()).word());
     desk.apply(FormEdits.add(section() + 1, draft().section(added, 8)));
     desk.open().select(section() + 1);
@@ -232,32 +262,46 @@ public final class FormRoom implements Room {
   }
 
   /** Removes the selected section. */
-  public void remove() {
-    desk.apply(FormEdits.remove(section()));
+  private void remove() {
+    desk.apply(FormEdits.remove(id()));
   }
 
   private void split() {
     int bars = desk.open().song().form().sections().get(section()).bars();
-    desk.apply(FormEdits.split(section(), tanks.part().id(), bars / 2));
+    desk.apply(FormEdits.split(id(), tanks.part().id(), bars / 2));
   }
 
   private void join() {
-    desk.apply(FormEdits.join(section(), tanks.part().id()));
+    desk.apply(FormEdits.join(id(), tanks.part().id()));
   }
 
   private final class Fingers implements TankSheet.Hands {
     @Override
-    public void fill(int section, String part, int fromBar, Level level) {
-      desk.apply(FormEdits.level(section, part, fromBar, level));
+    public void fill(int section, PartId part, int fromBar, Level level) {
+      SectionId id = desk.open().song().form().id(section);
+      desk.apply(FormEdits.level(id, part, fromBar, level));
     }
 
     @Override
-    public void select(int section) {
-      desk.open().select(section);
+    public void select(int section, Part part) {
+      Selection now = desk.open().selection();
+      SectionId id = desk.open().song().form().id(section);
+      Selection there = now.section().equals(id) ? now : now.withSection(desk.open().song(), id);
+      desk.open().select(there.withPart(part));
     }
 
     @Override
-    public void chosen(int section, String part, int fromBar) {
+    public void rename(Part part, String name) {
+      desk.apply(new PartEdits(part.id()).rename(name));
+    }
+
+    @Override
+    public void reorder(Part part, int to) {
+      desk.apply(new PartEdits(part.id()).move(to));
+    }
+
+    @Override
+    public void chosen(int section, PartId part, int fromBar) {
       showCell();
     }
   }

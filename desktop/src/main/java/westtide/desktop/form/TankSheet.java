@@ -2,47 +2,56 @@ package westtide.desktop.form;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
-import javafx.scene.shape.CubicCurveTo;
-import javafx.scene.shape.LineTo;
-import javafx.scene.shape.MoveTo;
-import javafx.scene.shape.Path;
-import javafx.scene.shape.Polygon;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.NameEditor;
+import westtide.desktop.kit.Window;
 import westtide.song.Cell;
 import westtide.song.CellSpan;
 import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.PatternWords;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.id.PartId;
 
 /**
  * The form as tanks: the level of the water is how full a part plays. A click or drag fills a tank
- * to where the mouse is; the arrows walk from tank to tank, plus and minus fill and drain.
+ * to where the mouse is; the arrows walk from tank to tank, plus and minus fill and drain. Parts
+ * are renamed by a double click on their name and reordered by dragging it. Of many parts and
+ * sections those in view are drawn, the wheel moves on.
  */
 final class TankSheet extends Drawing {
   /** What the sheet asks its room to do. Sections, parts and bars count from 0. */
   interface Hands {
-    void fill(int section, String part, int fromBar, Level level);
+    void fill(int section, PartId part, int fromBar, Level level);
 
-    void select(int section);
+    void select(int section, Part part);
 
-    void chosen(int section, String part, int fromBar);
+    void chosen(int section, PartId part, int fromBar);
+
+    void rename(Part part, String name);
+
+    void reorder(Part part, int to);
   }
 
-  private static final double LEFT = 104;
-  private static final double TOP = 46;
-  private static final double FOOT = 26;
-  private static final double NARROWEST = 40;
+  private static final double LEFT = TankLayout.LEFT;
+  private static final double TOP = TankLayout.TOP;
 
   private final Hands hands;
   private Optional<Song> song = Optional.empty();
   private int selected;
   private int row;
   private int fromBar;
+  private int firstRow;
+  private int firstColumn;
+  private int carried = -1;
 
   TankSheet(Hands hands) {
     super("The form: what each part does in each section", true);
@@ -50,14 +59,21 @@ final class TankSheet extends Drawing {
     setId("tank-sheet");
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
+    setOnScroll(this::scroll);
     setOnKeyPressed(this::key);
   }
 
-  void show(Song shown, int section) {
+  void show(Song shown, int section, Part part) {
+    boolean moved = section != selected || song.isEmpty();
+    int before = row;
     song = Optional.of(shown);
     selected = section;
-    row = Math.min(row, shown.parts().size() - 1);
+    row = Math.max(0, shown.parts().indexOf(part));
     fromBar = cell().fromBar();
+    if (moved || before != row) {
+      bringIntoView();
+    }
     redraw();
   }
 
@@ -73,77 +89,119 @@ final class TankSheet extends Drawing {
     return song.orElseThrow().form().sections();
   }
 
-  /**
-   * Left edges of the sections and the right end of the last: to scale, but none too narrow to use.
-   */
-  private double[] edges() {
-    List<Section> sections = sections();
-    double width = getWidth() - LEFT - 8;
-    double spare = Math.max(0, width - NARROWEST * sections.size());
-    int bars = song.orElseThrow().form().bars();
-    double least = Math.min(NARROWEST, width / sections.size());
-    double[] out = new double[sections.size() + 1];
-    out[0] = LEFT;
-    for (int i = 0; i < sections.size(); i++) {
-      out[i + 1] = out[i] + least + spare * sections.get(i).bars() / bars;
-    }
-    return out;
+  private void bringIntoView() {
+    firstRow = place().rows().showing(row).offset();
+    firstColumn = place().columns().showing(selected).offset();
+  }
+
+  private TankLayout place() {
+    return new TankLayout(song.orElseThrow(), getWidth(), getHeight(), firstRow, firstColumn);
   }
 
   @Override
   protected double playX(double tick) {
-    Song shown = song.orElseThrow();
-    int bar = shown.brief().meter().ticksPerBar();
-    int section = shown.form().sectionAt((int) Math.min(shown.form().bars() - 1, tick / bar));
-    double share = (tick / bar - shown.form().startBar(section)) / sections().get(section).bars();
-    double[] edges = edges();
-    return edges[section] + share * (edges[section + 1] - edges[section]);
+    return place().x(tick);
   }
 
-  private double rowHeight() {
-    return Math.min(74, (getHeight() - TOP - FOOT) / song.orElseThrow().parts().size());
+  private void scroll(ScrollEvent event) {
+    if (song.isEmpty()) {
+      return;
+    }
+    int by = event.getDeltaY() + event.getDeltaX() > 0 ? -1 : 1;
+    boolean across =
+        event.isShiftDown() || Math.abs(event.getDeltaX()) > Math.abs(event.getDeltaY());
+    if (across || !place().rows().scrolls()) {
+      firstColumn = place().columns().by(by).offset();
+    } else {
+      firstRow = place().rows().by(by).offset();
+    }
+    event.consume();
+    redraw();
   }
 
   private void press(MouseEvent event) {
     requestFocus();
-    if (!pick(event)) {
+    carried = -1;
+    if (song.isEmpty()) {
       return;
     }
-    fillTo(event.getY());
+    if (event.getX() < LEFT && event.getY() >= TOP) {
+      pressName(event);
+    } else if (pick(event)) {
+      fillTo(event.getY());
+    }
+  }
+
+  /** The name of a part: chosen by a click, renamed by two, carried elsewhere by a drag. */
+  private void pressName(MouseEvent event) {
+    int at = place().rowAt(event.getY());
+    if (at >= song.orElseThrow().parts().size()) {
+      return;
+    }
+    carried = at;
+    Part part = song.orElseThrow().parts().get(at);
+    hands.select(selected, part);
+    if (event.getClickCount() == 2) {
+      carried = -1;
+      rename(part);
+    }
+  }
+
+  /** Opens a field over the name of a part in view. */
+  void rename(Part part) {
+    int at = song.orElseThrow().parts().indexOf(part);
+    double y = place().top(at) + place().rowHeight() / 2 - 20;
+    layout();
+    NameEditor.open(
+        this, "rename-part", 2, y, LEFT - 6, part.name(), name -> hands.rename(part, name));
   }
 
   private void drag(MouseEvent event) {
-    if (event.getY() > TOP) {
+    if (carried >= 0) {
+      setCursor(Cursor.V_RESIZE);
+      return;
+    }
+    if (event.getY() > TOP && event.getX() > LEFT && song.isPresent()) {
       fillTo(event.getY());
+    }
+  }
+
+  private void release(MouseEvent event) {
+    setCursor(null);
+    if (carried < 0 || song.isEmpty()) {
+      return;
+    }
+    List<Part> parts = song.get().parts();
+    int to = Math.max(0, Math.min(parts.size() - 1, place().rowAt(event.getY())));
+    int from = carried;
+    carried = -1;
+    if (to != from) {
+      hands.reorder(parts.get(from), to);
     }
   }
 
   /** Puts the cursor under the mouse; true when it is on a tank. */
   private boolean pick(MouseEvent event) {
-    double[] edges = edges();
-    for (int i = 0; i < sections().size(); i++) {
-      if (event.getX() >= edges[i] && event.getX() < edges[i + 1]) {
-        int at = (int) ((event.getY() - TOP) / rowHeight());
-        boolean tank = event.getY() >= TOP && at < song.orElseThrow().parts().size();
-        row = tank ? at : row;
-        double share = (event.getX() - edges[i]) / (edges[i + 1] - edges[i]);
-        int bar = (int) (share * sections().get(i).bars());
-        selected = i;
-        fromBar = sections().get(i).cell(part().id(), bar).fromBar();
-        hands.select(i);
-        tell();
-        return tank;
-      }
-    }
-    return false;
+    Optional<TankLayout.Place> under = place().placeAt(event.getX());
+    return under.isPresent() && pick(under.get(), event.getY());
+  }
+
+  private boolean pick(TankLayout.Place under, double y) {
+    int at = place().rowAt(y);
+    boolean tank = y >= TOP && at < place().rows().end();
+    row = tank ? at : row;
+    selected = under.section();
+    int bar = sections().get(selected).cell(part().id(), under.bar()).fromBar();
+    hands.select(selected, part());
+    fromBar = bar;
+    tell();
+    return tank;
   }
 
   private void fillTo(double y) {
-    double height = rowHeight();
-    double share = 1 - (y - TOP - row * height) / height;
+    double share = 1 - (y - place().top(row)) / place().rowHeight();
     int index = (int) Math.floor(share * Level.values().length);
-    Level level = Level.values()[Math.max(0, Math.min(Level.values().length - 1, index))];
-    fill(level);
+    fill(Level.values()[Math.max(0, Math.min(Level.values().length - 1, index))]);
   }
 
   private void fill(Level level) {
@@ -160,8 +218,9 @@ final class TankSheet extends Drawing {
     switch (event.getCode()) {
       case LEFT -> walk(-1);
       case RIGHT -> walk(1);
-      case UP -> row = Math.max(0, row - 1);
-      case DOWN -> row = Math.min(song.get().parts().size() - 1, row + 1);
+      case UP -> walkRows(-1);
+      case DOWN -> walkRows(1);
+      case F2 -> rename(part());
       case PLUS, EQUALS, ADD -> fill(cell().level().fuller());
       case MINUS, SUBTRACT -> fill(cell().level().emptier());
       case ENTER -> fill(cycled());
@@ -172,9 +231,21 @@ final class TankSheet extends Drawing {
       }
     }
     event.consume();
+    if (event.getCode() == KeyCode.F2) {
+      return;
+    }
     fromBar = cell().fromBar();
+    bringIntoView();
     tell();
     redraw();
+  }
+
+  private void walkRows(int by) {
+    int to = Math.max(0, Math.min(song.orElseThrow().parts().size() - 1, row + by));
+    if (to != row) {
+      row = to;
+      hands.select(selected, part());
+    }
   }
 
   private boolean digit(KeyCode code) {
@@ -211,7 +282,9 @@ final class TankSheet extends Drawing {
       selected = section;
       List<Cell> other = sections().get(section).cells(part().id());
       fromBar = other.get(direction > 0 ? 0 : other.size() - 1).fromBar();
-      hands.select(section);
+      int bar = fromBar;
+      hands.select(section, part());
+      fromBar = bar;
     }
   }
 
@@ -225,38 +298,57 @@ final class TankSheet extends Drawing {
       return;
     }
     Song shown = song.get();
-    double[] edges = edges();
-    double bottom = TOP + rowHeight() * shown.parts().size();
-    box(edges[selected], 0, edges[selected + 1] - edges[selected], bottom + 4, "band", "pick");
-    for (int i = 0; i < shown.parts().size(); i++) {
+    TankLayout place = place();
+    Window rows = place.rows();
+    Window columns = place.columns();
+    firstRow = rows.offset();
+    firstColumn = columns.offset();
+    double[] edges = place.edges();
+    double bottom = place.top(rows.end());
+    int picked = selected - columns.offset();
+    if (picked >= 0 && picked < columns.shown()) {
+      box(edges[picked], 0, edges[picked + 1] - edges[picked], bottom + 4, "band", "pick");
+    }
+    for (int i = rows.offset(); i < rows.end(); i++) {
       drawPartName(shown.parts().get(i), i);
     }
-    for (int i = 0; i < sections().size(); i++) {
-      drawHeader(shown, i, edges[i], edges[i + 1]);
-      for (int p = 0; p < shown.parts().size(); p++) {
-        drawTanks(shown.parts().get(p), p, i, edges[i], edges[i + 1]);
+    for (int i = 0; i < columns.shown(); i++) {
+      int section = columns.offset() + i;
+      drawHeader(shown, section, edges[i], edges[i + 1]);
+      for (int p = rows.offset(); p < rows.end(); p++) {
+        drawTanks(shown.parts().get(p), p, section, edges[i], edges[i + 1]);
       }
       line(edges[i], 2, edges[i], bottom + 12, "rule", "bar");
-      if (i > 0) {
+      if (section > 0) {
         drawBoundary(edges[i], bottom + 14);
       }
+    }
+    drawMore(rows, columns, bottom);
+  }
+
+  /** Says which parts and sections are in view where not all are. */
+  private void drawMore(Window rows, Window columns, double bottom) {
+    if (rows.scrolls()) {
+      String words = "parts " + (rows.offset() + 1) + "–" + rows.end() + " of " + rows.count();
+      named(text(6, bottom + 18, words, "soft"), "rows-in-view", words);
+    }
+    if (columns.scrolls()) {
+      String words =
+          "sections " + (columns.offset() + 1) + "–" + columns.end() + " of " + columns.count();
+      named(text(6, 17, words, "soft"), "sections-in-view", words);
     }
   }
 
   private void drawPartName(Part part, int index) {
-    double y = TOP + rowHeight() * (index + 0.5);
-    fit(text(6, y, part.name(), index == row ? "bold" : "plain"), LEFT - 14);
-    text(6, y + 15, habit(part), "soft");
+    double y = place().top(index) + place().rowHeight() / 2;
+    Text name = text(6, y, part.name(), index == row ? "bold" : "plain");
+    named(name, "part-name-" + part.id(), part.name());
+    fit(name, LEFT - 14);
+    fit(text(6, y + 15, habit(part), "soft"), LEFT - 14);
   }
 
-  private static String habit(Part part) {
-    return switch (part.role()) {
-      case CHORDS -> "chords";
-      case LEAD -> "written line";
-      case DRUMS -> "grooves";
-      case SUB -> "roots and kick";
-      case BASS -> "follows chords";
-    };
+  private String habit(Part part) {
+    return PatternWords.usual(part, song.orElseThrow());
   }
 
   private void drawHeader(Song shown, int index, double left, double right) {
@@ -269,7 +361,7 @@ final class TankSheet extends Drawing {
   }
 
   private void drawBoundary(double x, double y) {
-    add(new Polygon(x, y - 6, x + 5, y, x, y + 6, x - 5, y), "boundary");
+    polygon(new double[] {x, y - 6, x + 5, y, x, y + 6, x - 5, y}, "boundary");
   }
 
   private void drawTanks(Part part, int index, int sectionIndex, double left, double right) {
@@ -284,28 +376,22 @@ final class TankSheet extends Drawing {
   }
 
   private void drawTank(Part part, int index, int sectionIndex, Cell cell, double from, double to) {
-    double top = TOP + rowHeight() * index + 4;
-    double bottom = top + rowHeight() - 9;
-    double[] share = {0, 0.24, 0.5, 0.78, 1};
-    double water = bottom - share[cell.level().ordinal()] * (bottom - top);
+    double top = place().top(index) + 4;
+    double bottom = top + place().rowHeight() - 9;
+    double water = bottom - TankWater.share(cell.level()) * (bottom - top);
     box(from, top, to - from, bottom - top, "tank");
     if (cell.level() != Level.OUT) {
-      add(waves(from, to, water, bottom), "water-" + cell.level());
+      polygon(TankWater.outline(from, to, water, bottom), "water-" + cell.level());
     }
-    Path wall =
-        add(
-            new Path(
-                new MoveTo(from, top),
-                new LineTo(from, bottom),
-                new LineTo(to, bottom),
-                new LineTo(to, top)),
+    Polyline wall =
+        polyline(
+            new double[] {from, top, from, bottom, to, bottom, to, top},
             "tank-wall",
             cell.level() == Level.OUT ? "out" : "in");
     String id = "tank-" + sectionIndex + "-" + part.id() + "-" + cell.fromBar();
     named(wall, id, part.name() + ", " + cell.level());
     String words = cell.level() == Level.OUT ? "" : cell.level().toString();
-    boolean special =
-        !cell.variant().equals(part.variants().get(0).name()) && !cell.variant().isEmpty();
+    boolean special = !part.variant(cell.variant()).equals(part.usual());
     if (special && to - from > 92) {
       words = words + " · " + cell.variant();
     }
@@ -314,21 +400,5 @@ final class TankSheet extends Drawing {
     if (sectionIndex == selected && index == row && cell.fromBar() == fromBar) {
       ring(from - 2, top - 2, to - from + 4, bottom - top + 5);
     }
-  }
-
-  private static Path waves(double from, double to, double water, double bottom) {
-    Path path = new Path(new MoveTo(from, bottom), new LineTo(from, water));
-    int waves = Math.max(1, (int) Math.round((to - from) / 44));
-    double length = (to - from) / waves;
-    for (int i = 0; i < waves; i++) {
-      double x = from + i * length;
-      path.getElements()
-          .add(
-              new CubicCurveTo(
-                  x + length / 3, water + 4, x + 2 * length / 3, water - 4, x + length, water));
-    }
-    path.getElements().add(new LineTo(to, bottom));
-    path.setStroke(null);
-    return path;
   }
 }

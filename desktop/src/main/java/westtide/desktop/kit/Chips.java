@@ -18,6 +18,7 @@ public final class Chips<T> extends HBox {
   private final String prefix;
   private final Function<T, String> words;
   private final Consumer<T> chosen;
+  private boolean again;
   private Pane box = this;
   private List<T> choices = List.of();
   private T selected;
@@ -38,6 +39,12 @@ public final class Chips<T> extends HBox {
     HBox.setHgrow(box, Priority.ALWAYS);
     getChildren().setAll(box);
     setMinWidth(0);
+    return this;
+  }
+
+  /** The same chips also telling when the chosen one is chosen again. */
+  public Chips<T> telling() {
+    again = true;
     return this;
   }
 
@@ -74,6 +81,9 @@ public final class Chips<T> extends HBox {
   private void choose(ToggleButton chip, T choice) {
     if (!chip.isSelected()) {
       chip.setSelected(true);
+      if (again) {
+        chosen.accept(choice);
+      }
       return;
     }
     selected = choice;

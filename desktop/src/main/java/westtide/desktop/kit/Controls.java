@@ -49,7 +49,11 @@ public final class Controls {
 
   /** Explains a control on hover and to screen readers. */
   public static <C extends javafx.scene.control.Control> C explained(C control, String words) {
-    control.setTooltip(new Tooltip(words));
+    if (control.getTooltip() == null) {
+      control.setTooltip(new Tooltip(words));
+    } else if (!control.getTooltip().getText().equals(words)) {
+      control.getTooltip().setText(words);
+    }
     control.setAccessibleHelp(words);
     return control;
   }

@@ -1,7 +1,9 @@
 package westtide.desktop.kit;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.css.PseudoClass;
 import javafx.event.Event;
 import javafx.scene.AccessibleRole;
@@ -10,6 +12,8 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
+import javafx.scene.shape.Polygon;
+import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 
@@ -20,6 +24,7 @@ import javafx.scene.text.Text;
  */
 public abstract class Drawing extends Pane {
   private final Line head = new Line();
+  private final Marks marks = new Marks();
   private final List<Sounding> soundings = new ArrayList<>();
   private boolean stale = true;
 
@@ -50,7 +55,7 @@ public abstract class Drawing extends Pane {
   /** Draws on an empty sheet of {@link #getWidth()} by {@link #getHeight()} pixels. */
   protected abstract void draw();
 
-  /** Asks for a new drawing before the next frame. */
+  /** Asks for a new drawing before the next frame; controls that lie on the sheet stay. */
   public final void redraw() {
     stale = true;
     requestLayout();
@@ -60,13 +65,26 @@ public abstract class Drawing extends Pane {
   protected final void layoutChildren() {
     if (stale && getWidth() > 0 && getHeight() > 0) {
       stale = false;
-      getChildren().clear();
+      soundings.forEach(mark -> mark.light(false));
       soundings.clear();
+      marks.begin();
       draw();
       head.setEndY(playFoot());
-      getChildren().add(head);
+      keep();
     }
     super.layoutChildren();
+  }
+
+  /** Takes away what is no longer drawn; what is drawn lies in the order it was drawn in. */
+  private void keep() {
+    List<Node> gone = marks.end();
+    if (!gone.isEmpty()) {
+      getChildren().removeAll(gone);
+    }
+    if (head.getParent() == null) {
+      head.setViewOrder(-Marks.MOST);
+      getChildren().add(head);
+    }
   }
 
   /**
@@ -129,30 +147,89 @@ public abstract class Drawing extends Pane {
 
   /** Adds a line. */
   protected Line line(double x1, double y1, double x2, double y2, String... classes) {
-    return add(new Line(x1, y1, x2, y2), classes);
+    Line line = mark(Line.class, classes, Line::new);
+    line.setStartX(x1);
+    line.setStartY(y1);
+    line.setEndX(x2);
+    line.setEndY(y2);
+    return line;
   }
 
   /** Adds a rectangle. */
   protected Rectangle box(double x, double y, double width, double height, String... classes) {
-    return add(new Rectangle(x, y, Math.max(0, width), Math.max(0, height)), classes);
+    Rectangle box = mark(Rectangle.class, classes, Rectangle::new);
+    box.setX(x);
+    box.setY(y);
+    box.setWidth(Math.max(0, width));
+    box.setHeight(Math.max(0, height));
+    box.setArcWidth(0);
+    box.setArcHeight(0);
+    return box;
   }
 
   /** Adds a disc. */
   protected Circle dot(double x, double y, double radius, String... classes) {
-    return add(new Circle(x, y, radius), classes);
+    Circle dot = mark(Circle.class, classes, Circle::new);
+    dot.setCenterX(x);
+    dot.setCenterY(y);
+    dot.setRadius(radius);
+    return dot;
   }
 
   /** Adds text whose baseline starts at a point. */
   protected Text text(double x, double y, String words, String... classes) {
-    Text text = add(new Text(x, y, words), classes);
-    text.getStyleClass().add("mark-text");
+    String[] all = Arrays.copyOf(classes, classes.length + 1);
+    all[classes.length] = "mark-text";
+    Text text = mark(Text.class, all, Text::new);
+    text.setX(x);
+    text.setY(y);
+    text.setText(words);
     return text;
+  }
+
+  /** Adds a closed shape through points given as x, y, x, y … */
+  protected Polygon polygon(double[] points, String... classes) {
+    Polygon shape = mark(Polygon.class, classes, Polygon::new);
+    List<Double> wanted = Arrays.stream(points).boxed().toList();
+    if (!shape.getPoints().equals(wanted)) {
+      shape.getPoints().setAll(wanted);
+    }
+    return shape;
+  }
+
+  /** Adds a line through points given as x, y, x, y … */
+  protected Polyline polyline(double[] points, String... classes) {
+    Polyline shape = mark(Polyline.class, classes, Polyline::new);
+    List<Double> wanted = Arrays.stream(points).boxed().toList();
+    if (!shape.getPoints().equals(wanted)) {
+      shape.getPoints().setAll(wanted);
+    }
+    return shape;
+  }
+
+  /** A mark that was there, or a new one, in the scene so that its style can be measured. */
+  private <N extends Node> N mark(Class<N> shape, String[] classes, Supplier<N> fresh) {
+    N node = marks.take(shape, classes, fresh);
+    if (node.getParent() == null) {
+      getChildren().add(node);
+      node.applyCss();
+    }
+    return node;
+  }
+
+  /** Lays a mark over all that are drawn so far. */
+  protected void raise(Node mark) {
+    marks.raise(mark);
+  }
+
+  /** Takes a mark out of the drawing again. */
+  protected void remove(Node mark) {
+    marks.remove(mark);
   }
 
   /** Adds text that ends at a point. */
   protected Text textEnding(double x, double y, String words, String... classes) {
     Text text = text(x, y, words, classes);
-    text.applyCss();
     text.setX(x - text.getLayoutBounds().getWidth());
     return text;
   }
@@ -160,24 +237,27 @@ public abstract class Drawing extends Pane {
   /** Adds text centred on a point, or nothing when it is wider than {@code most}. */
   protected void textCentred(double x, double y, double most, String words, String... classes) {
     Text text = text(x, y, words, classes);
-    text.applyCss();
     double width = text.getLayoutBounds().getWidth();
     text.setX(x - width / 2);
     if (width > most) {
-      getChildren().remove(text);
+      marks.remove(text);
     }
   }
 
   /** Shortens a text until it is no wider than {@code most}; takes it away when nothing is left. */
   protected void fit(Text text, double most) {
-    text.applyCss();
     String words = text.getText();
-    while (text.getLayoutBounds().getWidth() > most && words.length() > 1) {
-      words = words.substring(0, words.length() - 1);
-      text.setText(words.strip() + "…");
+    double width = text.getLayoutBounds().getWidth();
+    if (width > most && words.length() > 1) {
+      int kept = (int) Math.max(1, Math.min(words.length() - 1, words.length() * most / width));
+      text.setText(words.substring(0, kept).strip() + "…");
+    }
+    while (text.getLayoutBounds().getWidth() > most && text.getText().length() > 2) {
+      String shorter = text.getText().substring(0, text.getText().length() - 2);
+      text.setText(shorter.strip() + "…");
     }
     if (text.getLayoutBounds().getWidth() > most) {
-      getChildren().remove(text);
+      marks.remove(text);
     }
   }
 
@@ -191,7 +271,8 @@ public abstract class Drawing extends Pane {
   }
 
   /** Names a mark for tests and screen readers. */
-  protected static <N extends Node> N named(N node, String id, String words) {
+  protected <N extends Node> N named(N node, String id, String words) {
+    marks.name(node);
     node.setId(id);
     node.setAccessibleText(words);
     return node;
@@ -201,6 +282,7 @@ public abstract class Drawing extends Pane {
   protected <N extends Node> N add(N node, String... classes) {
     node.getStyleClass().addAll(classes);
     node.setMouseTransparent(true);
+    marks.add(node);
     getChildren().add(node);
     return node;
   }

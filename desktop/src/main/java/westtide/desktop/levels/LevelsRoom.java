@@ -8,23 +8,25 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.Instruments;
+import westtide.desktop.room.PartActions;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.MixEdits;
+import westtide.song.edit.PartEdits;
+import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.sound.instrument.InstrumentBook;
-import westtide.sound.instrument.Kit;
-import westtide.sound.voice.Family;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Setting;
 
@@ -37,6 +39,7 @@ public final class LevelsRoom implements Room {
   private final Desk desk;
   private final VBox sheet = new VBox();
   private final PlumbSheet plumbs = new PlumbSheet(new Fingers());
+  private final PartActions actions;
   private final Label name = Controls.label("", "stop-name");
   private final Chooser<String> instrument =
       new Chooser<>("instrument", "instrument of the part", List.of(), this::chooseInstrument);
@@ -46,7 +49,6 @@ public final class LevelsRoom implements Room {
   private final Chips<DelayTime> delays;
   private final Chips<Duck.Trigger> ducks;
   private String shownSettings = "";
-  private int chosen;
 
   /** The room. */
   public LevelsRoom(Desk desk) {
@@ -61,6 +63,7 @@ public final class LevelsRoom implements Room {
             "duck-",
             Duck.Trigger::toString,
             trigger -> mix("ducking", mix -> mix.withDuck(mix.duck().withTrigger(trigger))));
+    this.actions = new PartActions(desk, "levels-");
     build();
     desk.play().watch(plumbs::redraw);
   }
@@ -86,11 +89,11 @@ public final class LevelsRoom implements Room {
   @Override
   public void show(SongView view) {
     List<Part> parts = view.song().parts();
-    chosen = Math.min(chosen, parts.size() - 1);
-    Part part = parts.get(chosen);
-    plumbs.show(parts, chosen);
+    Part part = part();
+    plumbs.show(parts, parts.indexOf(part));
+    actions.show(view);
     name.setText(part.name());
-    instrument.display(names(part), part.patch().instrument());
+    instrument.display(Instruments.names(part.role()), part.patch().instrument());
     showSettings(part);
     for (int i = 0; i < fields.size(); i++) {
       fields.get(i).show(Amount.ALL.get(i).shown(part.mix()));
@@ -154,6 +157,7 @@ public final class LevelsRoom implements Room {
                     "drag a bob: depth is level, swing is pan; keys: up and down, Shift with left and right, M, A",
                     "small")),
             plumbs,
+            actions,
             scroll);
   }
 
@@ -172,7 +176,7 @@ public final class LevelsRoom implements Room {
     }
   }
 
-  private NumberField field(String part, Setting setting) {
+  private NumberField field(PartId part, Setting setting) {
     String unit = setting.unit().isEmpty() ? "" : ", " + setting.unit();
     int step = Math.max(1, (setting.high() - setting.low()) / 60);
     return new NumberField(
@@ -183,7 +187,7 @@ public final class LevelsRoom implements Room {
         .compact();
   }
 
-  private void set(String part, Setting setting, int value) {
+  private void set(PartId part, Setting setting, int value) {
     desk.apply(MixEdits.setting(part, setting.name(), value));
     tryIt();
   }
@@ -218,21 +222,8 @@ public final class LevelsRoom implements Room {
             .orElse(List.of());
   }
 
-  private static List<String> names(Part part) {
-    if (part.role() == Role.DRUMS) {
-      return Kit.SHIPPED.stream().map(Kit::name).toList();
-    }
-    boolean low = part.role() == Role.SUB || part.role() == Role.BASS;
-    return InstrumentBook.shipped().instruments().stream()
-        .filter(i -> i.family() != Family.DRUM)
-        .sorted(java.util.Comparator.comparing((Instrument i) -> low != (i.family() == Family.LOW)))
-        .map(Instrument::name)
-        .toList();
-  }
-
   private void chooseInstrument(String wanted) {
-    int program =
-        InstrumentBook.shipped().find(wanted).map(Instrument::program).orElse(part().program());
+    int program = Instruments.program(wanted, part().program());
     desk.apply(MixEdits.instrument(part().id(), wanted, program));
     tryIt();
   }
@@ -250,7 +241,7 @@ public final class LevelsRoom implements Room {
   }
 
   private Part part() {
-    return desk.open().song().parts().get(chosen);
+    return desk.open().part();
   }
 
   private void mix(String what, java.util.function.UnaryOperator<westtide.song.mix.Mix> change) {
@@ -260,8 +251,17 @@ public final class LevelsRoom implements Room {
   private final class Fingers implements PlumbSheet.Hands {
     @Override
     public void choose(int part) {
-      chosen = part;
-      desk.open().view().ifPresent(LevelsRoom.this::show);
+      desk.open().select(desk.open().song().parts().get(part));
+    }
+
+    @Override
+    public void rename(Part part, String wanted) {
+      desk.apply(new PartEdits(part.id()).rename(wanted));
+    }
+
+    @Override
+    public void reorder(Part part, int to) {
+      desk.apply(new PartEdits(part.id()).move(to));
     }
 
     @Override
@@ -271,18 +271,18 @@ public final class LevelsRoom implements Room {
 
     @Override
     public String heard(Part part) {
-      String muted = desk.play().muted(part.id()) ? "muted" : "";
-      return desk.play().alone(part.id()) ? "alone" : muted;
+      String muted = desk.play().muted(part.id().value()) ? "muted" : "";
+      return desk.play().alone(part.id().value()) ? "alone" : muted;
     }
 
     @Override
     public void mute(Part part) {
-      desk.play().toggleMute(part.id());
+      desk.play().toggleMute(part.id().value());
     }
 
     @Override
     public void alone(Part part) {
-      desk.play().toggleAlone(part.id());
+      desk.play().toggleAlone(part.id().value());
     }
   }
 }

@@ -2,12 +2,17 @@ package westtide.desktop.levels;
 
 import java.util.List;
 import java.util.function.ToDoubleFunction;
+import javafx.scene.Cursor;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polygon;
+import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.NameEditor;
+import westtide.desktop.kit.Window;
 import westtide.song.Part;
 import westtide.song.mix.Mix;
 
@@ -23,6 +28,10 @@ final class PlumbSheet extends Drawing {
 
     void move(Part part, int level, int pan);
 
+    void rename(Part part, String name);
+
+    void reorder(Part part, int to);
+
     String heard(Part part);
 
     void mute(Part part);
@@ -34,6 +43,11 @@ final class PlumbSheet extends Drawing {
   private static final double FOOT = 26;
   private static final double EDGE = 44;
   private static final double BOB = 11;
+  private static final double NARROWEST = 84;
+
+  /** Pixels in which a level and a side find room. */
+  private static final double ROOMY = 120;
+
   private static final int DEEPEST = -360;
   private static final int LEVEL_STEP = 5;
   private static final int PAN_STEP = 5;
@@ -44,6 +58,8 @@ final class PlumbSheet extends Drawing {
   private List<Circle> rings = List.of();
   private int chosen;
   private boolean held;
+  private int firstColumn;
+  private int carried = -1;
 
   PlumbSheet(Hands hands) {
     super("Levels: every part on its plumb line", true);
@@ -51,13 +67,18 @@ final class PlumbSheet extends Drawing {
     setId("plumb-sheet");
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
-    setOnMouseReleased(event -> held = false);
+    setOnMouseReleased(this::release);
+    setOnScroll(this::scroll);
     setOnKeyPressed(this::key);
   }
 
   void show(List<Part> shown, int selected) {
+    boolean moved = selected != chosen;
     parts = shown;
     chosen = selected;
+    if (moved) {
+      firstColumn = columns().showing(chosen).offset();
+    }
     redraw();
   }
 
@@ -76,12 +97,55 @@ final class PlumbSheet extends Drawing {
     return new Axis(60, DEEPEST, TOP, getHeight() - FOOT);
   }
 
+  private Window columns() {
+    return new Window(
+        parts.size(), Math.max(NARROWEST, getWidth() - 2 * EDGE), NARROWEST, firstColumn);
+  }
+
   private double column() {
-    return (getWidth() - 2 * EDGE) / parts.size();
+    Window columns = columns();
+    return columns.room() / columns.shown();
   }
 
   private double middle(int index) {
-    return EDGE + column() * (index + 0.5);
+    return EDGE + column() * (index - columns().offset() + 0.5);
+  }
+
+  private int indexAt(double x) {
+    Window columns = columns();
+    int at = columns.offset() + (int) Math.floor((x - EDGE) / column());
+    return Math.max(columns.offset(), Math.min(columns.end() - 1, at));
+  }
+
+  private void scroll(ScrollEvent event) {
+    firstColumn = columns().by(event.getDeltaY() + event.getDeltaX() > 0 ? -1 : 1).offset();
+    event.consume();
+    redraw();
+  }
+
+  /** Opens a field over the name of a part. */
+  private void rename(int index) {
+    Part part = parts.get(index);
+    layout();
+    NameEditor.open(
+        this,
+        "rename-part",
+        middle(index) - column() / 2 + 4,
+        2,
+        Math.max(110, column() - 8),
+        part.name(),
+        name -> hands.rename(part, name));
+  }
+
+  private void release(MouseEvent event) {
+    held = false;
+    setCursor(null);
+    int from = carried;
+    carried = -1;
+    int to = indexAt(event.getX());
+    if (from >= 0 && to != from) {
+      hands.reorder(parts.get(from), to);
+    }
   }
 
   private Axis side(int index) {
@@ -99,13 +163,20 @@ final class PlumbSheet extends Drawing {
 
   private void press(MouseEvent event) {
     requestFocus();
-    int column = (int) ((event.getX() - EDGE) / column());
-    int index = Math.max(0, Math.min(parts.size() - 1, column));
+    int index = indexAt(event.getX());
+    carried = event.getY() < TOP - 8 ? index : -1;
     held = Math.hypot(event.getX() - bobX(index), event.getY() - bobY(index)) < 2 * BOB;
     hands.choose(index);
+    if (carried >= 0 && event.getClickCount() == 2) {
+      carried = -1;
+      rename(index);
+    }
   }
 
   private void drag(MouseEvent event) {
+    if (carried >= 0) {
+      setCursor(Cursor.H_RESIZE);
+    }
     if (!held) {
       return;
     }
@@ -132,6 +203,7 @@ final class PlumbSheet extends Drawing {
       case RIGHT -> leftOrRight(swing, 1);
       case M -> hands.mute(parts.get(chosen));
       case A -> hands.alone(parts.get(chosen));
+      case F2 -> rename(chosen);
       default -> {
         return;
       }
@@ -155,8 +227,16 @@ final class PlumbSheet extends Drawing {
     }
     drawDepths();
     rings = parts.stream().map(part -> new Circle(RING)).toList();
-    for (int i = 0; i < parts.size(); i++) {
+    Window columns = columns();
+    firstColumn = columns.offset();
+    for (int i = columns.offset(); i < columns.end(); i++) {
       drawLine(i);
+    }
+    if (columns.scrolls()) {
+      String shown = (columns.offset() + 1) + "–" + columns.end();
+      text(0, 17, shown, "soft");
+      String rest = "of " + columns.count();
+      named(text(0, 33, rest, "soft"), "parts-in-view", "parts " + shown + " " + rest);
     }
   }
 
@@ -178,9 +258,10 @@ final class PlumbSheet extends Drawing {
     if (isChosen) {
       box(middle(index) - column() / 2 + 3, 0, column() - 6, getHeight() - 2, "band", "pick");
     }
-    fit(
-        text(middle(index) - column() / 2 + 10, 17, part.name(), isChosen ? "bold" : "plain"),
-        column() - 18);
+    Text name =
+        text(middle(index) - column() / 2 + 10, 17, part.name(), isChosen ? "bold" : "plain");
+    named(name, "part-name-" + part.id(), part.name());
+    fit(name, column() - 18);
     String heard = hands.heard(part);
     fit(
         text(
@@ -202,7 +283,8 @@ final class PlumbSheet extends Drawing {
     if (isChosen) {
       ring(x - BOB - 5, y - BOB - 5, 2 * BOB + 10, 2 * BOB + 10);
     }
-    textCentred(middle(index), getHeight() - 8, column() - 6, told(part.mix()), "soft");
+    String words = column() < ROOMY ? level(part.mix()) : told(part.mix());
+    textCentred(middle(index), getHeight() - 8, column() - 6, words, "soft");
   }
 
   /** A plumb bob: shoulders above, a point below. */
@@ -227,13 +309,15 @@ final class PlumbSheet extends Drawing {
 
   /** Level and side in words, such as {@code "−11.0 dB · 30 left"}. */
   static String told(Mix mix) {
-    String level =
-        mix.level() == Mix.SILENT
-            ? "silent"
-            : String.format(java.util.Locale.ROOT, "%.1f dB", mix.level() / 10.0).replace('-', '−');
     if (mix.pan() == 0) {
-      return level;
+      return level(mix);
     }
-    return level + " · " + Math.abs(mix.pan()) + (mix.pan() < 0 ? " left" : " right");
+    return level(mix) + " · " + Math.abs(mix.pan()) + (mix.pan() < 0 ? " left" : " right");
+  }
+
+  private static String level(Mix mix) {
+    return mix.level() == Mix.SILENT
+        ? "silent"
+        : String.format(java.util.Locale.ROOT, "%.1f dB", mix.level() / 10.0).replace('-', '−');
   }
 }

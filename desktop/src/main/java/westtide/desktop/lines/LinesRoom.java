@@ -5,38 +5,42 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.LineDraft;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.PartChips;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.rhythm.Position;
+import westtide.score.ScoredPart;
 import westtide.song.Brief;
 import westtide.song.Note;
-import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.Variant;
-import westtide.song.chord.PlacedChord;
+import westtide.song.chord.Progression;
 import westtide.song.edit.LineEdits;
 
-/** The lead: written notes over the hook's chords. */
+/** Lines: the patterns of any line over the chords that are heard where it plays. */
 public final class LinesRoom implements Room {
   private final Desk desk;
   private final VBox sheet = new VBox();
-  private final Label title = Controls.title("Lead");
+  private final VBox content = new VBox(10);
+  private final PartChips parts;
+  private final Label over = Controls.label("", "small");
   private final Chips<String> variants;
   private final Chips<String> pages;
   private final DegreeSheet degrees = new DegreeSheet(new Fingers());
   private final Label told = Controls.wrapped("");
-  private String variant = "";
   private String shownLine = "";
   private int page;
   private long take;
@@ -44,6 +48,7 @@ public final class LinesRoom implements Room {
   /** The room. */
   public LinesRoom(Desk desk) {
     this.desk = desk;
+    this.parts = new PartChips(desk, "lines-", List.of(Role.LINE));
     this.variants = new Chips<>("line-", name -> name, this::choose);
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
     build();
@@ -61,35 +66,37 @@ public final class LinesRoom implements Room {
 
   @Override
   public String fact(SongView view) {
-    return lead(view.song())
-        .map(
-            p ->
-                p.name().toLowerCase()
-                    + " · "
-                    + written(p.variants().get(0)).notes().size()
-                    + " notes")
-        .orElse("no line");
+    List<ScoredPart> lines = view.score().parts(Role.LINE);
+    int notes = lines.stream().mapToInt(part -> part.notes().size()).sum();
+    return switch (lines.size()) {
+      case 0 -> "no line";
+      case 1 -> lines.get(0).part().name().toLowerCase() + " · " + notes + " notes";
+      default -> lines.size() + " lines · " + notes + " notes";
+    };
   }
 
   @Override
   public void show(SongView view) {
-    Optional<Part> lead = lead(view.song());
-    if (lead.isEmpty()) {
+    parts.show(view);
+    Optional<HeardLine> found = line(view);
+    content.setDisable(found.isEmpty());
+    if (found.isEmpty()) {
+      told.setText("This song has no line yet. Add one with + part.");
       return;
     }
-    List<String> names = lead.get().variants().stream().map(Variant::name).toList();
-    variant = names.contains(variant) ? variant : names.get(0);
-    Pattern.Written line = written(lead.get().variant(variant));
-    page = Math.min(page, (line.bars() - 1) / LinePage.BARS);
-    title.setText(lead.get().name());
-    variants.show(names, variant);
-    List<String> pageNames = pageNames(line);
+    HeardLine line = found.get();
+    page = Math.min(page, (line.line().bars() - 1) / LinePage.BARS);
+    variants.show(line.part().variants().stream().map(Variant::name).toList(), line.pattern());
+    List<String> pageNames = pageNames(line.line());
     pages.show(pageNames, pageNames.get(page));
-    Brief brief = view.song().brief();
-    List<PlacedChord> chords =
-        view.song().progressions().get(0).over(line.bars() * brief.meter().ticksPerBar());
-    String name = view.song().title() + variant;
-    degrees.show(brief, line, chords, page * LinePage.BARS, !name.equals(shownLine));
+    over.setText(line.words());
+    String name = view.song().title() + line.part().id() + line.pattern();
+    degrees.show(
+        view.song().brief(),
+        line.line(),
+        line.chords(),
+        page * LinePage.BARS,
+        !name.equals(shownLine));
     shownLine = name;
     tell(degrees.chosen());
   }
@@ -97,23 +104,53 @@ public final class LinesRoom implements Room {
   @Override
   public void follow(Moment moment) {
     Song song = desk.open().song();
-    Optional<Part> lead = lead(song);
-    if (lead.isPresent() && moment.plays(song, lead.get(), variant)) {
-      int bars = written(lead.get().variant(variant)).bars();
-      degrees.follow(moment.sectionTick() % (bars * song.brief().meter().ticksPerBar()));
+    Optional<HeardLine> line = desk.open().view().flatMap(this::line);
+    if (line.isPresent() && moment.plays(song, line.get().part(), line.get().pattern())) {
+      int ticks = line.get().line().bars() * song.brief().meter().ticksPerBar();
+      degrees.follow(moment.sectionTick() % ticks);
     } else {
       degrees.playNowhere();
     }
   }
 
+  @Override
+  public List<Command> commands() {
+    return List.of(
+        Command.of("take-line", "Draft a new take of the line", this::newTake),
+        Command.of("line-up", "Move the line a semitone up", () -> transpose(1)),
+        Command.of("line-down", "Move the line a semitone down", () -> transpose(-1)),
+        Command.of("line-octave-up", "Move the line an octave up", () -> transpose(12)),
+        Command.of("line-octave-down", "Move the line an octave down", () -> transpose(-12)));
+  }
+
+  private Optional<HeardLine> line(SongView view) {
+    return parts
+        .chosen()
+        .map(part -> HeardLine.of(view, part, desk.open().selection().pattern(part), section()));
+  }
+
+  private int section() {
+    return desk.open().section();
+  }
+
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(degrees, Priority.ALWAYS);
+    VBox.setVgrow(content, Priority.ALWAYS);
+    HBox.setHgrow(parts, Priority.ALWAYS);
     told.setId("note-told");
-    sheet
+    over.setId("line-over");
+    over.setMinWidth(0);
+    content
         .getChildren()
         .addAll(
-            Controls.row(14, title, variants, Controls.spring(), pages),
+            Controls.row(
+                10,
+                Controls.whole(Controls.label("pattern", "small")),
+                variants,
+                over,
+                Controls.spring(),
+                pages),
             degrees,
             told,
             Controls.row(
@@ -129,24 +166,30 @@ public final class LinesRoom implements Room {
             Controls.wrapped(
                 "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, + and − velocity, Delete, Escape",
                 "small"));
+    sheet.getChildren().addAll(Controls.row(14, Controls.title("Lines"), parts), content);
   }
 
   /** Moves the whole line by semitones. */
   public void transpose(int semitones) {
-    desk.apply(edits().transpose(semitones));
+    edits().ifPresent(edits -> desk.apply(edits.transpose(semitones)));
   }
 
-  /** Drafts another line over the hook's chords. */
+  /** Drafts another line over the chords that are heard. */
   public void newTake() {
-    take++;
     SongView view = desk.open().view().orElseThrow();
+    Optional<HeardLine> line = line(view);
+    Optional<LineEdits> edits = edits();
+    if (line.isEmpty() || edits.isEmpty()) {
+      return;
+    }
+    take++;
     Brief brief = view.song().brief();
     LineDraft draft = new LineDraft(brief.key(), brief.meter(), view.style().lead());
     Seed seed = new Seed(view.song().seed() + take);
-    LineEdits edits = edits();
+    Progression row = line.get().progression();
     desk.compute(
-        () -> draft.draw(view.song().progressions().get(0), seed),
-        line -> desk.apply(edits.replace("New take of the line", line)));
+        () -> draft.draw(row, seed),
+        drawn -> desk.apply(edits.get().replace("New take of the line", drawn)));
   }
 
   private static List<String> pageNames(Pattern.Written line) {
@@ -160,13 +203,14 @@ public final class LinesRoom implements Room {
   }
 
   private void choose(String name) {
-    variant = name;
-    refresh();
+    parts.chosen().ifPresent(part -> desk.open().select(part, name));
   }
 
   private void turnTo(String name) {
-    page =
-        pageNames(written(lead(desk.open().song()).orElseThrow().variant(variant))).indexOf(name);
+    desk.open()
+        .view()
+        .flatMap(this::line)
+        .ifPresent(line -> page = pageNames(line.line()).indexOf(name));
     refresh();
   }
 
@@ -193,38 +237,46 @@ public final class LinesRoom implements Room {
                 "No note chosen. Shaded rows are tones of the chord; ends sound settled on them."));
   }
 
-  private LineEdits edits() {
-    return new LineEdits(lead(desk.open().song()).orElseThrow().id(), variant);
-  }
-
-  private static Optional<Part> lead(Song song) {
-    return song.part(Role.LEAD)
-        .filter(
-            part -> part.variants().stream().allMatch(v -> v.pattern() instanceof Pattern.Written));
-  }
-
-  private static Pattern.Written written(Variant variant) {
-    return (Pattern.Written) variant.pattern();
+  /** Edits of the pattern in front; empty, and told, where it follows another part. */
+  private Optional<LineEdits> edits() {
+    Optional<HeardLine> line = desk.open().view().flatMap(this::line);
+    if (line.isPresent() && !line.get().written()) {
+      desk.messages()
+          .failed(
+              line.get().part().name()
+                  + " "
+                  + line.get().words()
+                  + ". Let it stand alone in part … to change its notes.");
+    }
+    return line.filter(HeardLine::written).map(l -> new LineEdits(l.part().id(), l.pattern()));
   }
 
   private final class Fingers implements NoteGestures.Hands {
     @Override
     public void add(Note note) {
-      desk.apply(edits().add(note));
-      touch(note);
+      edits()
+          .ifPresent(
+              edits -> {
+                desk.apply(edits.add(note));
+                touch(note);
+              });
     }
 
     @Override
     public void remove(Note note) {
-      desk.apply(edits().remove(note));
+      edits().ifPresent(edits -> desk.apply(edits.remove(note)));
     }
 
     @Override
     public void replace(Note old, Note changed, long gesture) {
-      desk.apply(edits().replace(old, changed).merging("note " + gesture));
-      if (old.key() != changed.key()) {
-        touch(changed);
-      }
+      edits()
+          .ifPresent(
+              edits -> {
+                desk.apply(edits.replace(old, changed).merging("note " + gesture));
+                if (old.key() != changed.key()) {
+                  touch(changed);
+                }
+              });
     }
 
     @Override
@@ -233,8 +285,7 @@ public final class LinesRoom implements Room {
     }
 
     private void touch(Note note) {
-      Part lead = lead(desk.open().song()).orElseThrow();
-      desk.play().touch(lead, note.key(), note.velocity());
+      parts.chosen().ifPresent(part -> desk.play().touch(part, note.key(), note.velocity()));
     }
   }
 }

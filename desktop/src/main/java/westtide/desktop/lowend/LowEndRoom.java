@@ -4,41 +4,46 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Desk;
-import westtide.desktop.Room;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
+import westtide.desktop.room.Desk;
+import westtide.desktop.room.PartChips;
+import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.score.ScoredNote;
-import westtide.score.ScoredPart;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Part;
+import westtide.song.PatternWords;
 import westtide.song.Role;
 import westtide.song.Section;
-import westtide.song.Song;
 import westtide.song.edit.LowEndEdits;
 import westtide.theory.Pitch;
 
-/** The following 808: its school, the octave it begins in, and how it lies on the kick. */
+/** The low parts: 808s and basses, the octave each begins in, and how they lie on the kick. */
 public final class LowEndRoom implements Room {
   private static final int PAGE = 4;
+  private static final List<Role> LOW = List.of(Role.SUB, Role.BASS);
 
   private final Desk desk;
   private final VBox sheet = new VBox();
-  private final Label title = Controls.title("Low end");
+  private final VBox content = new VBox(10);
+  private final PartChips parts;
+  private final Label where = Controls.label("", "small");
   private final Chips<KickLink> link;
   private final LowEndSheet drawing =
       new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE), this::touch);
   private final NumberField lowest;
   private final Label told = Controls.wrapped("");
   private int firstBar;
-  private int shownSection = -1;
+  private String shownPlace = "";
 
   /** The room. */
   public LowEndRoom(Desk desk) {
@@ -47,11 +52,10 @@ public final class LowEndRoom implements Room {
     this.lowest =
         new NumberField(
             "sub-lowest",
-            "808 begins at",
-            text -> desk.apply(LowEndEdits.lowest(part().id(), Pitch.parse(text.strip()).midi())),
-            units ->
-                desk.apply(
-                    LowEndEdits.lowest(part().id(), held(rule().orElseThrow().lowest() + units))));
+            "lowest note",
+            text -> setLowest(Pitch.parse(text.strip()).midi()),
+            units -> lowest().ifPresent(now -> setLowest(held(now + units))));
+    this.parts = new PartChips(desk, "low-", LOW);
     build();
   }
 
@@ -75,45 +79,72 @@ public final class LowEndRoom implements Room {
   }
 
   private void touch(ScoredNote note) {
-    desk.play().touch(part(), note.key(), note.velocity());
+    parts.chosen().ifPresent(part -> desk.play().touch(part, note.key(), note.velocity()));
   }
 
   @Override
   public String fact(SongView view) {
-    return rule(view.song())
-        .map(r -> r.link() == KickLink.LOCKED ? "808 on the kick" : "808 independent")
-        .orElse("no 808");
+    List<Part> low =
+        view.song().parts().stream().filter(part -> LOW.contains(part.role())).toList();
+    if (low.size() > 2 || low.isEmpty()) {
+      return low.isEmpty() ? "no low part" : low.size() + " low parts";
+    }
+    return low.stream().map(Part::name).collect(java.util.stream.Collectors.joining(" · "));
   }
 
   @Override
   public void show(SongView view) {
-    Optional<FollowRule.Sub> rule = rule(view.song());
-    if (rule.isEmpty()) {
+    parts.show(view);
+    Optional<Part> part = parts.chosen();
+    content.setDisable(part.isEmpty());
+    if (part.isEmpty()) {
+      told.setText("This song has no 808 and no bass yet. Add one with + part.");
       return;
     }
     int section = desk.open().section();
     Section shown = view.song().form().sections().get(section);
-    if (section != shownSection) {
-      shownSection = section;
-      firstBar = firstSounding(view, section);
+    String now = section + " " + part.get().id();
+    if (!now.equals(shownPlace)) {
+      shownPlace = now;
+      firstBar = firstSounding(view, part.get(), section);
     }
     firstBar = Math.max(0, Math.min(firstBar, (shown.bars() - 1) / PAGE * PAGE));
-    title.setText("Low end of the " + view.song().form().label(section));
-    link.show(List.of(KickLink.values()), rule.get().link());
-    lowest.show(Pitch.of(rule.get().lowest()).toString());
-    drawing.show(view, section, firstBar);
-    told.setText(tell(view, section));
+    where.setText("in the " + view.song().form().label(section));
+    Optional<FollowRule.Sub> sub = rule();
+    link.setVisible(sub.isPresent());
+    link.setManaged(sub.isPresent());
+    sub.ifPresent(rule -> link.show(List.of(KickLink.values()), rule.link()));
+    lowest.setVisible(lowest().isPresent());
+    lowest().ifPresent(midi -> lowest.show(Pitch.of(midi).toString()));
+    drawing.show(view, part.get().id(), section, firstBar);
+    told.setText(tell(view, part.get(), section));
+  }
+
+  /** What can be done here by name. */
+  @Override
+  public List<Command> commands() {
+    return List.of(
+        Command.of("lock-sub", "Lock the 808 to the kick", () -> choose(KickLink.LOCKED))
+            .when(() -> desk.open().isOpen() && rule().isPresent()),
+        Command.of(
+                "free-sub",
+                "Let the 808 go independent of the kick",
+                () -> choose(KickLink.INDEPENDENT))
+            .when(() -> desk.open().isOpen() && rule().isPresent()));
   }
 
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(drawing, Priority.ALWAYS);
-    sheet
+    VBox.setVgrow(content, Priority.ALWAYS);
+    HBox.setHgrow(parts, Priority.ALWAYS);
+    sheet.getChildren().addAll(Controls.row(14, Controls.title("Low end"), parts), content);
+    content
         .getChildren()
         .addAll(
             Controls.row(
                 14,
-                title,
+                where,
                 link,
                 Controls.spring(),
                 Controls.action("bars-earlier", "◂ earlier bars", () -> turn(-PAGE)),
@@ -125,7 +156,11 @@ public final class LowEndRoom implements Room {
   }
 
   private void choose(KickLink chosen) {
-    desk.apply(LowEndEdits.link(part().id(), chosen));
+    parts.chosen().ifPresent(part -> desk.apply(LowEndEdits.link(part.id(), chosen)));
+  }
+
+  private void setLowest(int midi) {
+    parts.chosen().ifPresent(part -> desk.apply(LowEndEdits.lowest(part.id(), midi)));
   }
 
   private void turn(int bars) {
@@ -133,23 +168,28 @@ public final class LowEndRoom implements Room {
     desk.open().view().ifPresent(this::show);
   }
 
-  private static int firstSounding(SongView view, int section) {
+  private static int firstSounding(SongView view, Part part, int section) {
     int ticksPerBar = view.song().brief().meter().ticksPerBar();
     int start = view.song().form().startBar(section) * ticksPerBar;
     int end = start + view.song().form().sections().get(section).bars() * ticksPerBar;
-    List<ScoredNote> notes =
-        view.score().part(Role.SUB).map(p -> p.between(start, end)).orElse(List.of());
+    List<ScoredNote> notes = between(view, part, start, end);
     return notes.isEmpty() ? 0 : (notes.get(0).start() - start) / ticksPerBar / PAGE * PAGE;
   }
 
-  private String tell(SongView view, int section) {
-    Optional<ScoredPart> sub = view.score().part(Role.SUB);
+  private static List<ScoredNote> between(SongView view, Part part, int from, int to) {
+    return view.score().part(part.id()).map(p -> p.between(from, to)).orElse(List.of());
+  }
+
+  private String tell(SongView view, Part part, int section) {
     int ticksPerBar = view.song().brief().meter().ticksPerBar();
     int from = (view.song().form().startBar(section) + firstBar) * ticksPerBar;
-    List<ScoredNote> notes =
-        sub.map(p -> p.between(from, from + PAGE * ticksPerBar)).orElse(List.of());
+    List<ScoredNote> notes = between(view, part, from, from + PAGE * ticksPerBar);
+    String marks =
+        "Filled bars are "
+            + part.name()
+            + ", outlines the other low parts, dotted verticals the kick. ";
     if (notes.isEmpty()) {
-      return "Filled bars are the 808, outlines the bass, dotted verticals the kick. The 808 is out here; the form says where it plays.";
+      return marks + "It is out here; the form says where it plays.";
     }
     String pitches =
         notes.stream()
@@ -158,24 +198,26 @@ public final class LowEndRoom implements Room {
             .map(k -> view.song().brief().key().pitch(k) + " " + Math.round(Pitch.hertz(k)) + " Hz")
             .reduce((a, b) -> a + ", " + b)
             .orElse("");
-    return "Filled bars are the 808, outlines the bass, dotted verticals the kick. It follows the chords: "
-        + pitches
-        + ".";
+    return marks + "It plays " + PatternWords.usual(part, view.song()) + ": " + pitches + ".";
   }
 
   private static int held(int midi) {
     return Math.max(12, Math.min(60, midi));
   }
 
-  private Part part() {
-    return desk.open().song().part(Role.SUB).orElseThrow();
-  }
-
   private Optional<FollowRule.Sub> rule() {
-    return rule(desk.open().song());
+    return parts.chosen().flatMap(p -> p.rules(FollowRule.Sub.class).stream().findFirst());
   }
 
-  private static Optional<FollowRule.Sub> rule(Song song) {
-    return song.part(Role.SUB).flatMap(part -> part.rule(FollowRule.Sub.class));
+  /** Where the octave of the chosen part begins; empty where it does not follow the roots. */
+  private Optional<Integer> lowest() {
+    return rule()
+        .map(FollowRule.Sub::lowest)
+        .or(
+            () ->
+                parts
+                    .chosen()
+                    .flatMap(p -> p.rules(FollowRule.Bass.class).stream().findFirst())
+                    .map(FollowRule.Bass::lowest));
   }
 }

@@ -8,17 +8,19 @@ import java.util.function.Consumer;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
-import westtide.desktop.SongView;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.open.SongView;
 import westtide.review.LowEndRange;
 import westtide.rhythm.Position;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.chord.PlacedChord;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
@@ -30,6 +32,7 @@ import westtide.theory.RomanNumeral;
  */
 final class LowEndSheet extends Drawing {
   private static final int BARS = 4;
+  private static final List<Role> LOW = List.of(Role.SUB, Role.BASS);
   private static final double LEFT = 92;
   private static final double TOP = 30;
   private static final double FOOT = 34;
@@ -38,6 +41,7 @@ final class LowEndSheet extends Drawing {
   private final Runnable later;
   private final Consumer<ScoredNote> touched;
   private Optional<SongView> view = Optional.empty();
+  private PartId part;
   private int section;
   private int firstBar;
 
@@ -65,8 +69,9 @@ final class LowEndSheet extends Drawing {
   }
 
   /** Shows the four bars of a section that begin with a bar of it, from 0. */
-  void show(SongView shown, int of, int fromBar) {
+  void show(SongView shown, PartId chosen, int of, int fromBar) {
     view = Optional.of(shown);
+    part = chosen;
     section = of;
     firstBar = fromBar;
     redraw();
@@ -106,7 +111,7 @@ final class LowEndSheet extends Drawing {
   private void hear(double pixel) {
     if (view.isPresent()) {
       double tick = time().value(pixel);
-      notes(view.get(), Role.SUB, firstTick(), endTick()).stream()
+      chosen(view.get(), firstTick(), endTick()).stream()
           .filter(note -> tick >= note.start() && tick < note.end())
           .findFirst()
           .ifPresent(touched);
@@ -122,31 +127,47 @@ final class LowEndSheet extends Drawing {
     int from = firstTick();
     int to = endTick();
     Axis x = time();
-    List<ScoredNote> sub = notes(v, Role.SUB, from, to);
-    List<ScoredNote> bass = notes(v, Role.BASS, from, to);
+    List<ScoredNote> sub = chosen(v, from, to);
+    List<ScoredNote> bass = others(v, from, to);
     Axis y = ladder(sub, bass);
     drawZones(y);
     drawRungs(v, y, sub, bass);
     drawBars(v, x, from, to);
     drawKicks(v, x, from, to);
-    drawZoneNames(y);
+    List<ScoredNote> low = new ArrayList<>(sub);
+    low.addAll(bass);
+    drawZoneNames(x, y, low);
     bass.forEach(note -> drawBass(note, x, y));
     for (int i = 0; i < sub.size(); i++) {
       drawSub(v, sub.get(i), i, x, y);
     }
-    drawIntruders(v, x, y, from, to, sub);
+    List<ScoredNote> subs =
+        v.score().parts(Role.SUB).stream()
+            .flatMap(scored -> scored.between(from, to).stream())
+            .toList();
+    drawIntruders(v, x, y, from, to, subs);
     if (sub.isEmpty()) {
       text(
           LEFT + 14,
           y.at(LowEndRange.LOWEST_USEFUL) - 10,
-          "the 808 is out in these bars",
+          v.song().part(part).map(Part::name).orElse("it") + " is out in these bars",
           "section");
     }
     ring(2, 2, getWidth() - 4, getHeight() - 4);
   }
 
-  private static List<ScoredNote> notes(SongView v, Role role, int from, int to) {
-    return v.score().part(role).map(part -> part.between(from, to)).orElse(List.of());
+  /** The notes of the part in front. */
+  private List<ScoredNote> chosen(SongView v, int from, int to) {
+    return v.score().part(part).map(scored -> scored.between(from, to)).orElse(List.of());
+  }
+
+  /** The notes of every other low part. */
+  private List<ScoredNote> others(SongView v, int from, int to) {
+    return v.score().parts().stream()
+        .filter(scored -> !scored.part().id().equals(part))
+        .filter(scored -> LOW.contains(scored.part().role()))
+        .flatMap(scored -> scored.between(from, to).stream())
+        .toList();
   }
 
   private Axis ladder(List<ScoredNote> sub, List<ScoredNote> bass) {
@@ -170,18 +191,44 @@ final class LowEndSheet extends Drawing {
     box(LEFT, useful, right - LEFT, bottom - useful, "band", "useful");
   }
 
-  /** Over the verticals, each on a patch of its own band. */
-  private void drawZoneNames(Axis y) {
+  /** Over the verticals, each on a patch of its own band, where no note is in the way. */
+  private void drawZoneNames(Axis x, Axis y, List<ScoredNote> notes) {
     patch(
-        y.at(LowEndRange.HIGHEST_LEFT_FREE + 0.5) + 14, "left free for it, up to 150 Hz", "leave");
-    patch(y.at(LowEndRange.LOWEST_USEFUL - 0.5) - 6, "useful range of the 808", "useful");
+        x,
+        y,
+        y.at(LowEndRange.HIGHEST_LEFT_FREE + 0.5) + 14,
+        notes,
+        "left free for it, up to 150 Hz",
+        "leave");
+    patch(
+        x,
+        y,
+        y.at(LowEndRange.LOWEST_USEFUL - 0.5) - 6,
+        notes,
+        "useful range of the 808",
+        "useful");
   }
 
-  private void patch(double y, String words, String band) {
-    Text text = textEnding(getWidth() - 18, y, words, "soft");
-    double width = text.getLayoutBounds().getWidth();
-    box(text.getX() - 4, y - 11, width + 8, 15, "band", band);
-    text.toFront();
+  private void patch(
+      Axis x, Axis y, double foot, List<ScoredNote> notes, String words, String band) {
+    for (double bars = 0; bars < BARS; bars += 0.5) {
+      Text text =
+          textEnding(getWidth() - 18 - bars / BARS * (getWidth() - LEFT), foot, words, "soft");
+      double left = text.getX() - 4;
+      double width = text.getLayoutBounds().getWidth() + 8;
+      boolean free =
+          left > LEFT
+              && notes.stream()
+                  .filter(note -> Math.abs(y.at(note.key()) - (foot - 4)) < 16)
+                  .noneMatch(
+                      note -> x.at(note.start()) < left + width && x.at(note.end()) > left - 8);
+      if (free) {
+        box(left, foot - 11, width, 15, "band", band);
+        raise(text);
+        return;
+      }
+      remove(text);
+    }
   }
 
   private void drawRungs(SongView v, Axis y, List<ScoredNote> sub, List<ScoredNote> bass) {
@@ -216,10 +263,8 @@ final class LowEndSheet extends Drawing {
     for (int tick = from; tick <= to; tick += ticksPerBar) {
       line(x.at(tick), TOP - 8, x.at(tick), getHeight() - FOOT, "rule", "bar");
     }
-    Section shown = v.song().form().sections().get(section);
     int start = v.song().form().startBar(section) * ticksPerBar;
-    for (PlacedChord chord :
-        v.song().progression(shown.progression()).over(shown.bars() * ticksPerBar)) {
+    for (PlacedChord chord : chords(v)) {
       int at = start + chord.start();
       if (at >= from && at < to) {
         Position position = Position.of(at, v.song().brief().meter());
@@ -231,10 +276,31 @@ final class LowEndSheet extends Drawing {
     }
   }
 
+  /** The chords the part in front hears, or those of the section where it has no place in it. */
+  private List<PlacedChord> chords(SongView v) {
+    Section shown = v.song().form().sections().get(section);
+    return v.score().part(part).stream()
+        .flatMap(scored -> scored.passages().stream())
+        .filter(passage -> passage.place() == section)
+        .findFirst()
+        .map(passage -> passage.harmony().chords())
+        .orElseGet(
+            () ->
+                v.song()
+                    .progression(shown.progression())
+                    .over(shown.bars() * v.song().brief().meter().ticksPerBar()));
+  }
+
+  private static List<ScoredNote> drums(SongView v, int from, int to) {
+    return v.score().parts(Role.DRUMS).stream()
+        .flatMap(part -> part.between(from, to).stream())
+        .toList();
+  }
+
   private void drawKicks(SongView v, Axis x, int from, int to) {
     double bottom = getHeight() - FOOT;
     text(8, bottom + 18, "kick", "soft");
-    for (ScoredNote note : notes(v, Role.DRUMS, from, to)) {
+    for (ScoredNote note : drums(v, from, to)) {
       if (note.of(DrumVoice.KICK)) {
         line(x.at(note.start()), TOP, x.at(note.start()), bottom, "rule", "kick");
         dot(x.at(note.start()), bottom + 14, 5, "bead");
@@ -249,7 +315,8 @@ final class LowEndSheet extends Drawing {
     Rectangle bar = box(x.at(note.start()), y.at(note.key()) - height / 2, width, height, "note");
     bar.setArcWidth(height);
     bar.setArcHeight(height);
-    named(bar, "sub-" + index, "808 " + v.song().brief().key().pitch(note.key()));
+    String name = v.song().part(part).map(Part::name).orElse("");
+    named(bar, "sub-" + index, name + " " + v.song().brief().key().pitch(note.key()));
     sounds(bar, note.start(), note.end());
   }
 
@@ -262,7 +329,7 @@ final class LowEndSheet extends Drawing {
 
   private void drawIntruders(SongView v, Axis x, Axis y, int from, int to, List<ScoredNote> sub) {
     for (ScoredPart part : v.score().parts()) {
-      if (part.part().role() != Role.LEAD && part.part().role() != Role.CHORDS) {
+      if (part.part().role() != Role.LINE && part.part().role() != Role.CHORDS) {
         continue;
       }
       for (ScoredNote note : part.between(from, to)) {

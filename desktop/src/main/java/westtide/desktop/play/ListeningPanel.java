@@ -2,9 +2,9 @@ package westtide.desktop.play;
 
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.VBox;
-import westtide.desktop.Preferences;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.open.Preferences;
 
 /**
  * What can be set about listening, and the usual cautions for ears. The figures: NIOSH 98-126, 85

@@ -1,5 +1,7 @@
 package westtide.desktop.play;
 
+import westtide.song.Cell;
+import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Song;
 
@@ -15,6 +17,8 @@ public record Moment(boolean playing, double tick, int section, double sectionTi
   /** Whether a part is playing one of its patterns just now. */
   public boolean plays(Song song, Part part, String variant) {
     int bar = (int) (sectionTick / song.brief().meter().ticksPerBar());
-    return playing && song.form().sections().get(section).cell(part.id(), bar).plays(variant);
+    Cell cell = song.form().sections().get(section).cell(part.id(), bar);
+    boolean in = playing && cell.level() != Level.OUT;
+    return in && part.variant(cell.variant()).name().equals(variant);
   }
 }

@@ -3,7 +3,7 @@ package westtide.desktop.play;
 import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 import javafx.animation.AnimationTimer;
-import westtide.desktop.Messages;
+import westtide.desktop.open.Messages;
 
 /**
  * Tells the window where the song is, frame by frame while something moves, and counts the time

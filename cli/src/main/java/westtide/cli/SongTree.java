@@ -1,0 +1,177 @@
+package westtide.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import westtide.rhythm.Meter;
+import westtide.score.Passage;
+import westtide.score.Score;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.Brief;
+import westtide.song.Part;
+import westtide.song.PatternWords;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.Variant;
+import westtide.song.chord.ChordLine;
+import westtide.song.chord.Notation;
+import westtide.song.chord.PlacedChord;
+import westtide.song.chord.Progression;
+import westtide.theory.Pitch;
+import westtide.theory.RomanNumeral;
+
+/** What is in a song, as a tree with names people and programs can read. */
+final class SongTree {
+  private final Score score;
+  private final Song song;
+  private final Meter meter;
+
+  SongTree(Score score) {
+    this.score = score;
+    this.song = score.song();
+    this.meter = song.brief().meter();
+  }
+
+  /** The tree, with every note when they are asked for. */
+  ObjectNode json(boolean notes) {
+    ObjectNode out = JsonNodeFactory.instance.objectNode();
+    out.put("title", song.title()).put("project", song.project());
+    out.set("brief", brief());
+    ArrayNode rows = out.putArray("progressions");
+    song.progressions().forEach(row -> rows.add(progression(row)));
+    ArrayNode parts = out.putArray("parts");
+    score.parts().forEach(part -> parts.add(part(part)));
+    ArrayNode form = out.putArray("form");
+    for (int i = 0; i < song.form().sections().size(); i++) {
+      form.add(section(i));
+    }
+    if (notes) {
+      ArrayNode all = out.putArray("notes");
+      for (ScoredPart part : score.parts()) {
+        part.notes().forEach(note -> all.add(note(part.part(), note)));
+      }
+    }
+    return out;
+  }
+
+  private static ObjectNode node() {
+    return JsonNodeFactory.instance.objectNode();
+  }
+
+  private ObjectNode brief() {
+    Brief brief = song.brief();
+    return node()
+        .put("style", brief.style())
+        .put("tempo", brief.tempo().toString())
+        .put("feel", brief.feel().toString())
+        .put("meter", meter.toString())
+        .put("key", brief.key().toString())
+        .put("swing", brief.swing().toString())
+        .put("cents", brief.cents())
+        .put("bars", song.form().bars())
+        .put("seconds", Math.round(song.millis()) / 1000.0);
+  }
+
+  private ObjectNode progression(Progression row) {
+    ChordLine line = ChordLine.in(song.brief().key(), meter);
+    ObjectNode out =
+        node()
+            .put("name", row.name())
+            .put("bars", row.bars(meter))
+            .put("names", line.format(row.withNotation(Notation.NAMES)))
+            .put("numerals", line.format(row.withNotation(Notation.NUMERALS)));
+    ArrayNode chords = out.putArray("chords");
+    for (PlacedChord chord : row.placed()) {
+      chords
+          .addObject()
+          .put("at", at(chord.start()))
+          .put("ticks", chord.ticks())
+          .put("chord", chord.chord().toString())
+          .put("numeral", RomanNumeral.of(chord.chord(), song.brief().key()).toString())
+          .put("rest", chord.span().manner().rest());
+    }
+    return out;
+  }
+
+  private ObjectNode part(ScoredPart scored) {
+    Part part = scored.part();
+    ObjectNode out =
+        node()
+            .put("name", part.name())
+            .put("role", part.role().toString())
+            .put("instrument", part.patch().instrument())
+            .put("program", part.program())
+            .put("levelDb", part.mix().level() / 10.0)
+            .put("pan", part.mix().pan())
+            .put("semitones", part.transposition().semitones())
+            .put("cents", part.transposition().cents())
+            .put("notes", scored.notes().size());
+    ArrayNode patterns = out.putArray("patterns");
+    for (Variant variant : part.variants()) {
+      patterns
+          .addObject()
+          .put("name", variant.name())
+          .put("plays", PatternWords.of(variant.pattern(), song));
+    }
+    return out;
+  }
+
+  private ObjectNode section(int place) {
+    Section section = song.form().sections().get(place);
+    ObjectNode out =
+        node()
+            .put("section", song.form().label(place))
+            .put("fromBar", song.form().startBar(place) + 1)
+            .put("bars", section.bars())
+            .put("progression", section.progression());
+    section.pedal().ifPresent(pedal -> out.put("pedal", pedal.toString()));
+    ArrayNode plays = out.putArray("plays");
+    for (ScoredPart part : score.parts()) {
+      for (Passage passage : part.passages()) {
+        if (passage.place() == place) {
+          plays
+              .addObject()
+              .put("part", part.part().name())
+              .put("fromBar", passage.start() / meter.ticksPerBar() + 1)
+              .put("toBar", passage.end() / meter.ticksPerBar())
+              .put("level", passage.level().toString())
+              .put("pattern", passage.name());
+        }
+      }
+    }
+    return out;
+  }
+
+  private ObjectNode note(Part part, ScoredNote note) {
+    ObjectNode out =
+        node()
+            .put("at", at(note.start()))
+            .put("part", part.name())
+            .put("key", note.key())
+            .put(
+                "name",
+                note.struck()
+                    .map(struck -> struck.lane().toString())
+                    .orElseGet(() -> Pitch.of(note.key()).toString()))
+            .put("velocity", note.velocity())
+            .put("start", note.start())
+            .put("ticks", note.ticks())
+            .put("written", note.written());
+    ObjectNode source = out.putObject("source").put("pattern", note.source().pattern());
+    note.struck().ifPresent(struck -> source.put("lane", struck.lane().toString()));
+    source.put(note.struck().isPresent() ? "step" : "note", note.source().index() + 1);
+    return out;
+  }
+
+  /** Bar, beat and tick of the beat, all from 1 but the tick. */
+  private String at(int tick) {
+    int bar = tick / meter.ticksPerBar();
+    int within = tick % meter.ticksPerBar();
+    return (bar + 1)
+        + "."
+        + (within / meter.ticksPerBeat() + 1)
+        + "."
+        + within % meter.ticksPerBeat();
+  }
+}

@@ -1,0 +1,139 @@
+package westtide.file;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneSound;
+import westtide.song.id.PartId;
+
+/**
+ * Where each part goes in a MIDI file: pitched parts take the channels in order and leave the tenth
+ * to the drums; a second drum part and the sixteenth pitched part go on to the next port of sixteen
+ * channels.
+ *
+ * @param places the port and channel of each part that plays, in order
+ * @param notes the notes drum lanes are written as
+ * @param told what a person should know about the file, a sentence each
+ */
+public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> told) {
+  static final int DRUM_CHANNEL = 9;
+  private static final int CHANNELS = 16;
+
+  /**
+   * Where a part goes.
+   *
+   * @param port 0 or more, of sixteen channels each
+   * @param channel 0 to 15
+   */
+  public record Place(int port, int channel) {}
+
+  /** The plan for parts that are written into one file. */
+  public static MidiPlan of(List<ScoredPart> parts) {
+    List<ScoredPart> playing = parts.stream().filter(ScoredPart::plays).toList();
+    Map<PartId, Place> places = new LinkedHashMap<>();
+    int pitched = 0;
+    int drums = 0;
+    for (ScoredPart part : playing) {
+      if (part.part().role() == Role.DRUMS) {
+        places.put(part.part().id(), new Place(drums++, DRUM_CHANNEL));
+      } else {
+        int within = pitched % (CHANNELS - 1);
+        int channel = within < DRUM_CHANNEL ? within : within + 1;
+        places.put(part.part().id(), new Place(pitched++ / (CHANNELS - 1), channel));
+      }
+    }
+    LaneNotes notes =
+        LaneNotes.of(playing.stream().filter(p -> p.part().role() == Role.DRUMS).toList());
+    return new MidiPlan(places, notes, told(playing, places, notes));
+  }
+
+  /** Whether parts go beyond the first sixteen channels. */
+  public boolean ports() {
+    return places.values().stream().anyMatch(place -> place.port() > 0);
+  }
+
+  private static List<String> told(
+      List<ScoredPart> playing, Map<PartId, Place> places, LaneNotes notes) {
+    List<String> out = new ArrayList<>();
+    List<String> beyond =
+        playing.stream()
+            .filter(part -> places.get(part.part().id()).port() > 0)
+            .map(
+                part ->
+                    part.part().name() + " on port " + (places.get(part.part().id()).port() + 1))
+            .toList();
+    if (!beyond.isEmpty()) {
+      out.add(
+          "A MIDI port has sixteen channels, one of them for drums, so more ports are used: "
+              + String.join(", ", beyond)
+              + ". A program that knows one port only reads one file a part instead.");
+    }
+    for (ScoredPart part : playing) {
+      if (part.part().role() == Role.DRUMS) {
+        moved(part.part(), notes).ifPresent(out::add);
+        untuned(part).ifPresent(out::add);
+      }
+    }
+    return out;
+  }
+
+  private static Optional<String> moved(Part part, LaneNotes notes) {
+    List<String> moved = new ArrayList<>();
+    notes
+        .byLane()
+        .forEach(
+            (lane, note) -> {
+              int wanted = part.sound(lane.lane()).note();
+              if (lane.part().equals(part.id()) && wanted != note) {
+                moved.add(lane.lane() + " as " + note + " instead of " + wanted);
+              }
+            });
+    return moved.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            part.name()
+                + ": lanes that sound together share a note, so these have another: "
+                + String.join(", ", moved)
+                + ".");
+  }
+
+  /** What a map of one note a drum cannot say. */
+  private static Optional<String> untuned(ScoredPart part) {
+    long hits =
+        part.notes().stream()
+            .filter(note -> note.struck().filter(drum -> drum.semitones() != 0).isPresent())
+            .filter(note -> !note.of(DrumVoice.TOM))
+            .count();
+    List<String> lanes = new ArrayList<>();
+    part.notes().stream()
+        .flatMap(note -> note.struck().stream())
+        .map(ScoredNote.Struck::lane)
+        .distinct()
+        .sorted(Comparator.comparingInt(lane -> lane.index()))
+        .forEach(
+            lane -> {
+              LaneSound sound = part.part().sound(lane);
+              if (sound.cents() != 0) {
+                lanes.add(lane + " by " + sound.cents() + " cents");
+              }
+            });
+    if (hits == 0 && lanes.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        part.part().name()
+            + ": a drum map has one note a drum, so MIDI leaves out"
+            + (hits == 0 ? "" : " the pitch of " + hits + " hits")
+            + (hits > 0 && !lanes.isEmpty() ? " and" : "")
+            + (lanes.isEmpty() ? "" : " the tuning of " + String.join(", ", lanes))
+            + "; preview and WAV have it.");
+  }
+}

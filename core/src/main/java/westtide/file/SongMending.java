@@ -1,0 +1,173 @@
+package westtide.file;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import com.fasterxml.jackson.databind.node.TextNode;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import westtide.song.id.PartId;
+
+/**
+ * Brings the tree of a song file to what this version reads: what an earlier version named
+ * otherwise, and what it left pointing to parts and patterns that are no longer there. Whatever it
+ * takes away it tells.
+ */
+final class SongMending {
+  private final ObjectNode tree;
+  private final List<String> told = new ArrayList<>();
+
+  private SongMending(ObjectNode tree) {
+    this.tree = tree;
+  }
+
+  /**
+   * A mended tree.
+   *
+   * @param tree what can be read
+   * @param told what was mended, a sentence each; empty when nothing was lost
+   */
+  record Mended(JsonNode tree, List<String> told) {}
+
+  /** The mended copy of a tree; the tree itself stays as it is. */
+  static Mended of(JsonNode file) {
+    if (!file.isObject()) {
+      return new Mended(file, List.of());
+    }
+    SongMending mending = new SongMending(file.deepCopy());
+    mending.mend();
+    return new Mended(mending.tree, List.copyOf(mending.told));
+  }
+
+  private void mend() {
+    boolean first = tree.path("version").asInt(1) < 2;
+    List<ObjectNode> parts = objects(tree.path("parts"));
+    if (first) {
+      parts.stream()
+          .filter(part -> part.path("role").asText().equals("LEAD"))
+          .forEach(part -> part.put("role", "LINE"));
+      LeftFindings.rename(tree);
+      tree.put("version", 2);
+    }
+    Map<String, String> ids = ids(parts);
+    parts.forEach(part -> part.put("id", ids.getOrDefault(part.path("id").asText(), "part")));
+    names(parts);
+    numberSections();
+    objects(tree.path("form")).forEach(section -> mendSection(section, parts, ids));
+  }
+
+  private static List<ObjectNode> objects(JsonNode array) {
+    List<ObjectNode> out = new ArrayList<>();
+    array.forEach(
+        node -> {
+          if (node instanceof ObjectNode object) {
+            out.add(object);
+          }
+        });
+    return out;
+  }
+
+  /** Ids as they can be, by what they were. */
+  private static Map<String, String> ids(List<ObjectNode> parts) {
+    Map<String, String> out = new LinkedHashMap<>();
+    for (ObjectNode part : parts) {
+      String id = part.path("id").asText();
+      String fitting = PartId.fits(id) ? id : id.replaceAll("[^\\p{L}\\p{N}_-]", "-");
+      String stem = PartId.fits(fitting) ? fitting : "part";
+      String free = stem;
+      for (int i = 2; !free.equals(id) && out.containsValue(free); i++) {
+        free = stem + "-" + i;
+      }
+      out.put(id, free);
+    }
+    return out;
+  }
+
+  private void names(List<ObjectNode> parts) {
+    Set<String> taken = new HashSet<>();
+    for (ObjectNode part : parts) {
+      String name = part.path("name").asText().strip();
+      String stem = name.isEmpty() ? "Part" : name;
+      String free = stem;
+      for (int i = 2; taken.contains(free); i++) {
+        free = stem + " " + i;
+      }
+      if (part.path("name").isTextual() && !free.equals(part.path("name").asText())) {
+        told.add("A part called \"" + name + "\" is now \"" + free + "\".");
+        part.put("name", free);
+      }
+      taken.add(free);
+    }
+  }
+
+  private void numberSections() {
+    List<ObjectNode> sections = objects(tree.path("form"));
+    int next = 1 + sections.stream().mapToInt(s -> s.path("id").asInt(0)).max().orElse(0);
+    for (ObjectNode section : sections) {
+      if (!section.has("id")) {
+        section.put("id", next++);
+      }
+    }
+  }
+
+  private void mendSection(ObjectNode section, List<ObjectNode> parts, Map<String, String> ids) {
+    for (String field : List.of("cells", "ramps")) {
+      if (section.path(field) instanceof ObjectNode byPart) {
+        section.set(field, known(section, byPart, ids));
+      }
+    }
+    Map<String, Set<String>> patterns = new HashMap<>();
+    for (ObjectNode part : parts) {
+      Set<String> names = new HashSet<>();
+      objects(part.path("patterns")).forEach(p -> names.add(p.path("name").asText()));
+      patterns.put(part.path("id").asText(), names);
+    }
+    section
+        .path("cells")
+        .properties()
+        .forEach(
+            cells ->
+                objects(cells.getValue())
+                    .forEach(cell -> mendCell(section, cell, patterns.get(cells.getKey()))));
+  }
+
+  private ObjectNode known(ObjectNode section, ObjectNode byPart, Map<String, String> ids) {
+    ObjectNode out = section.objectNode();
+    Set<String> fitting = new HashSet<>(ids.values());
+    byPart
+        .properties()
+        .forEach(
+            entry -> {
+              String id = ids.getOrDefault(entry.getKey(), entry.getKey());
+              if (fitting.contains(id)) {
+                out.set(id, entry.getValue());
+              } else {
+                told.add(
+                    "The "
+                        + section.path("section").asText()
+                        + " named a part \""
+                        + entry.getKey()
+                        + "\" that the song does not have; that was taken out.");
+              }
+            });
+    return out;
+  }
+
+  private void mendCell(ObjectNode section, ObjectNode cell, Set<String> patterns) {
+    JsonNode pattern = cell.path("pattern");
+    boolean there = pattern.asText().isEmpty() || patterns.contains(pattern.asText());
+    if (pattern instanceof TextNode && !there) {
+      told.add(
+          "The "
+              + section.path("section").asText()
+              + " asked for a pattern \""
+              + pattern.asText()
+              + "\" that its part does not have; it plays the part's first.");
+      cell.put("pattern", "");
+    }
+  }
+}

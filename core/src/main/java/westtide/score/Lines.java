@@ -1,0 +1,163 @@
+package westtide.score;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import westtide.follow.Follower;
+import westtide.follow.Harmony;
+import westtide.rhythm.Meter;
+import westtide.song.CellSpan;
+import westtide.song.FollowRule;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.id.PartId;
+
+/** What patterns play over whole sections: written lines repeated, rules resolved. */
+final class Lines {
+  private final Song song;
+  private final Harmonies harmonies;
+  private final Meter meter;
+  private final Map<Place, Line> known = new HashMap<>();
+  private final Map<Name, Pattern.Drums> grooves = new HashMap<>();
+
+  /** What decides how a pattern resolves: a section, or what is heard over so many bars. */
+  private record Place(PartId part, String variant, int bars, int heard, int kicks) {}
+
+  private record Name(PartId part, String variant) {}
+
+  Lines(Song song, Harmonies harmonies) {
+    this.song = song;
+    this.harmonies = harmonies;
+    this.meter = song.brief().meter();
+  }
+
+  /** A groove, worked out where it follows another. */
+  Pattern.Drums groove(Part part, String variant) {
+    return grooves.computeIfAbsent(
+        new Name(part.id(), variant), name -> part.groove(variant, meter).orElseThrow());
+  }
+
+  /** A pattern, a groove worked out. */
+  Pattern pattern(Part part, String variant) {
+    return part.role() == Role.DRUMS ? groove(part, variant) : part.variant(variant).pattern();
+  }
+
+  /** What a pitched pattern plays over the section at a place. */
+  Line of(Part part, String variant, int place) {
+    Pattern pattern = part.variant(variant).pattern();
+    Place key = place(part, variant, pattern, place);
+    Line found = known.get(key);
+    if (found == null) {
+      found = pattern.accept(new Resolved(part, variant, place));
+      known.put(key, found);
+    }
+    return found;
+  }
+
+  private Place place(Part part, String variant, Pattern pattern, int place) {
+    int bars = song.form().sections().get(place).bars();
+    if (!(pattern instanceof Pattern.Following following)) {
+      return new Place(part.id(), variant, bars, 0, 0);
+    }
+    if (following.rule() instanceof FollowRule.Doubling) {
+      return new Place(part.id(), variant, bars, place, -1);
+    }
+    boolean listens = following.rule() instanceof FollowRule.Sub;
+    int kicks = listens ? harmonies.kicks(place).id() : 0;
+    return new Place(part.id(), variant, bars, harmonies.of(part, variant, place).id(), kicks);
+  }
+
+  /** Each kind of pattern over a section. */
+  private final class Resolved implements Pattern.Kinds<Line> {
+    private final Part part;
+    private final String variant;
+    private final int place;
+
+    Resolved(Part part, String variant, int place) {
+      this.part = part;
+      this.variant = variant;
+      this.place = place;
+    }
+
+    @Override
+    public Line drums(Pattern.Drums pattern) {
+      return new Line(variant, List.of(), 0);
+    }
+
+    @Override
+    public Line varied(Pattern.Varied pattern) {
+      return new Line(variant, List.of(), 0);
+    }
+
+    @Override
+    public Line written(Pattern.Written pattern) {
+      int length = pattern.bars() * meter.ticksPerBar();
+      int total = song.form().sections().get(place).bars() * meter.ticksPerBar();
+      List<Note> once = HeldLine.inside(new Line("", pattern.notes(), 0), 0, length);
+      List<Note> out = new ArrayList<>();
+      for (int from = 0; from < total; from += length) {
+        for (Note note : once) {
+          if (from + note.start() < total) {
+            out.add(from == 0 ? note : note.withStart(from + note.start()));
+          }
+        }
+      }
+      return new Line(variant, out, once.size());
+    }
+
+    @Override
+    public Line following(Pattern.Following pattern) {
+      Harmony harmony = harmonies.of(part, variant, place).harmony();
+      Follower follower =
+          new Follower(
+              part.id(),
+              harmony,
+              kicks(pattern.rule()),
+              song.brief().key(),
+              rule -> doubled(rule, place));
+      return new Line(variant, follower.resolve(pattern.rule()), 0);
+    }
+
+    /** Only an 808 listens to the kicks. */
+    private List<Integer> kicks(FollowRule rule) {
+      return rule instanceof FollowRule.Sub ? harmonies.kicks(place).ticks() : List.of();
+    }
+  }
+
+  /**
+   * What a model plays over a section wherever it sounds, though it may be out: its own patterns,
+   * as high as they sound.
+   */
+  private List<Note> doubled(FollowRule.Doubling rule, int place) {
+    Part model = song.part(rule.model()).orElseThrow();
+    Section section = song.form().sections().get(place);
+    List<Note> out = new ArrayList<>();
+    for (CellSpan span : Spans.joined(section, model)) {
+      int from = span.fromBar() * meter.ticksPerBar();
+      int to = span.endBar() * meter.ticksPerBar();
+      Line line = of(model, Spans.name(model, span.cell()), place);
+      for (Note note : HeldLine.inside(line, from, to)) {
+        out.add(note.withKey(model.transposition().key(note.key())));
+      }
+    }
+    out.sort(Comparator.comparingInt(Note::start).thenComparingInt(Note::key));
+    return model.role() == Role.SUB ? oneAtATime(out) : out;
+  }
+
+  private static List<Note> oneAtATime(List<Note> notes) {
+    List<Note> out = new ArrayList<>(notes);
+    for (int i = 0; i + 1 < out.size(); i++) {
+      int next = out.get(i + 1).start();
+      if (out.get(i).end() > next && next > out.get(i).start()) {
+        out.set(i, out.get(i).withTicks(next - out.get(i).start()));
+      }
+    }
+    return out;
+  }
+}

@@ -1,0 +1,36 @@
+package westtide.score;
+
+import java.util.ArrayList;
+import java.util.List;
+import westtide.song.Cell;
+import westtide.song.CellSpan;
+import westtide.song.Part;
+import westtide.song.Section;
+
+/** The stretches of a section over which a part does one thing. */
+final class Spans {
+  private Spans() {}
+
+  /** The stretches in order; cells that follow each other and say the same are one. */
+  static List<CellSpan> joined(Section section, Part part) {
+    List<CellSpan> out = new ArrayList<>();
+    for (CellSpan span : section.spans(part.id())) {
+      CellSpan last = out.isEmpty() ? null : out.get(out.size() - 1);
+      if (last != null && same(last.cell(), span.cell(), part)) {
+        out.set(out.size() - 1, new CellSpan(last.cell(), span.endBar()));
+      } else {
+        out.add(span);
+      }
+    }
+    return out;
+  }
+
+  private static boolean same(Cell before, Cell after, Part part) {
+    return before.level() == after.level() && name(part, before).equals(name(part, after));
+  }
+
+  /** The name of the pattern a cell plays. */
+  static String name(Part part, Cell cell) {
+    return part.variant(cell.variant()).name();
+  }
+}

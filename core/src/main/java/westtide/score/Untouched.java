@@ -1,0 +1,99 @@
+package westtide.score;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import westtide.song.FollowRule;
+import westtide.song.Form;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.id.PartId;
+
+/**
+ * Finds the parts of an earlier score whose notes an edit did not reach: the part is the same, it
+ * does the same in every section, and so does whatever it listens to.
+ */
+final class Untouched implements Function<Part, Optional<ScoredPart>> {
+  private final Score earlier;
+  private final Song song;
+  private final boolean frame;
+
+  Untouched(Score earlier, Song song) {
+    this.earlier = earlier;
+    this.song = song;
+    this.frame =
+        earlier.song().brief().equals(song.brief())
+            && earlier.song().progressions().equals(song.progressions())
+            && sameFrame(earlier.song().form(), song.form());
+  }
+
+  @Override
+  public Optional<ScoredPart> apply(Part part) {
+    return frame && same(part) && hearsTheSame(part) ? earlier.part(part.id()) : Optional.empty();
+  }
+
+  private static boolean sameFrame(Form before, Form after) {
+    if (before.sections().size() != after.sections().size()) {
+      return false;
+    }
+    for (int i = 0; i < before.sections().size(); i++) {
+      Section old = before.sections().get(i);
+      Section now = after.sections().get(i);
+      boolean same =
+          old == now
+              || old.id().equals(now.id())
+                  && old.bars() == now.bars()
+                  && old.progression().equals(now.progression())
+                  && old.pedal().equals(now.pedal());
+      if (!same) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean same(Part part) {
+    Optional<Part> before = earlier.song().part(part.id());
+    return before.isPresent() && before.get() == part && sameCells(part.id());
+  }
+
+  private boolean sameCells(PartId part) {
+    List<Section> before = earlier.song().form().sections();
+    List<Section> after = song.form().sections();
+    for (int i = 0; i < before.size(); i++) {
+      boolean same =
+          before.get(i) == after.get(i)
+              || before
+                  .get(i)
+                  .cells()
+                  .getOrDefault(part, List.of())
+                  .equals(after.get(i).cells().getOrDefault(part, List.of()));
+      if (!same) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean hearsTheSame(Part part) {
+    boolean follows = !part.rules(FollowRule.Sub.class).isEmpty();
+    if (follows && !sameDrums()) {
+      return false;
+    }
+    for (FollowRule.Doubling rule : part.rules(FollowRule.Doubling.class)) {
+      Part model = song.part(rule.model()).orElseThrow();
+      if (!same(model) || !hearsTheSame(model)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean sameDrums() {
+    List<Part> now = song.parts(Role.DRUMS);
+    return earlier.song().parts(Role.DRUMS).size() == now.size()
+        && now.stream().allMatch(this::same);
+  }
+}

@@ -1,0 +1,154 @@
+package westtide.song;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
+import westtide.theory.voicing.ChordMember;
+
+/**
+ * What must hold between the pieces of a song: names are unique, and whatever points to a part, a
+ * pattern or a progression points to one that is there.
+ *
+ * @param progressions the chord rows
+ * @param parts the parts
+ * @param form the form
+ */
+record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
+  /**
+   * Checks everything.
+   *
+   * @throws IllegalArgumentException with what points where to nothing
+   */
+  void check() {
+    Set<String> rows = progressions.stream().map(Progression::name).collect(Collectors.toSet());
+    require(rows.size() == progressions.size(), "two progressions have the same name");
+    Map<PartId, Part> byId = new HashMap<>();
+    parts.forEach(part -> byId.put(part.id(), part));
+    require(byId.size() == parts.size(), "two parts have the same id");
+    require(
+        parts.stream().map(Part::name).distinct().count() == parts.size(),
+        "two parts have the same name");
+    for (Section section : form.sections()) {
+      if (!rows.contains(section.progression())) {
+        throw new IllegalArgumentException(
+            "section "
+                + section.word()
+                + " asks for the progression \""
+                + section.progression()
+                + "\", which the song does not have");
+      }
+      checkParts(section, byId);
+    }
+    for (Part part : parts) {
+      checkRules(part, rows, byId);
+    }
+    checkMembers(byId);
+  }
+
+  private static void checkParts(Section section, Map<PartId, Part> byId) {
+    for (Map.Entry<PartId, List<Cell>> cells : section.cells().entrySet()) {
+      Part part = byId.get(cells.getKey());
+      if (part == null) {
+        throw new IllegalArgumentException(
+            "section "
+                + section.word()
+                + " names a part \""
+                + cells.getKey()
+                + "\" that is not in the song");
+      }
+      for (Cell cell : cells.getValue()) {
+        if (!cell.variant().isEmpty() && part.find(cell.variant()).isEmpty()) {
+          throw new IllegalArgumentException(
+              "in section "
+                  + section.word()
+                  + " "
+                  + part.name()
+                  + " plays \""
+                  + cell.variant()
+                  + "\", which is none of its patterns");
+        }
+      }
+    }
+    for (PartId part : section.ramps().keySet()) {
+      if (!byId.containsKey(part)) {
+        throw new IllegalArgumentException(
+            "section " + section.word() + " moves a part \"" + part + "\" that is not in the song");
+      }
+    }
+  }
+
+  private static void checkRules(Part part, Set<String> rows, Map<PartId, Part> byId) {
+    for (FollowRule.Chords rule : part.rules(FollowRule.Chords.class)) {
+      rule.own()
+          .progression()
+          .ifPresent(
+              row ->
+                  require(
+                      rows.contains(row),
+                      part.name()
+                          + " plays the progression \""
+                          + row
+                          + "\", which the song does not have"));
+    }
+    for (FollowRule.Doubling rule : part.rules(FollowRule.Doubling.class)) {
+      Part model = byId.get(rule.model());
+      require(
+          model != null,
+          part.name() + " doubles a part \"" + rule.model() + "\" that is not in the song");
+      require(
+          model.role() != Role.DRUMS,
+          part.name() + " doubles drums, but only pitched parts can be");
+      checkCircle(part, byId);
+    }
+  }
+
+  /** Doubles of doubles are fine as long as one of them plays something itself. */
+  private static void checkCircle(Part part, Map<PartId, Part> byId) {
+    Set<PartId> seen = new HashSet<>();
+    List<PartId> open = new java.util.ArrayList<>(models(part));
+    while (!open.isEmpty()) {
+      PartId next = open.remove(open.size() - 1);
+      require(!next.equals(part.id()), part.name() + " doubles itself in a circle");
+      if (seen.add(next) && byId.containsKey(next)) {
+        open.addAll(models(byId.get(next)));
+      }
+    }
+  }
+
+  private static List<PartId> models(Part part) {
+    return part.rules(FollowRule.Doubling.class).stream().map(FollowRule.Doubling::model).toList();
+  }
+
+  private void checkMembers(Map<PartId, Part> byId) {
+    for (Progression row : progressions) {
+      for (ChordSpan span : row.spans()) {
+        Map<PartId, Set<ChordMember>> without = span.manner().without();
+        if (!without.isEmpty()) {
+          for (PartId part : without.keySet()) {
+            require(
+                byId.containsKey(part),
+                "progression "
+                    + row.name()
+                    + " leaves notes of "
+                    + span.chord()
+                    + " out of a part \""
+                    + part
+                    + "\" that is not in the song");
+          }
+        }
+      }
+    }
+  }
+
+  private static void require(boolean holds, String message) {
+    if (!holds) {
+      throw new IllegalArgumentException(message);
+    }
+  }
+}

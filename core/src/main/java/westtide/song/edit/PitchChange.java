@@ -1,0 +1,34 @@
+package westtide.song.edit;
+
+import westtide.song.FollowRule;
+import westtide.song.Note;
+import westtide.song.Pattern;
+
+/**
+ * A change of pitches, kind by kind of pattern and rule: written notes one by one, rules each in
+ * their way; grooves have no pitch and stay.
+ */
+interface PitchChange extends Pattern.Kinds<Pattern>, FollowRule.Kinds<FollowRule> {
+  /** What becomes of one written note. */
+  Note note(Note note);
+
+  @Override
+  default Pattern drums(Pattern.Drums pattern) {
+    return pattern;
+  }
+
+  @Override
+  default Pattern varied(Pattern.Varied pattern) {
+    return pattern;
+  }
+
+  @Override
+  default Pattern written(Pattern.Written pattern) {
+    return pattern.withNotes(pattern.notes().stream().map(this::note).toList());
+  }
+
+  @Override
+  default Pattern following(Pattern.Following pattern) {
+    return new Pattern.Following(pattern.rule().accept(this));
+  }
+}

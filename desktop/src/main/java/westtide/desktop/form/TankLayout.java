@@ -1,0 +1,106 @@
+package westtide.desktop.form;
+
+import java.util.List;
+import java.util.Optional;
+import westtide.desktop.kit.Window;
+import westtide.song.Section;
+import westtide.song.Song;
+
+/**
+ * Where parts and sections stand on the sheet of tanks: rows of equal height, columns to scale but
+ * none too narrow to use, of many those in view. Pixels.
+ *
+ * @param song the song that is shown
+ * @param width of the sheet
+ * @param height of the sheet
+ * @param firstRow parts before the first in view
+ * @param firstColumn sections before the first in view
+ */
+record TankLayout(Song song, double width, double height, int firstRow, int firstColumn) {
+  static final double LEFT = 116;
+  static final double TOP = 46;
+  private static final double FOOT = 26;
+  private static final double NARROWEST = 40;
+  private static final double LOWEST_ROW = 38;
+  private static final double HIGHEST_ROW = 74;
+  private static final double OUT_OF_SIGHT = -10;
+
+  /** A bar of a section under a pixel. */
+  record Place(int section, int bar) {}
+
+  /** The parts in view. */
+  Window rows() {
+    double room = Math.max(LOWEST_ROW, height - TOP - FOOT);
+    return new Window(song.parts().size(), room, LOWEST_ROW, firstRow);
+  }
+
+  /** The sections in view. */
+  Window columns() {
+    double room = Math.max(NARROWEST, width - LEFT - 8);
+    return new Window(sections().size(), room, NARROWEST, firstColumn);
+  }
+
+  private List<Section> sections() {
+    return song.form().sections();
+  }
+
+  /** Left edges of the sections in view and the right end of the last. */
+  double[] edges() {
+    Window columns = columns();
+    int bars = 0;
+    for (int i = columns.offset(); i < columns.end(); i++) {
+      bars += sections().get(i).bars();
+    }
+    double spare = Math.max(0, columns.room() - NARROWEST * columns.shown());
+    double least = Math.min(NARROWEST, columns.room() / columns.shown());
+    double[] out = new double[columns.shown() + 1];
+    out[0] = LEFT;
+    for (int i = 0; i < columns.shown(); i++) {
+      int own = sections().get(columns.offset() + i).bars();
+      out[i + 1] = out[i] + least + spare * own / bars;
+    }
+    return out;
+  }
+
+  /** The height of a part's row. */
+  double rowHeight() {
+    Window rows = rows();
+    return Math.min(HIGHEST_ROW, rows.room() / rows.shown());
+  }
+
+  /** The upper edge of a part's row. */
+  double top(int row) {
+    return TOP + rowHeight() * (row - rows().offset());
+  }
+
+  /** The part whose row a height lies in; beyond the last part there are more numbers. */
+  int rowAt(double y) {
+    return rows().offset() + (int) ((y - TOP) / rowHeight());
+  }
+
+  /** What stands under a distance from the left; empty beside the sections. */
+  Optional<Place> placeAt(double x) {
+    double[] edges = edges();
+    for (int i = 0; i + 1 < edges.length; i++) {
+      if (x >= edges[i] && x < edges[i + 1]) {
+        int section = columns().offset() + i;
+        double share = (x - edges[i]) / (edges[i + 1] - edges[i]);
+        return Optional.of(new Place(section, (int) (share * sections().get(section).bars())));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Where a tick of the song stands; out of sight where its section is. */
+  double x(double tick) {
+    int bar = song.brief().meter().ticksPerBar();
+    int section = song.form().sectionAt((int) Math.min(song.form().bars() - 1, tick / bar));
+    int at = section - columns().offset();
+    if (at < 0 || at >= columns().shown()) {
+      return OUT_OF_SIGHT;
+    }
+    double share = (tick / bar - song.form().startBar(section)) / sections().get(section).bars();
+    double[] edges = edges();
+    return edges[at] + share * (edges[at + 1] - edges[at]);
+  }
+}

@@ -1,0 +1,110 @@
+package westtide.desktop.frame;
+
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.open.OpenSong;
+import westtide.desktop.open.SongView;
+import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayBar;
+import westtide.song.Brief;
+
+/**
+ * The top of the window: what the song is, whether it is saved, undo and redo, and the way to every
+ * action.
+ */
+public final class Bridge extends HBox {
+  private static final double WIDE = 1200;
+
+  private final Label title = Controls.label("", "title");
+  private final Label project = Controls.label("", "small");
+  private final Label key = Controls.label("", "figure");
+  private final Label tempo = Controls.label("", "figure");
+  private final Label felt = Controls.label("", "small");
+  private final Label swing = Controls.label("", "figure");
+  private final Label saved = Controls.label("", "small");
+  private final Button undo;
+  private final Button redo;
+  private final OpenSong open;
+  private final PlayBar play;
+
+  /** The bar over everything: what the song is, playing, files and actions. */
+  public Bridge(OpenSong open, PlayBar play, Runnable find, Runnable save) {
+    this.open = open;
+    this.play = play;
+    getStyleClass().add("bridge");
+    VBox name = Controls.column(0, title, project);
+    name.setPrefWidth(216);
+    name.setMinWidth(206);
+    VBox swung = fact("swing", swing);
+    swung.visibleProperty().bind(widthProperty().greaterThan(WIDE));
+    swung.managedProperty().bind(swung.visibleProperty());
+    undo = icon("undo", Feather.CORNER_UP_LEFT, "Undo", open::undo);
+    redo = icon("redo", Feather.CORNER_UP_RIGHT, "Redo", open::redo);
+    saved.setId("saved-state");
+    title.setId("bridge-title");
+    key.setId("bridge-key");
+    tempo.setId("bridge-tempo");
+    Button finder = Controls.action("find-action", "Find   /", find);
+    finder.setAccessibleText("Find an action   /");
+    Controls.explained(finder, "Find an action   /");
+    finder.getStyleClass().setAll("button", "find");
+    Button saver = Controls.action("save", "save", save);
+    getChildren()
+        .addAll(
+            name,
+            fact("key", key),
+            fact("tempo", Controls.row(6, tempo, felt)),
+            swung,
+            Controls.spring(),
+            play,
+            Controls.spring(),
+            Controls.whole(Controls.column(0, saved, Controls.row(2, saver, undo, redo))),
+            finder);
+  }
+
+  /** Shows the song as it is now. */
+  public void show(SongView view) {
+    Brief brief = view.song().brief();
+    title.setText(view.song().title());
+    project.setText(view.song().project());
+    project.setManaged(!view.song().project().isEmpty());
+    key.setText(brief.key().toString());
+    tempo.setText(brief.tempo().toString());
+    felt.setText("felt " + brief.felt());
+    swing.setText(brief.swing() + " %");
+    saved.setText(
+        open.changed() ? open.file().isPresent() ? "changed" : "in no file yet" : "saved");
+    undo.setDisable(open.undoable().isEmpty());
+    redo.setDisable(open.redoable().isEmpty());
+    Controls.explained(undo, open.undoable().map(name -> "Undo: " + name).orElse("Undo"));
+    Controls.explained(redo, open.redoable().map(name -> "Redo: " + name).orElse("Redo"));
+  }
+
+  /** Shows where the song is in this frame. */
+  public void follow(Moment moment) {
+    Brief brief = open.song().brief();
+    play.follow(moment, brief.meter(), brief.tempo());
+  }
+
+  private static VBox fact(String name, Region figure) {
+    figure.setMinWidth(USE_PREF_SIZE);
+    VBox fact = Controls.column(0, Controls.label(name, "small"), figure);
+    fact.setMinWidth(USE_PREF_SIZE);
+    return fact;
+  }
+
+  private static Button icon(String id, Feather icon, String words, Runnable run) {
+    Button button = Controls.action(id, "", run);
+    FontIcon graphic = new FontIcon(icon);
+    graphic.getStyleClass().add("icon");
+    button.setGraphic(graphic);
+    button.setAccessibleText(words);
+    return button;
+  }
+}

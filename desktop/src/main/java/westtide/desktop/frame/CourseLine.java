@@ -1,0 +1,61 @@
+package westtide.desktop.frame;
+
+import java.util.List;
+import javafx.scene.shape.CubicCurveTo;
+import javafx.scene.shape.MoveTo;
+import javafx.scene.shape.Path;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+
+/**
+ * The way from a style to a MIDI file, drawn as a line of stops over water, each with what is
+ * decided there.
+ */
+public final class CourseLine extends Drawing {
+  private record Stop(String name, String decides) {}
+
+  private static final List<Stop> STOPS =
+      List.of(
+          new Stop("Brief", "style, tempo, key"),
+          new Stop("Chords", "typed, led smoothly"),
+          new Stop("Drums", "beads on lines"),
+          new Stop("Low end", "808 follows the kick"),
+          new Stop("Lines", "a lead on degrees"),
+          new Stop("Form", "intro to hook or drop"),
+          new Stop("Deliver", "MIDI, whole and parts"));
+  private static final double EDGE = 70;
+
+  /** A line that stands beside nothing until it is told where. */
+  public CourseLine() {
+    super("The stages, in any order: brief, chords, drums, low end, lines, form, deliver", false);
+    setPrefHeight(118);
+    setMaxWidth(1120);
+  }
+
+  @Override
+  protected void draw() {
+    Axis x = new Axis(0, STOPS.size() - 1, EDGE, getWidth() - EDGE);
+    double y = 36;
+    Path water = new Path(new MoveTo(0, y));
+    double length = x.length(1);
+    for (double from = x.at(-0.5); from < getWidth(); from += length) {
+      water
+          .getElements()
+          .add(
+              new CubicCurveTo(
+                  from + length / 3, y + 14, from + 2 * length / 3, y - 14, from + length, y));
+    }
+    add(water, "energy-line");
+    for (int i = 0; i < STOPS.size(); i++) {
+      dot(x.at(i), y, 7, "stop-mark");
+      textCentred(x.at(i), y + 32, length, STOPS.get(i).name(), "section");
+      textCentred(x.at(i), y + 50, length, STOPS.get(i).decides(), "soft");
+    }
+    textCentred(
+        getWidth() / 2,
+        112,
+        getWidth(),
+        "A style gives a whole first draft; change what you like in any order, then write the MIDI file.",
+        "soft");
+  }
+}

@@ -1,0 +1,25 @@
+package westtide.desktop.frame;
+
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Controls;
+import westtide.review.Measure;
+
+/** A figure with its name and the scale it stands on. */
+final class MeasureRow extends VBox {
+  private final Label name = Controls.label("");
+  private final Label figure = Controls.label("", "strong");
+  private final MeasureScale scale = new MeasureScale();
+
+  MeasureRow() {
+    super(1);
+    getChildren().addAll(Controls.row(4, name, Controls.spring(), figure), scale);
+  }
+
+  void show(Measure measure) {
+    name.setText(measure.name());
+    figure.setText(measure.shown());
+    figure.setId("figure-" + measure.name().toLowerCase().replaceAll("[^a-z0-9]+", "-"));
+    scale.show(measure);
+  }
+}

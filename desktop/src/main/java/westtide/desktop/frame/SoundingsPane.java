@@ -1,0 +1,106 @@
+package westtide.desktop.frame;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.open.Selection;
+import westtide.desktop.open.SongView;
+import westtide.review.Finding;
+import westtide.review.Measure;
+import westtide.review.Stage;
+import westtide.review.StageSoundings;
+import westtide.song.Role;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.Edit;
+
+/** The right of the window: what the present stage measures, and what it found. */
+public final class SoundingsPane extends VBox {
+  private final VBox measures = new VBox(5);
+  private final VBox findings = new VBox(7);
+  private final Consumer<Edit> apply;
+  private final Label calm = Controls.wrapped("", "small");
+  private final Button recall;
+
+  /** A pane whose fixes are handed over as edits. */
+  public SoundingsPane(Consumer<Edit> apply) {
+    this.apply = apply;
+    getStyleClass().add("soundings");
+    setPrefWidth(258);
+    setMinWidth(210);
+    findings.setId("findings");
+    this.recall =
+        Controls.action("recall-left", "", () -> this.apply.accept(BriefEdits.recallLeft()));
+    VBox list = new VBox(7, findings, calm, recall);
+    list.setPadding(new javafx.geometry.Insets(2));
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
+    getChildren().addAll(Controls.title("Soundings"), measures, scroll);
+  }
+
+  /** Shows what a stage measures of the selected part and its pattern, and what it found. */
+  public void show(SongView view, Stage stage, Selection selection) {
+    StageSoundings found = view.soundings().at(stage);
+    List<Measure> figures = measures(view, stage, selection);
+    showMeasures(figures);
+    showFindings(found.findings());
+    calm.setText(
+        "Nothing found. The bands show what is usual for "
+            + view.style().name().toLowerCase()
+            + ".");
+    calm.setVisible(found.findings().isEmpty());
+    calm.setManaged(found.findings().isEmpty());
+    int left = view.song().leftAlone().size();
+    recall.setText("show the " + left + " left findings again");
+    recall.setVisible(left > 0);
+    recall.setManaged(left > 0);
+  }
+
+  /** Cards that are there are used again, so that an edit changes only what is said. */
+  private void showFindings(List<Finding> found) {
+    while (findings.getChildren().size() > found.size()) {
+      findings.getChildren().remove(findings.getChildren().size() - 1);
+    }
+    for (int i = 0; i < found.size(); i++) {
+      if (i == findings.getChildren().size()) {
+        findings.getChildren().add(new FindingCard(i, apply));
+      }
+      ((FindingCard) findings.getChildren().get(i)).show(found.get(i));
+    }
+  }
+
+  /** Rows that are there are used again, so that an edit changes only figures. */
+  private void showMeasures(List<Measure> figures) {
+    while (measures.getChildren().size() > figures.size()) {
+      measures.getChildren().remove(measures.getChildren().size() - 1);
+    }
+    for (int i = 0; i < figures.size(); i++) {
+      if (i == measures.getChildren().size()) {
+        measures.getChildren().add(new MeasureRow());
+      }
+      ((MeasureRow) measures.getChildren().get(i)).show(figures.get(i));
+    }
+  }
+
+  private static List<Measure> measures(SongView view, Stage stage, Selection selection) {
+    if (stage == Stage.CHORDS) {
+      return view.soundings().measures(selection.progression(view.song()));
+    }
+    List<Role> roles =
+        switch (stage) {
+          case DRUMS -> List.of(Role.DRUMS);
+          case LINES -> List.of(Role.LINE);
+          case LOW_END -> List.of(Role.SUB, Role.BASS);
+          default -> List.of();
+        };
+    return selection
+        .part(view.song(), roles)
+        .map(part -> view.soundings().measures(stage, part.id(), selection.pattern(part)))
+        .orElse(view.soundings().at(stage).measures());
+  }
+}

@@ -1,0 +1,254 @@
+package westtide.desktop.frame;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.IntConsumer;
+import javafx.beans.binding.Bindings;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
+import javafx.scene.text.Text;
+import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.Drawing;
+import westtide.desktop.open.SongView;
+import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayDesk;
+import westtide.review.Energy;
+import westtide.rhythm.Clock;
+import westtide.song.Form;
+import westtide.song.SectionKind;
+import westtide.style.FormHabit;
+
+/**
+ * The whole song at the lower edge: sections to scale on a bar ruler, energy bar by bar as a water
+ * line, the style's usual energy as a thin dashed one. A click goes there and selects the section,
+ * a drag loops the bars it passes, a double click opens the section in the form; the arrow keys
+ * select a section.
+ */
+public final class TideChart extends Drawing {
+  private static final double EDGE = 22;
+  private static final double TOP = 40;
+  private static final double FOOT = 26;
+  private static final double LOWEST = 104;
+  private static final double HIGHEST = 138;
+  private static final double SHARE = 0.1725;
+
+  private final PlayDesk play;
+  private final IntConsumer select;
+  private final Runnable openForm;
+  private Optional<SongView> view = Optional.empty();
+  private int selected;
+  private int pressedBar;
+  private boolean dragged;
+
+  /** A chart that plays from where it is clicked and tells which section that is. */
+  public TideChart(PlayDesk play, IntConsumer select, Runnable openForm) {
+    super("Tide chart: the sections of the song and their energy", true);
+    this.play = play;
+    this.select = select;
+    this.openForm = openForm;
+    setId("tide-chart");
+    getStyleClass().add("tide");
+    setMinHeight(LOWEST);
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
+    setOnKeyPressed(this::key);
+  }
+
+  /** Takes its share of the height of a frame, within limits. */
+  public void fitInto(Region frame) {
+    prefHeightProperty()
+        .bind(
+            Bindings.createDoubleBinding(
+                () -> Math.max(LOWEST, Math.min(HIGHEST, frame.getHeight() * SHARE)),
+                frame.heightProperty()));
+  }
+
+  /** Shows the energy of every bar, with one section picked out. */
+  public void show(SongView shown, int section) {
+    view = Optional.of(shown);
+    selected = section;
+    redraw();
+  }
+
+  /** Shows where the song is in this frame. */
+  public void follow(Moment moment) {
+    playAt(moment.tick());
+  }
+
+  @Override
+  protected double playX(double tick) {
+    return view.map(v -> bars(v).at(tick / v.song().brief().meter().ticksPerBar())).orElse(0.0);
+  }
+
+  @Override
+  protected double playFoot() {
+    return getHeight() - FOOT + 8;
+  }
+
+  private void press(MouseEvent event) {
+    requestFocus();
+    pressedBar = bar(event.getX());
+    dragged = false;
+    sectionAt(event.getX()).ifPresent(select::accept);
+    if (event.getClickCount() == 2) {
+      openForm.run();
+    }
+  }
+
+  private void drag(MouseEvent event) {
+    int bar = bar(event.getX());
+    if (view.isEmpty() || (!dragged && bar == pressedBar)) {
+      return;
+    }
+    dragged = true;
+    int ticks = view.get().song().brief().meter().ticksPerBar();
+    int from = Math.min(pressedBar, bar);
+    int to = Math.max(pressedBar, bar) + 1;
+    play.loop(new PlayDesk.Range(from * ticks, to * ticks));
+  }
+
+  private void release(MouseEvent event) {
+    if (view.isPresent() && !dragged) {
+      play.seek(pressedBar * view.get().song().brief().meter().ticksPerBar());
+    }
+  }
+
+  private int bar(double x) {
+    return view.map(v -> Math.max(0, Math.min(v.song().form().bars() - 1, (int) bars(v).value(x))))
+        .orElse(0);
+  }
+
+  private Optional<Integer> sectionAt(double x) {
+    return view.map(v -> v.song().form().sectionAt((int) Math.max(0, bars(v).value(x))));
+  }
+
+  private void key(KeyEvent event) {
+    int step = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
+    if (view.isEmpty() || (step == 0 && event.getCode() != KeyCode.ENTER)) {
+      return;
+    }
+    event.consume();
+    if (step == 0) {
+      openForm.run();
+      return;
+    }
+    int last = view.get().song().form().sections().size() - 1;
+    select.accept(Math.max(0, Math.min(last, selected + step)));
+  }
+
+  private Axis bars(SongView v) {
+    return new Axis(0, v.song().form().bars(), EDGE, getWidth() - EDGE);
+  }
+
+  @Override
+  protected void draw() {
+    if (view.isEmpty()) {
+      return;
+    }
+    SongView v = view.get();
+    Form form = v.song().form();
+    Axis x = bars(v);
+    Axis y = new Axis(0, 100, getHeight() - FOOT, TOP);
+    drawSelected(form, x);
+    drawWater(v.energy(), x, y);
+    drawLoop(v, x, y.at(0));
+    drawRuler(form, x, y.at(0));
+    for (int i = 0; i < form.sections().size(); i++) {
+      drawSection(v, i, x, y);
+    }
+    text(
+        EDGE,
+        getHeight() - 6,
+        "energy, bar by bar; dashed: what "
+            + v.style().name().toLowerCase()
+            + " usually wants · click goes there, drag loops",
+        "soft");
+    String length = form.bars() + " bars · " + Clock.of(v.song().millis());
+    named(textEnding(getWidth() - EDGE, getHeight() - 6, length, "soft"), "tide-length", length);
+    ring(3, 3, getWidth() - 6, getHeight() - 6);
+  }
+
+  private void drawSelected(Form form, Axis x) {
+    int start = form.startBar(selected);
+    double left = x.at(start);
+    double width = x.length(form.sections().get(selected).bars());
+    box(left, 4, width, getHeight() - FOOT - 4, "band", "pick");
+  }
+
+  private void drawWater(Energy energy, Axis x, Axis y) {
+    List<Double> bars = energy.bars();
+    double[] surface = new double[4 * bars.size()];
+    for (int bar = 0; bar < bars.size(); bar++) {
+      double level = y.at(bars.get(bar));
+      surface[4 * bar] = x.at(bar);
+      surface[4 * bar + 1] = level;
+      surface[4 * bar + 2] = x.at(bar + 1);
+      surface[4 * bar + 3] = level;
+    }
+    double[] water = new double[surface.length + 4];
+    water[0] = x.at(0);
+    water[1] = y.at(0);
+    System.arraycopy(surface, 0, water, 2, surface.length);
+    water[water.length - 2] = x.at(bars.size());
+    water[water.length - 1] = y.at(0);
+    polygon(water, "energy");
+    polyline(surface, "energy-line");
+  }
+
+  private void drawLoop(SongView v, Axis x, double y) {
+    int ticks = v.song().brief().meter().ticksPerBar();
+    play.loop()
+        .ifPresent(
+            loop -> {
+              double from = x.at(loop.from() / (double) ticks);
+              double to = x.at(loop.to() / (double) ticks);
+              named(
+                  box(from, y + 1, to - from, 6, "loop"),
+                  "tide-loop",
+                  "Loop, bars " + (loop.from() / ticks + 1) + " to " + loop.to() / ticks);
+            });
+  }
+
+  private void drawRuler(Form form, Axis x, double y) {
+    line(EDGE, y, getWidth() - EDGE, y, "rule", "bar");
+    for (int bar = 0; bar <= form.bars(); bar += 4) {
+      line(x.at(bar), y, x.at(bar), y + (bar % 8 == 0 ? 6 : 3), "rule", "bar");
+    }
+  }
+
+  private void drawSection(SongView v, int index, Axis x, Axis y) {
+    Form form = v.song().form();
+    double left = x.at(form.startBar(index));
+    double width = x.length(form.sections().get(index).bars());
+    line(left, 6, left, y.at(0), "rule", "bar");
+    Text name = text(left + 5, 18, form.label(index), "section");
+    named(
+        name,
+        "tide-section-" + index,
+        form.label(index) + ", " + form.sections().get(index).bars() + " bars");
+    fit(name, width - 8);
+    fit(text(left + 5, 32, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
+    int wanted = target(v, index);
+    line(left, y.at(wanted), left + width, y.at(wanted), "energy-target");
+  }
+
+  private static int target(SongView v, int index) {
+    FormHabit habit = v.style().form();
+    SectionKind kind = v.song().form().sections().get(index).word().kind();
+    if (kind == SectionKind.HOOK && index == lastHook(v.song().form())) {
+      return habit.lastHook();
+    }
+    return habit.energy().getOrDefault(kind, 50);
+  }
+
+  private static int lastHook(Form form) {
+    int last = -1;
+    for (int i = 0; i < form.sections().size(); i++) {
+      last = form.sections().get(i).word().kind() == SectionKind.HOOK ? i : last;
+    }
+    return last;
+  }
+}

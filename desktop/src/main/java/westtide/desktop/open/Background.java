@@ -1,0 +1,83 @@
+package westtide.desktop.open;
+
+import java.io.IOException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import javafx.application.Platform;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Work with files, one piece after another beside the window. What fails is told in a sentence and
+ * logged.
+ */
+public final class Background {
+  private static final Logger LOG = LoggerFactory.getLogger(Background.class);
+
+  /** Work that may fail with a sentence. */
+  public interface Work<T> {
+    T run() throws IOException;
+  }
+
+  private final ExecutorService worker =
+      Executors.newSingleThreadExecutor(
+          run -> {
+            Thread thread = new Thread(run, "beside the window");
+            thread.setDaemon(true);
+            return thread;
+          });
+  private final Messages messages;
+
+  /** A thread beside the window that says what failed in the messages. */
+  public Background(Messages messages) {
+    this.messages = messages;
+  }
+
+  /** Runs work beside the window and hands its result back to it. */
+  public <T> void run(Work<T> work, Consumer<T> then) {
+    worker.execute(
+        () -> {
+          try {
+            T result = work.run();
+            Platform.runLater(() -> then.accept(result));
+          } catch (IOException | IllegalArgumentException e) {
+            LOG.warn("Work beside the window failed", e);
+            Platform.runLater(() -> messages.failed(e.getMessage()));
+          } catch (RuntimeException e) {
+            LOG.error("Work beside the window failed unexpectedly", e);
+            Platform.runLater(
+                () ->
+                    messages.failed("That did not work; nothing was lost, and the log says more."));
+          }
+        });
+  }
+
+  /** Runs work whose failure only the log is told of. */
+  public void quietly(Work<Void> work) {
+    if (worker.isShutdown()) {
+      return;
+    }
+    worker.execute(
+        () -> {
+          try {
+            work.run();
+          } catch (IOException | RuntimeException e) {
+            LOG.warn("Unsaved work could not be kept", e);
+          }
+        });
+  }
+
+  /** Finishes what is under way; called once, when the application ends. */
+  public void finish() {
+    worker.shutdown();
+    try {
+      if (!worker.awaitTermination(3, TimeUnit.SECONDS)) {
+        LOG.warn("Work with files did not finish before the end");
+      }
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+}

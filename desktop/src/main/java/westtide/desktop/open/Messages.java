@@ -1,0 +1,68 @@
+package westtide.desktop.open;
+
+import javafx.animation.PauseTransition;
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
+import westtide.desktop.kit.Controls;
+
+/**
+ * Short sentences at the lower edge: what was done, or what could not be done and what to do
+ * instead.
+ */
+public final class Messages extends HBox {
+  private final Label words = Controls.wrapped("");
+  private final PauseTransition good = new PauseTransition(Duration.seconds(5));
+
+  /** A place for messages, empty at first. */
+  public Messages() {
+    setId("message");
+    words.setId("message-words");
+    words.setMaxWidth(720);
+    getStyleClass().add("message");
+    getChildren().addAll(words, Controls.action("message-close", "✕", this::hide));
+    getChildren().get(1).setStyle("-fx-text-fill: -wt-sheet;");
+    setAlignment(Pos.CENTER_LEFT);
+    setSpacing(14);
+    setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    StackPane.setAlignment(this, Pos.BOTTOM_CENTER);
+    StackPane.setMargin(this, new javafx.geometry.Insets(0, 0, 6, 0));
+    setVisible(false);
+    good.setOnFinished(event -> hide());
+  }
+
+  /** Says that something was done; goes away by itself. */
+  public void done(String sentence) {
+    show(sentence, false);
+    good.playFromStart();
+  }
+
+  /** Says what one should know of something that was done; stays until it is closed. */
+  public void told(String sentence) {
+    good.stop();
+    show(sentence, false);
+  }
+
+  /** Says what could not be done; stays until it is closed. */
+  public void failed(String sentence) {
+    good.stop();
+    show(sentence, true);
+  }
+
+  /** Takes the message away. */
+  public void hide() {
+    setVisible(false);
+  }
+
+  private void show(String sentence, boolean bad) {
+    words.setText(sentence);
+    getStyleClass().remove("bad");
+    if (bad) {
+      getStyleClass().add("bad");
+    }
+    setVisible(true);
+  }
+}

@@ -1,0 +1,182 @@
+package westtide.desktop.open;
+
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import westtide.song.Cell;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.chord.Progression;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
+
+/**
+ * What is chosen in the open song, for all rooms, the tide chart and the player alike.
+ *
+ * @param section the chosen section
+ * @param progression the name of the chosen progression; empty for that of the section
+ * @param part the part chosen last, of whatever role
+ * @param parts the part chosen last of each role
+ * @param patterns the pattern in front of each part; a part without an entry has its usual one
+ * @param bar the chosen bar of the section, counted from 0
+ * @param notes the chosen notes of the pattern in front of the chosen part, by their places in it
+ */
+public record Selection(
+    SectionId section,
+    Optional<String> progression,
+    PartId part,
+    Map<Role, PartId> parts,
+    Map<PartId, String> patterns,
+    int bar,
+    Set<Integer> notes) {
+  /** Copies the maps and the notes. */
+  public Selection {
+    parts = Map.copyOf(parts);
+    patterns = Map.copyOf(patterns);
+    notes = Set.copyOf(notes);
+  }
+
+  /** What is chosen when a song is opened: its first hook and its first part. */
+  public static Selection of(Song song) {
+    return new Selection(
+        firstHook(song.form()),
+        Optional.empty(),
+        song.parts().get(0).id(),
+        Map.of(),
+        Map.of(),
+        0,
+        Set.of());
+  }
+
+  private static SectionId firstHook(Form form) {
+    return form.sections().stream()
+        .filter(section -> section.word().kind() == SectionKind.HOOK)
+        .findFirst()
+        .orElse(form.sections().get(0))
+        .id();
+  }
+
+  /**
+   * The same choice kept inside what a song has; {@code place} is where the section stood, so that
+   * its neighbour is chosen when it is gone.
+   */
+  public Selection in(Song song, int place) {
+    boolean there = song.form().place(section).isPresent();
+    int last = song.form().sections().size() - 1;
+    SectionId stays = there ? section : song.form().id(Math.max(0, Math.min(last, place)));
+    int bars = song.form().sections().get(song.form().place(stays).orElse(0)).bars();
+    Map<Role, PartId> kept = new EnumMap<>(Role.class);
+    parts.forEach(
+        (role, id) ->
+            song.part(id).filter(p -> p.role() == role).ifPresent(p -> kept.put(role, id)));
+    Map<PartId, String> inFront = new HashMap<>();
+    patterns.forEach(
+        (id, name) ->
+            song.part(id)
+                .filter(p -> p.find(name).isPresent())
+                .ifPresent(p -> inFront.put(id, name)));
+    PartId chosen = song.part(part).isPresent() ? part : song.parts().get(0).id();
+    Optional<String> row = progression.filter(name -> named(song, name).isPresent());
+    int inside = Math.max(0, Math.min(bars - 1, bar));
+    return new Selection(stays, row, chosen, kept, inFront, inside, notes);
+  }
+
+  /** The part chosen of a role, or the first of that role; empty when the song has none. */
+  public Optional<Part> part(Song song, Role role) {
+    return part(song, List.of(role));
+  }
+
+  /** The part chosen last of several roles, or the first of any of them. */
+  public Optional<Part> part(Song song, List<Role> roles) {
+    Optional<Part> chosen = song.part(part).filter(p -> roles.contains(p.role()));
+    if (chosen.isPresent()) {
+      return chosen;
+    }
+    for (Role role : roles) {
+      if (parts.containsKey(role)) {
+        return song.part(parts.get(role));
+      }
+    }
+    return song.parts().stream().filter(p -> roles.contains(p.role())).findFirst();
+  }
+
+  /** The chosen progression: one that was chosen by itself, or that of the chosen section. */
+  public Progression progression(Song song) {
+    return progression
+        .flatMap(name -> named(song, name))
+        .orElseGet(
+            () -> {
+              int place = song.form().place(section).orElse(0);
+              return song.progression(song.form().sections().get(place).progression());
+            });
+  }
+
+  private static Optional<Progression> named(Song song, String name) {
+    return song.progressions().stream().filter(row -> row.name().equals(name)).findFirst();
+  }
+
+  /** The same with another progression. */
+  public Selection withProgression(String name) {
+    return new Selection(section, Optional.of(name), part, parts, patterns, bar, notes);
+  }
+
+  /** The name of the pattern in front of a part. */
+  public String pattern(Part of) {
+    return of.variant(patterns.getOrDefault(of.id(), "")).name();
+  }
+
+  /** The same with another section; every part puts in front what it plays there first. */
+  public Selection withSection(Song song, SectionId other) {
+    Map<PartId, String> playing = new HashMap<>(patterns);
+    song.form()
+        .place(other)
+        .ifPresent(
+            place -> {
+              Section there = song.form().sections().get(place);
+              song.parts().forEach(p -> first(there, p).ifPresent(n -> playing.put(p.id(), n)));
+            });
+    return new Selection(other, Optional.empty(), part, parts, playing, 0, Set.of());
+  }
+
+  private static Optional<String> first(Section section, Part part) {
+    return section.cells(part.id()).stream()
+        .filter(cell -> cell.level() != Level.OUT)
+        .findFirst()
+        .map(Cell::variant)
+        .map(name -> part.variant(name).name());
+  }
+
+  /** The same with another part. */
+  public Selection withPart(Part other) {
+    Map<Role, PartId> more = new EnumMap<>(Role.class);
+    more.putAll(parts);
+    more.put(other.role(), other.id());
+    Set<Integer> kept = other.id().equals(part) ? notes : Set.of();
+    return new Selection(section, progression, other.id(), more, patterns, bar, kept);
+  }
+
+  /** The same with another pattern in front of a part. */
+  public Selection withPattern(PartId of, String name) {
+    Map<PartId, String> more = new HashMap<>(patterns);
+    more.put(of, name);
+    return new Selection(section, progression, part, parts, more, bar, Set.of());
+  }
+
+  /** The same with another bar. */
+  public Selection withBar(int other) {
+    return new Selection(section, progression, part, parts, patterns, other, notes);
+  }
+
+  /** The same with other notes. */
+  public Selection withNotes(Set<Integer> other) {
+    return new Selection(section, progression, part, parts, patterns, bar, other);
+  }
+}

@@ -1,0 +1,2 @@
+/** Playing the open song: transport, touching notes, meters, and listening with care. */
+package westtide.desktop.play;

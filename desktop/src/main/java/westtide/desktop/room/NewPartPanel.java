@@ -1,0 +1,81 @@
+package westtide.desktop.room;
+
+import java.util.List;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.edit.PartEdits;
+import westtide.song.id.SectionId;
+import westtide.song.mix.Patch;
+
+/** Adds a part: what it is for, what it is heard with and what it is called. */
+public final class NewPartPanel extends VBox {
+  private final Desk desk;
+  private final Chips<Role> roles = new Chips<>("new-part-", Role::toString, this::chooseRole);
+  private final Chooser<String> instrument =
+      new Chooser<>("new-part-instrument", "instrument of the new part", List.of(), this::heard);
+  private final TextField name = Controls.field("new-part-name", "name, such as Plucked guitar");
+  private Role role;
+  private String suggested = "";
+
+  /** A panel that begins with a role. */
+  public NewPartPanel(Desk desk, Role role) {
+    super(12);
+    this.desk = desk;
+    getStyleClass().add("card");
+    setPrefWidth(540);
+    name.setOnAction(event -> add());
+    getChildren()
+        .addAll(
+            Controls.title("Add a part"),
+            roles,
+            Controls.row(10, Controls.label("instrument", "small"), instrument),
+            Controls.row(10, Controls.label("name", "small"), name),
+            Controls.wrapped(
+                "It plays in full in the selected section; the form says where else.", "small"),
+            Controls.row(
+                10,
+                Controls.primary("new-part-take", "add the part", this::add),
+                Controls.action("new-part-cancel", "cancel", desk.panels()::close)));
+    chooseRole(role);
+  }
+
+  /** Shows it in front of the window. */
+  public void open() {
+    desk.panels().open(this);
+    name.requestFocus();
+    name.selectAll();
+  }
+
+  private void chooseRole(Role chosen) {
+    role = chosen;
+    roles.show(List.of(Role.values()), chosen);
+    List<String> names = Instruments.names(chosen);
+    instrument.display(names, names.get(0));
+    heard(names.get(0));
+  }
+
+  /** An instrument is a good name until another is typed. */
+  private void heard(String chosen) {
+    if (name.getText().isBlank() || name.getText().equals(suggested)) {
+      suggested = Character.toUpperCase(chosen.charAt(0)) + chosen.substring(1);
+      name.setText(suggested);
+    }
+  }
+
+  private void add() {
+    Song song = desk.open().song();
+    String heard = instrument.getValue();
+    String called = name.getText().isBlank() ? suggested : name.getText().strip();
+    Part part = PartEdits.blank(song, role, called, Patch.of(heard), Instruments.program(heard, 0));
+    SectionId section = desk.open().selection().section();
+    desk.panels().close();
+    desk.apply(PartEdits.add(part, section));
+    desk.open().song().part(part.id()).ifPresent(desk.open()::select);
+  }
+}

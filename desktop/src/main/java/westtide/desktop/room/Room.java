@@ -1,0 +1,33 @@
+package westtide.desktop.room;
+
+import java.util.List;
+import javafx.scene.Node;
+import westtide.desktop.open.SongView;
+import westtide.desktop.play.Moment;
+import westtide.review.Stage;
+
+/**
+ * One stage's sheet. It is built once, and told what to show whenever it is in front and something
+ * changed.
+ */
+public interface Room {
+  /** The stage it is for. */
+  public Stage stage();
+
+  /** Its sheet. */
+  public Node node();
+
+  /** Shows a state of the song. */
+  public void show(SongView view);
+
+  /** Shows where the song is in this frame; called only while the room is in front. */
+  default void follow(Moment moment) {}
+
+  /** What can be done in this room and found by name; the room is in front when one is run. */
+  default List<Command> commands() {
+    return List.of();
+  }
+
+  /** The line of the course below its name: one measured fact. */
+  public String fact(SongView view);
+}
