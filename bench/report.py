@@ -23,6 +23,12 @@ with open(os.path.join(folder, "processes.txt"), encoding="utf-8") as file:
 with open(os.path.join(folder, "blocks.txt"), encoding="utf-8") as file:
     title, block, median, high, worst = file.read().strip().split("\t")
 
+windows = {}
+with open(os.path.join(folder, "window.txt"), encoding="utf-8") as file:
+    for line in file:
+        row = json.loads(line)
+        windows[row["song"]] = row
+
 
 def medians(name):
     return {
@@ -92,6 +98,33 @@ print("|---|---|---|---|---|")
 keys = medians("EditBenchmark.key")
 for song, mid in medians("EditBenchmark.tempo").items():
     print(f"| {song} | {mid:.0f} | {mid / 50000:.2f} | {keys[song]:.0f} | {keys[song] / 50000:.2f} |")
+print()
+print("## An ensemble: 16 parts, 150 bars")
+print()
+notes = windows["16 parts, 150 bars"]["notes"]
+print(f"A song of {notes} notes, grown from a draft. Baseline: what the window may take in the middle,")
+print("10 ms for a score, 20 ms for all findings of all stages; a score after one hit more, made from the one before it, is")
+print("beside the whole score.")
+print()
+score = medians("EnsembleBenchmark.score")[""]
+found = medians("EnsembleBenchmark.findings")[""]
+edit = medians("EnsembleBenchmark.edit")[""]
+print("| song to score µs | of the baseline | all findings µs | of the baseline | score after one hit µs | of the whole score |")
+print("|---|---|---|---|---|---|")
+print(f"| {score:.0f} | {score / 10000:.2f} | {found:.0f} | {found / 20000:.2f} | {edit:.0f} | {edit / score:.2f} |")
+print()
+print("## The window's own thread")
+print()
+print("The edit, the score, the soundings, drawing, style sheets and layout, in the real window at 1280 × 800 in the room")
+print("where such an edit is made; the middle one of 80 after 60 to warm up (of 5 after 2 for the largest song, whose")
+print("baseline is 4 s to open and 500 ms an edit). Baseline: 16 ms, one picture at 60 a second.")
+print()
+print("| song | notes | opened ms | placed hit ms | of the baseline | moved note ms | of the baseline | turned tank ms | of the baseline |")
+print("|---|---|---|---|---|---|---|---|---|")
+for name, row in windows.items():
+    base = 500000 if row["notes"] > 100000 else 16000
+    cells = " | ".join(f"{row[key] / 1000:.1f} | {row[key] / base:.2f}" for key in ("hit", "note", "tank"))
+    print(f"| {name} | {row['notes']} | {row['opened'] / 1000:.0f} | {cells} |")
 print()
 print("## The audio thread while everything is edited")
 print()

@@ -42,6 +42,7 @@ import westtide.song.chord.Progression;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 
 /**
@@ -72,14 +73,17 @@ public class GrooveBenchmark {
     }
     Part drums =
         Part.of(
-            "drums",
+            PartId.of("drums"),
             "Drums",
             Role.DRUMS,
             0,
             List.of(new Variant("A", new Pattern.Drums(2, lanes))));
     Section section =
         Section.of(
-            SectionWord.HOOK, BARS, "hook", Map.of("drums", List.of(new Cell(0, Level.FULL, "A"))));
+            SectionWord.HOOK,
+            BARS,
+            "hook",
+            Map.of(PartId.of("drums"), List.of(new Cell(0, Level.FULL, "A"))));
     Progression row =
         Progression.of(
             "hook",

@@ -19,6 +19,7 @@ import westtide.song.edit.BriefEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
 import westtide.sound.Engine;
 
 /**
@@ -124,7 +125,7 @@ public final class WorstBlock {
   }
 
   private static List<Edit> edits(Random random) {
-    DrumEdits drums = new DrumEdits("drums", "A");
+    DrumEdits drums = new DrumEdits(PartId.of("drums"), "A");
     int step = random.nextInt(32);
     return List.of(
         BriefEdits.tempo(Tempo.of(118 + random.nextInt(8))),
@@ -132,8 +133,8 @@ public final class WorstBlock {
         drums.place(
             DrumVoice.CLOSED_HAT.lane(), Hit.of(step, 40 + random.nextInt(80)).withStrokes(3)),
         drums.place(DrumVoice.KICK.lane(), Hit.of(step, 110)),
-        MixEdits.mix("keys", "level", mix -> mix.withLevel(-160 + random.nextInt(60))),
-        MixEdits.setting("808", "release", 20 + random.nextInt(40)));
+        MixEdits.mix(PartId.of("keys"), "level", mix -> mix.withLevel(-160 + random.nextInt(60))),
+        MixEdits.setting(PartId.of("808"), "release", 20 + random.nextInt(40)));
   }
 
   private static double seconds(long since) {
