@@ -3,6 +3,7 @@ package westtide.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import westtide.file.MidiPlan;
 import westtide.rhythm.Meter;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -33,7 +34,7 @@ final class SongTree {
     this.meter = song.brief().meter();
   }
 
-  /** The tree, with every note when they are asked for. */
+  /** The tree, with every note when they are asked for, on the keys that MIDI says. */
   ObjectNode json(boolean notes) {
     ObjectNode out = JsonNodeFactory.instance.objectNode();
     out.put("title", song.title()).put("project", song.project());
@@ -48,8 +49,9 @@ final class SongTree {
     }
     if (notes) {
       ArrayNode all = out.putArray("notes");
+      MidiPlan plan = MidiPlan.of(score.parts());
       for (ScoredPart part : score.parts()) {
-        part.notes().forEach(note -> all.add(note(part.part(), note)));
+        plan.written(part).forEach(note -> all.add(note(part.part(), note)));
       }
     }
     return out;

@@ -174,7 +174,7 @@ public final class MidiFile {
     if (cents != 0 && !drums) {
       addTuning(track, channel, cents);
     }
-    List<ScoredNote> notes = drums ? MidiDrums.written(part, plan.notes()) : part.notes();
+    List<ScoredNote> notes = plan.written(part);
     for (MidiEvent event : notes(notes, channel)) {
       track.add(event);
     }

@@ -55,6 +55,11 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
     return new MidiPlan(places, notes, told(playing, places, notes));
   }
 
+  /** The notes of a part as the file says them: drum lanes on the notes they are written as. */
+  public List<ScoredNote> written(ScoredPart part) {
+    return part.part().role() == Role.DRUMS ? MidiDrums.written(part, notes) : part.notes();
+  }
+
   /** Whether parts go beyond the first sixteen channels. */
   public boolean ports() {
     return places.values().stream().anyMatch(place -> place.port() > 0);
