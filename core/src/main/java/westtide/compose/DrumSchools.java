@@ -2,17 +2,18 @@ package westtide.compose;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import westtide.compose.groove.EightBars;
-import westtide.compose.groove.GrooveDraft;
 import westtide.compose.groove.KickVelocity;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.song.Cell;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.Song;
@@ -25,7 +26,7 @@ import westtide.song.edit.GrooveEdits;
 final class DrumSchools {
   private static final int VARIED = 9;
   private static final int LONG = 8;
-  private static final String GROWN = GrooveDraft.MAIN + " in eight";
+  private static final String GROWN = " in eight";
 
   private DrumSchools() {}
 
@@ -47,7 +48,7 @@ final class DrumSchools {
     return part.groove(cell.variant(), song.brief().meter()).map(Pattern.Drums::bars).orElse(0);
   }
 
-  /** The usual groove of every drum part grown to eight bars wherever it plays, or kept again. */
+  /** The main groove of every drum part grown to eight bars wherever it plays, or kept again. */
   static Song withEightBars(Song song, boolean throughWritten) {
     Song out = song;
     for (Part part : song.parts(Role.DRUMS)) {
@@ -57,31 +58,47 @@ final class DrumSchools {
   }
 
   private static Song withEightBars(Song song, Part part, boolean throughWritten) {
-    String usual = part.usual().name();
     if (!throughWritten) {
-      return playing(song, part, cell -> bars(song, part, cell) >= LONG, usual);
+      return playing(
+          song, part, cell -> bars(song, part, cell) >= LONG, cell -> kept(part, cell.variant()));
     }
-    Song grown = part.find(GROWN).isPresent() ? song : grown(song, part, usual);
-    return playing(grown, part, cell -> part.variant(cell.variant()).name().equals(usual), GROWN);
+    String main = new PlayedBars(song).pattern(part);
+    String name = main + GROWN;
+    Song grown = part.find(name).isPresent() ? song : grown(song, part, main, name);
+    return playing(
+        grown,
+        part,
+        cell -> part.variant(cell.variant()).name().equals(main),
+        cell -> Optional.of(name));
   }
 
-  private static Song grown(Song song, Part part, String usual) {
+  /** The groove that was grown into this one; empty, the usual one, where none was. */
+  private static Optional<String> kept(Part part, String grown) {
+    return part.variants().stream()
+        .map(Variant::name)
+        .filter(name -> grown.equals(name + GROWN))
+        .findFirst();
+  }
+
+  private static Song grown(Song song, Part part, String main, String name) {
     Pattern.Drums groove =
         EightBars.of(EightBars.Plan.ALL)
             .grow(
-                part.groove(usual, song.brief().meter()).orElseThrow(),
+                part.groove(main, song.brief().meter()).orElseThrow(),
                 song.brief().meter(),
                 new Seed(song.seed()));
-    return new GrooveEdits(part.id(), usual).grow(GROWN, groove).apply(song);
+    return new GrooveEdits(part.id(), main).grow(name, groove).apply(song);
   }
 
-  private static Song playing(Song song, Part part, Predicate<Cell> which, String variant) {
+  private static Song playing(
+      Song song, Part part, Predicate<Cell> which, Function<Cell, Optional<String>> variant) {
     return song.withForm(
         song.form()
             .each(
                 section ->
                     section.withEachCell(
-                        part.id(), c -> which.test(c) ? c.withVariant(variant) : c)));
+                        part.id(),
+                        c -> which.test(c) ? c.withVariant(variant.apply(c).orElse("")) : c)));
   }
 
   /** Whether velocities of copies differ; empty without drums. */

@@ -8,6 +8,7 @@ import westtide.song.FollowRule;
 import westtide.song.FormLine;
 import westtide.song.KickLink;
 import westtide.song.Part;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -93,8 +94,9 @@ public enum School {
   public Optional<String> answer(Song song) {
     return switch (this) {
       case LOW_END ->
-          song.rules(FollowRule.Sub.class).stream()
-              .findFirst()
+          new PlayedBars(song)
+              .part(Role.SUB)
+              .flatMap(part -> part.rules(FollowRule.Sub.class).stream().findFirst())
               .map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));

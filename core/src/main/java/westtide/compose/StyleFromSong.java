@@ -16,6 +16,7 @@ import westtide.song.Brief;
 import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -88,9 +89,14 @@ public final class StyleFromSong {
         reasons());
   }
 
-  /** A style has one part of each job; it is made from the first that does it. */
-  private Optional<Part> first(Role role) {
-    return song.parts(role).stream().findFirst();
+  /** A style has one part of each job; it is made from the one that is heard longest. */
+  private Optional<Part> main(Role role) {
+    return new PlayedBars(song).part(role);
+  }
+
+  private Optional<FollowRule.Chords> chordRule() {
+    return main(Role.CHORDS)
+        .flatMap(part -> part.rules(FollowRule.Chords.class).stream().findFirst());
   }
 
   private ChordHabit chords() {
@@ -101,8 +107,7 @@ public final class StyleFromSong {
     Set<ChordQuality> colours = new LinkedHashSet<>();
     spans.forEach(span -> colours.add(span.chord().quality()));
     FollowRule.Chords rule =
-        song.rules(FollowRule.Chords.class).stream()
-            .findFirst()
+        chordRule()
             .orElseGet(() -> FollowRule.Chords.of(base.keysPart().range(), Optional.empty()));
     return new ChordHabit(
         song.progressions().stream().map(this::line).distinct().toList(),
@@ -151,7 +156,7 @@ public final class StyleFromSong {
   }
 
   private LaneHabit habit(DrumLane lane) {
-    int pan = first(Role.DRUMS).map(part -> part.sound(lane.id()).pan()).orElse(0);
+    int pan = main(Role.DRUMS).map(part -> part.sound(lane.id()).pan()).orElse(0);
     return new LaneHabit(
         List.of(lane.lane().toString()),
         lane.grid(),
@@ -183,27 +188,24 @@ public final class StyleFromSong {
   }
 
   private Optional<Pattern.Drums> drums(String variant) {
-    return first(Role.DRUMS)
+    return main(Role.DRUMS)
         .filter(part -> part.find(variant).isPresent())
         .flatMap(part -> part.groove(variant, brief.meter()));
   }
 
   private PartHabit.Keys keys() {
-    return first(Role.CHORDS)
+    return main(Role.CHORDS)
         .map(
             part ->
                 new PartHabit.Keys(
                     part.name(),
                     part.program(),
-                    part.rules(FollowRule.Chords.class).stream()
-                        .findFirst()
-                        .map(FollowRule.Chords::range)
-                        .orElse(base.keysPart().range())))
+                    chordRule().map(FollowRule.Chords::range).orElse(base.keysPart().range())))
         .orElse(base.keysPart());
   }
 
   private PartHabit.Lead lead() {
-    return first(Role.LINE)
+    return main(Role.LINE)
         .map(
             part ->
                 new PartHabit.Lead(
@@ -216,7 +218,7 @@ public final class StyleFromSong {
   }
 
   private PartHabit.Sub sub() {
-    Optional<Part> part = first(Role.SUB);
+    Optional<Part> part = main(Role.SUB);
     Optional<FollowRule.Sub> rule =
         part.flatMap(p -> p.rules(FollowRule.Sub.class).stream().findFirst());
     if (part.isEmpty() || rule.isEmpty()) {
@@ -231,7 +233,7 @@ public final class StyleFromSong {
   }
 
   private PartHabit.Bass bass() {
-    Optional<Part> part = first(Role.BASS);
+    Optional<Part> part = main(Role.BASS);
     Optional<FollowRule.Bass> rule =
         part.flatMap(p -> p.rules(FollowRule.Bass.class).stream().findFirst());
     if (part.isEmpty() || rule.isEmpty()) {

@@ -8,6 +8,7 @@ import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
@@ -34,14 +35,17 @@ final class PatternSong {
         : song.with(unmarked(song), List.of(playing), form);
   }
 
-  /** The progression it is heard over first, or the first of the song where it never plays. */
+  /**
+   * The progression it is heard over first, or where it never plays the one most of the song is
+   * over.
+   */
   private static String progression(Song song, PartId part, String variant) {
     return Score.of(song).part(part).stream()
         .flatMap(scored -> scored.passages().stream())
         .filter(passage -> passage.name().equals(variant))
         .map(passage -> song.form().sections().get(passage.place()).progression())
         .findFirst()
-        .orElse(song.progressions().get(0).name());
+        .orElseGet(() -> new PlayedBars(song).progression().name());
   }
 
   /** The progressions without what single parts leave out, since the parts are not there. */

@@ -2,6 +2,7 @@ package westtide.follow;
 
 import java.util.List;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.id.PartId;
@@ -12,25 +13,26 @@ import westtide.theory.Key;
  *
  * @param part the part that follows
  * @param harmony what it hears
- * @param kicks ticks of the kick hits it hears, ascending; empty where no drums are written
+ * @param kicks asked for by what listens to them: ticks of the kick hits it hears, ascending; empty
+ *     where no drums are written
  * @param key the key of the song
  * @param doubled what a part that doubles another takes over: the notes of the model
  */
 public record Follower(
     PartId part,
     Harmony harmony,
-    List<Integer> kicks,
+    Supplier<List<Integer>> kicks,
     Key key,
     Function<FollowRule.Doubling, List<Note>> doubled)
     implements FollowRule.Kinds<List<Note>> {
   /** A follower of the chords alone, without kicks; what would double plays nothing. */
   public static Follower of(PartId part, Harmony harmony, Key key) {
-    return new Follower(part, harmony, List.of(), key, rule -> List.of());
+    return new Follower(part, harmony, List::of, key, rule -> List.of());
   }
 
   /** The same follower hearing kicks. */
   public Follower hearing(List<Integer> ticks) {
-    return new Follower(part, harmony, ticks, key, doubled);
+    return new Follower(part, harmony, () -> ticks, key, doubled);
   }
 
   /** The notes a rule plays, in order, inside the section. */
@@ -45,7 +47,7 @@ public record Follower(
 
   @Override
   public List<Note> sub(FollowRule.Sub rule) {
-    return new SubFollower(rule, kicks).resolve(harmony);
+    return new SubFollower(rule, kicks.get()).resolve(harmony);
   }
 
   @Override

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import westtide.rhythm.Position;
 import westtide.score.Score;
+import westtide.song.PlayedBars;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
@@ -41,7 +42,7 @@ final class ChordSoundings {
     }
     VoicingFindings voicings = new VoicingFindings(song, all);
     all.forEach(laid -> findings.addAll(voicings.of(laid)));
-    return new StageSoundings(measures(song.progressions().get(0), all), findings);
+    return new StageSoundings(measures(new PlayedBars(song).progression(), all), findings);
   }
 
   /** The figures of one progression. */

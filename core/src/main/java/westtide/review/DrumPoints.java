@@ -12,6 +12,7 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
@@ -34,8 +35,9 @@ final class DrumPoints {
           Map.entry("backbeat", song -> everyBar(song, DrumVoice.SNARE, 4, 12)),
           Map.entry("open hat under the snare", song -> everyBar(song, DrumVoice.OPEN_HAT, 4, 12)),
           Map.entry("something for the swing to move", DrumPoints::swung),
-          Map.entry("late hats", song -> nudge(song, DrumVoice.CLOSED_HAT) > 0),
-          Map.entry("clap before the snare", song -> nudge(song, DrumVoice.CLAP) < 0),
+          Map.entry("late hats", song -> nudges(song, DrumVoice.CLOSED_HAT).anyMatch(n -> n > 0)),
+          Map.entry(
+              "clap before the snare", song -> nudges(song, DrumVoice.CLAP).anyMatch(n -> n < 0)),
           Map.entry("snare before the clap", song -> onStep(song, DrumVoice.SNARE, ANY, 7)),
           Map.entry("late snare", song -> onStep(song, DrumVoice.SNARE, 1, 12)),
           Map.entry(
@@ -64,24 +66,25 @@ final class DrumPoints {
         .filter(lane -> lane.voice() == voice);
   }
 
-  /** The nudge of the drum in the usual groove of the first part that has it; 0 for none. */
-  private static int nudge(Song song, DrumVoice voice) {
-    return usual(song)
-        .flatMap(groove -> groove.find(voice.lane()).stream())
-        .findFirst()
-        .map(lane -> lane.feel().nudge())
-        .orElse(0);
+  /** The nudges of a drum in the main grooves, in ticks; before the beat below 0. */
+  private static IntStream nudges(Song song, DrumVoice voice) {
+    return main(song)
+        .flatMap(groove -> groove.lanes().stream())
+        .filter(lane -> lane.voice() == voice)
+        .mapToInt(lane -> lane.feel().nudge());
   }
 
-  private static Stream<Pattern.Drums> usual(Song song) {
+  /** The main groove of each drum part: the one it plays longest in the hooks. */
+  private static Stream<Pattern.Drums> main(Song song) {
+    PlayedBars played = new PlayedBars(song);
     return song.parts(Role.DRUMS).stream()
-        .flatMap(part -> part.groove(part.usual().name(), song.brief().meter()).stream());
+        .flatMap(part -> part.groove(played.pattern(part), song.brief().meter()).stream());
   }
 
-  /** Whether the usual groove of some part has the voice on these sixteenths of every bar. */
+  /** Whether the main groove of some part has the voice on these sixteenths of every bar. */
   private static boolean everyBar(Song song, DrumVoice voice, int... steps) {
     Meter meter = song.brief().meter();
-    return usual(song).anyMatch(groove -> everyBar(groove, voice, meter, steps));
+    return main(song).anyMatch(groove -> everyBar(groove, voice, meter, steps));
   }
 
   private static boolean everyBar(

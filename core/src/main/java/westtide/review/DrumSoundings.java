@@ -1,19 +1,16 @@
 package westtide.review;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import westtide.rhythm.Meter;
-import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.DrumEdits;
@@ -52,12 +49,12 @@ final class DrumSoundings {
       findings.addAll(repeats(part.part()).missingFills(song, part.part()));
     }
     ScoredPart main = main(drums);
-    StyledGroove usual = usual(main);
+    StyledGroove mainGroove = mainGroove(main);
     List<StyledGroove> beside =
-        drums.stream().filter(part -> part != main && part.plays()).map(this::usual).toList();
-    findings.addAll(new StyleGrooveFindings(usual, beside).take());
+        drums.stream().filter(part -> part != main && part.plays()).map(this::mainGroove).toList();
+    findings.addAll(new StyleGrooveFindings(mainGroove, beside).take());
     repeats(main.part()).againstSchool(style).ifPresent(findings::add);
-    return new StageSoundings(measures(usual, main.part()), findings);
+    return new StageSoundings(measures(mainGroove, main.part()), findings);
   }
 
   private DrumRepeats repeats(Part part) {
@@ -76,7 +73,7 @@ final class DrumSoundings {
     return out;
   }
 
-  /** The part that carries kick and backbeat, by how many of their hits its usual groove has. */
+  /** The part that carries kick and backbeat, by how many of their hits its main groove has. */
   private ScoredPart main(List<ScoredPart> drums) {
     ScoredPart out = drums.get(0);
     for (ScoredPart part : drums) {
@@ -86,30 +83,17 @@ final class DrumSoundings {
   }
 
   private long backbone(ScoredPart part) {
-    StyledGroove view = usual(part);
+    StyledGroove view = mainGroove(part);
     return view.groove().lanes().stream()
         .filter(lane -> lane.voice().backbone())
         .mapToLong(lane -> view.laid(lane).size())
         .sum();
   }
 
-  /** The usual groove where it plays at all, else the one that plays in most bars. */
-  private StyledGroove usual(ScoredPart part) {
-    String usual = part.part().usual().name();
-    boolean plays = part.passages().stream().anyMatch(p -> p.name().equals(usual));
-    String name = plays ? usual : most(part).orElse(usual);
+  /** The main groove of a part: the one it plays longest in the hooks. */
+  private StyledGroove mainGroove(ScoredPart part) {
+    String name = new PlayedBars(song).pattern(part.part());
     return view(part.part(), name, part.part().groove(name, meter).orElseThrow());
-  }
-
-  private static Optional<String> most(ScoredPart part) {
-    return part.passages().stream()
-        .collect(
-            Collectors.groupingBy(
-                Passage::name, LinkedHashMap::new, Collectors.summingInt(p -> p.end() - p.start())))
-        .entrySet()
-        .stream()
-        .max(Comparator.comparingInt(Map.Entry::getValue))
-        .map(Map.Entry::getKey);
   }
 
   private StyledGroove view(Part part, String name, Pattern.Drums groove) {

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
@@ -48,9 +48,7 @@ record LaidChords(Part part, FollowRule.Chords rule, Progression row, List<Voici
     return (kept.isEmpty() ? whole : new Voicing(kept)).plus(12 * rule.layer().octaves());
   }
 
-  /**
-   * Every progression by every part that plays it somewhere; one nobody plays by the first part.
-   */
+  /** Every progression by every part that plays it somewhere; one nobody plays by each of them. */
   static List<LaidChords> all(Score score) {
     Set<Played> played = new LinkedHashSet<>();
     for (ScoredPart part : score.parts()) {
@@ -65,7 +63,7 @@ record LaidChords(Part part, FollowRule.Chords rule, Progression row, List<Voici
     Song song = score.song();
     for (Progression row : song.progressions()) {
       if (played.stream().noneMatch(one -> one.row.equals(row.name()))) {
-        first(song).ifPresent(f -> played.add(new Played(f.part, f.rule, row.name())));
+        song.parts().forEach(part -> could(part, row).forEach(played::add));
       }
     }
     List<LaidChords> out = new ArrayList<>();
@@ -75,12 +73,8 @@ record LaidChords(Part part, FollowRule.Chords rule, Progression row, List<Voici
 
   private record Played(Part part, FollowRule.Chords rule, String row) {}
 
-  private static Optional<Played> first(Song song) {
-    return song.parts().stream()
-        .flatMap(
-            part ->
-                part.rules(FollowRule.Chords.class).stream()
-                    .map(rule -> new Played(part, rule, "")))
-        .findFirst();
+  private static Stream<Played> could(Part part, Progression row) {
+    return part.rules(FollowRule.Chords.class).stream()
+        .map(rule -> new Played(part, rule, row.name()));
   }
 }

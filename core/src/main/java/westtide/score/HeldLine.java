@@ -81,8 +81,8 @@ record HeldLine(Line line, int from, int to) {
     return new Placing.Sounding(note.key(), note.velocity(), line.source(index), Optional.empty());
   }
 
-  /** The notes of a line, for those that double it. */
-  static List<Note> inside(Line line, int from, int to) {
-    return line.notes().stream().filter(n -> n.start() >= from && n.start() < to).toList();
+  /** The notes that begin in a stretch. */
+  static List<Note> inside(List<Note> notes, int from, int to) {
+    return notes.stream().filter(n -> n.start() >= from && n.start() < to).toList();
   }
 }

@@ -51,7 +51,7 @@ final class Lines {
   /** What a pitched pattern plays over the section at a place. */
   Line of(Part part, String variant, int place) {
     Pattern pattern = part.variant(variant).pattern();
-    Place key = place(part, variant, pattern, place);
+    Place key = pattern.accept(new Deciding(part, variant, place));
     Line found = known.get(key);
     if (found == null) {
       found = pattern.accept(new Resolved(part, variant, place));
@@ -60,17 +60,65 @@ final class Lines {
     return found;
   }
 
-  private Place place(Part part, String variant, Pattern pattern, int place) {
-    int bars = song.form().sections().get(place).bars();
-    if (!(pattern instanceof Pattern.Following following)) {
-      return new Place(part.id(), variant, bars, 0, 0);
+  /** What each kind of pattern listens to in the section at a place. */
+  private final class Deciding implements Pattern.Kinds<Place>, FollowRule.Kinds<Place> {
+    private final Part part;
+    private final String variant;
+    private final int place;
+
+    Deciding(Part part, String variant, int place) {
+      this.part = part;
+      this.variant = variant;
+      this.place = place;
     }
-    if (following.rule() instanceof FollowRule.Doubling) {
-      return new Place(part.id(), variant, bars, place, -1);
+
+    @Override
+    public Place drums(Pattern.Drums pattern) {
+      return by(0, 0);
     }
-    boolean listens = following.rule() instanceof FollowRule.Sub;
-    int kicks = listens ? harmonies.kicks(place).id() : 0;
-    return new Place(part.id(), variant, bars, harmonies.of(part, variant, place).id(), kicks);
+
+    @Override
+    public Place varied(Pattern.Varied pattern) {
+      return by(0, 0);
+    }
+
+    @Override
+    public Place written(Pattern.Written pattern) {
+      return by(0, 0);
+    }
+
+    @Override
+    public Place following(Pattern.Following pattern) {
+      return pattern.rule().accept(this);
+    }
+
+    @Override
+    public Place chords(FollowRule.Chords rule) {
+      return by(heard(), 0);
+    }
+
+    @Override
+    public Place sub(FollowRule.Sub rule) {
+      return by(heard(), harmonies.kicks(place).id());
+    }
+
+    @Override
+    public Place bass(FollowRule.Bass rule) {
+      return by(heard(), 0);
+    }
+
+    @Override
+    public Place doubling(FollowRule.Doubling rule) {
+      return by(place, -1);
+    }
+
+    private int heard() {
+      return harmonies.of(part, variant, place).id();
+    }
+
+    private Place by(int heard, int kicks) {
+      return new Place(part.id(), variant, song.form().sections().get(place).bars(), heard, kicks);
+    }
   }
 
   /** Each kind of pattern over a section. */
@@ -99,7 +147,7 @@ final class Lines {
     public Line written(Pattern.Written pattern) {
       int length = pattern.bars() * meter.ticksPerBar();
       int total = song.form().sections().get(place).bars() * meter.ticksPerBar();
-      List<Note> once = HeldLine.inside(new Line("", pattern.notes(), 0), 0, length);
+      List<Note> once = HeldLine.inside(pattern.notes(), 0, length);
       List<Note> out = new ArrayList<>();
       for (int from = 0; from < total; from += length) {
         for (Note note : once) {
@@ -118,15 +166,10 @@ final class Lines {
           new Follower(
               part.id(),
               harmony,
-              kicks(pattern.rule()),
+              () -> harmonies.kicks(place).ticks(),
               song.brief().key(),
               rule -> doubled(rule, place));
       return new Line(variant, follower.resolve(pattern.rule()), 0);
-    }
-
-    /** Only an 808 listens to the kicks. */
-    private List<Integer> kicks(FollowRule rule) {
-      return rule instanceof FollowRule.Sub ? harmonies.kicks(place).ticks() : List.of();
     }
   }
 
@@ -142,7 +185,7 @@ final class Lines {
       int from = span.fromBar() * meter.ticksPerBar();
       int to = span.endBar() * meter.ticksPerBar();
       Line line = of(model, Spans.name(model, span.cell()), place);
-      for (Note note : HeldLine.inside(line, from, to)) {
+      for (Note note : HeldLine.inside(line.notes(), from, to)) {
         out.add(note.withKey(model.transposition().key(note.key())));
       }
     }

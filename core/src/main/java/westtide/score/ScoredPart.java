@@ -25,7 +25,18 @@ public record ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passag
 
   /** The passage at a tick of the song, if the part is in there. */
   public Optional<Passage> passage(int tick) {
-    return passages.stream().filter(p -> p.start() <= tick && tick < p.end()).findFirst();
+    int low = 0;
+    int high = passages.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (passages.get(middle).end() <= tick) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    boolean there = low < passages.size() && passages.get(low).start() <= tick;
+    return there ? Optional.of(passages.get(low)) : Optional.empty();
   }
 
   /** Whether it plays anything. */

@@ -11,4 +11,9 @@ public record CellSpan(Cell cell, int endBar) {
   public int fromBar() {
     return cell.fromBar();
   }
+
+  /** Length in bars. */
+  public int bars() {
+    return endBar - cell.fromBar();
+  }
 }

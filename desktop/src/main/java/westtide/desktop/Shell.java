@@ -120,7 +120,7 @@ public final class Shell {
     this.bridge = new Bridge(open, new PlayBar(play, this::listening), this::find, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
-    this.tide = new TideChart(play, open::select, () -> go(Stage.FORM));
+    this.tide = new TideChart(play, open, () -> go(Stage.FORM));
     this.pulse = new Pulse(play, around.millis(), messages, this::follow);
     List<Command> all = new ArrayList<>(new ShellCommands(this, open, files, play).list());
     rooms.forEach(room -> room.commands().forEach(command -> all.add(inRoom(room, command))));
@@ -274,7 +274,7 @@ public final class Shell {
     bridge.show(view);
     course.show(view, rooms, front);
     soundings.show(view, front, open.selection());
-    tide.show(view, open.section());
+    tide.show(view);
     ears.show(view, front);
   }
 
@@ -300,7 +300,7 @@ public final class Shell {
             return null;
           });
     }
-    open.view().ifPresent(view -> tide.show(view, open.section()));
+    open.view().ifPresent(view -> tide.show(view));
   }
 
   /** Runs a command by its id, as its row in the list does. */

@@ -69,6 +69,7 @@ final class ShellCommands {
     out.add(
         Command.of("play-section", "Play the section from its start", play::playSection)
             .withKeys("P"));
+    out.add(Command.of("play-bar", "Play from the chosen bar", play::playBar).withKeys("Shift+P"));
     out.add(
         Command.of("loop-section", "Loop this section, or play on", play::toggleLoop)
             .withKeys("L"));

@@ -2,12 +2,19 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.control.ToggleButton;
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import westtide.desktop.open.NotePlace;
 import westtide.review.Stage;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.edit.LineEdits;
 
 /** The 808 beside the kick. */
 class LowEndRoomTest extends TrapSongTest {
@@ -29,5 +36,41 @@ class LowEndRoomTest extends TrapSongTest {
     assertThat(shown("#finding-0")).isTrue();
     press("#fix-0");
     assertThat(rule().lowest()).isEqualTo(28);
+  }
+
+  @Test
+  void theBarThatIsChosenIsShownWhereverOneGoes() {
+    go(Stage.LOW_END);
+    press("#bars-later");
+    assertThat(shell.open().selection().bar()).hasValue(4);
+    assertThat(lookup("#tide-bar").query().getAccessibleText())
+        .isEqualTo("Chosen bar " + (shell.open().bar() + 1));
+    clickOn("#sub-0");
+    assertThat(shell.open().selection().notes()).hasSize(1);
+    assertThat(lookup(".chosen-ring").queryAll()).hasSize(1);
+    interact(() -> lookup("#tide-chart").query().requestFocus());
+    push(KeyCode.SHIFT, KeyCode.LEFT);
+    assertThat(shell.open().selection().bar()).hasValue(3);
+    push(KeyCode.SHIFT, KeyCode.P);
+    waitFor(() -> shell.play().gauges().playing());
+    int bar = song().brief().meter().ticksPerBar();
+    assertThat(shell.play().gauges().tick()).isGreaterThanOrEqualTo(shell.open().bar() * bar);
+    press("#play");
+  }
+
+  @Test
+  void linesAndLowEndShowTheSameBars() {
+    LineEdits lead = new LineEdits(song().parts(Role.LINE).get(0).id(), "A");
+    List<Note> notes = new ArrayList<>(line());
+    interact(() -> shell.open().apply(lead.replace("Two pages", new Pattern.Written(8, notes))));
+    go(Stage.LINES);
+    press("#page-bars-5-8");
+    assertThat(shell.open().selection().bar()).hasValue(4);
+    go(Stage.LOW_END);
+    press("#bars-earlier");
+    go(Stage.LINES);
+    assertThat(lookup("#page-bars-1-4").<ToggleButton>query().isSelected()).isTrue();
+    clickOn("#note-0");
+    assertThat(shell.open().selection().notes()).containsExactly(NotePlace.of(line().get(0)));
   }
 }

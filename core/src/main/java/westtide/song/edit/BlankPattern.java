@@ -8,6 +8,7 @@ import westtide.song.ChordRules;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
@@ -42,6 +43,7 @@ final class BlankPattern {
   }
 
   private static int bars(Song song) {
-    return Math.min(MOST_BARS, song.progressions().get(0).bars(song.brief().meter()));
+    int bars = new PlayedBars(song).progression().bars(song.brief().meter());
+    return Math.min(MOST_BARS, bars);
   }
 }

@@ -39,7 +39,7 @@ record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
         variants.add(old);
       }
     }
-    boolean first = own.variants().get(0).name().equals(variant);
+    boolean first = own.usual().name().equals(variant);
     Transposition moved = moved(own, model);
     List<Part> parts =
         song.parts().stream()

@@ -75,9 +75,7 @@ public record PartEdits(PartId part) {
                         .withTransposition(Transposition.NONE)
                         .withMix(quieter(p.mix()))
                         .withVariants(
-                            List.of(
-                                new Variant(
-                                    p.variants().get(0).name(), new Pattern.Following(rule))))));
+                            List.of(new Variant(p.usual().name(), new Pattern.Following(rule))))));
   }
 
   private static Mix quieter(Mix mix) {

@@ -1,7 +1,10 @@
 package westtide.desktop.drums;
 
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import westtide.desktop.open.NotePlace;
+import westtide.desktop.open.Selection;
 import westtide.desktop.room.Desk;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
@@ -75,6 +78,10 @@ final class GrooveChoice {
   void choose(int row, int at) {
     lane = row;
     column = at;
+    Selection now = desk.open().selection();
+    Set<NotePlace> hit =
+        scene().hit().map(h -> Set.of(NotePlace.of(id(), h.step()))).orElse(Set.of());
+    desk.open().select(now.withPart(scene().part()).withNotes(hit));
     refresh.run();
   }
 

@@ -2,7 +2,6 @@ package westtide.desktop.frame;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.function.IntConsumer;
 import javafx.beans.binding.Bindings;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -11,6 +10,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.play.PlayDesk;
@@ -22,9 +22,9 @@ import westtide.style.FormHabit;
 
 /**
  * The whole song at the lower edge: sections to scale on a bar ruler, energy bar by bar as a water
- * line, the style's usual energy as a thin dashed one. A click goes there and selects the section,
- * a drag loops the bars it passes, a double click opens the section in the form; the arrow keys
- * select a section.
+ * line, the style's usual energy as a thin dashed one. A click goes there and selects the bar and
+ * its section, a drag loops the bars it passes, a double click opens the section in the form; the
+ * arrow keys select a section, with Shift a bar.
  */
 public final class TideChart extends Drawing {
   private static final double EDGE = 22;
@@ -35,18 +35,17 @@ public final class TideChart extends Drawing {
   private static final double SHARE = 0.1725;
 
   private final PlayDesk play;
-  private final IntConsumer select;
+  private final OpenSong open;
   private final Runnable openForm;
   private Optional<SongView> view = Optional.empty();
-  private int selected;
   private int pressedBar;
   private boolean dragged;
 
-  /** A chart that plays from where it is clicked and tells which section that is. */
-  public TideChart(PlayDesk play, IntConsumer select, Runnable openForm) {
+  /** A chart that plays from where it is clicked and selects what is there. */
+  public TideChart(PlayDesk play, OpenSong open, Runnable openForm) {
     super("Tide chart: the sections of the song and their energy", true);
     this.play = play;
-    this.select = select;
+    this.open = open;
     this.openForm = openForm;
     setId("tide-chart");
     getStyleClass().add("tide");
@@ -66,10 +65,9 @@ public final class TideChart extends Drawing {
                 frame.heightProperty()));
   }
 
-  /** Shows the energy of every bar, with one section picked out. */
-  public void show(SongView shown, int section) {
+  /** Shows the energy of every bar, with what is selected picked out. */
+  public void show(SongView shown) {
     view = Optional.of(shown);
-    selected = section;
     redraw();
   }
 
@@ -92,7 +90,7 @@ public final class TideChart extends Drawing {
     requestFocus();
     pressedBar = bar(event.getX());
     dragged = false;
-    sectionAt(event.getX()).ifPresent(select::accept);
+    view.ifPresent(v -> open.selectBar(pressedBar));
     if (event.getClickCount() == 2) {
       openForm.run();
     }
@@ -121,10 +119,6 @@ public final class TideChart extends Drawing {
         .orElse(0);
   }
 
-  private Optional<Integer> sectionAt(double x) {
-    return view.map(v -> v.song().form().sectionAt((int) Math.max(0, bars(v).value(x))));
-  }
-
   private void key(KeyEvent event) {
     int step = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
     if (view.isEmpty() || (step == 0 && event.getCode() != KeyCode.ENTER)) {
@@ -135,8 +129,12 @@ public final class TideChart extends Drawing {
       openForm.run();
       return;
     }
-    int last = view.get().song().form().sections().size() - 1;
-    select.accept(Math.max(0, Math.min(last, selected + step)));
+    Form form = view.get().song().form();
+    if (event.isShiftDown()) {
+      open.selectBar(Math.max(0, Math.min(form.bars() - 1, open.bar() + step)));
+    } else {
+      open.select(Math.max(0, Math.min(form.sections().size() - 1, open.section() + step)));
+    }
   }
 
   private Axis bars(SongView v) {
@@ -172,10 +170,14 @@ public final class TideChart extends Drawing {
   }
 
   private void drawSelected(Form form, Axis x) {
-    int start = form.startBar(selected);
-    double left = x.at(start);
-    double width = x.length(form.sections().get(selected).bars());
-    box(left, 4, width, getHeight() - FOOT - 4, "band", "pick");
+    int section = open.section();
+    double width = x.length(form.sections().get(section).bars());
+    box(x.at(form.startBar(section)), 4, width, getHeight() - FOOT - 4, "band", "pick");
+    if (open.selection().bar().isPresent()) {
+      int bar = open.bar();
+      String words = "Chosen bar " + (bar + 1);
+      named(box(x.at(bar), 4, x.length(1), 4, "chosen-bar"), "tide-bar", words);
+    }
   }
 
   private void drawWater(Energy energy, Axis x, Axis y) {

@@ -270,6 +270,13 @@ public abstract class Drawing extends Pane {
     }
   }
 
+  /** Draws the outline of what is chosen. */
+  protected void chosenRing(double x, double y, double width, double height) {
+    Rectangle ring = box(x, y, width, height, "chosen-ring");
+    ring.setArcWidth(8);
+    ring.setArcHeight(8);
+  }
+
   /** Names a mark for tests and screen readers. */
   protected <N extends Node> N named(N node, String id, String words) {
     marks.name(node);

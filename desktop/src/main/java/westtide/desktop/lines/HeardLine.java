@@ -59,6 +59,16 @@ record HeardLine(
     return new HeardLine(part, pattern, line, own.isPresent(), row, chords, words);
   }
 
+  /** The page, from 0, that shows what is played in a bar of the section: patterns repeat. */
+  int page(int bar) {
+    return bar % line.bars() / LinePage.BARS;
+  }
+
+  /** The bar of the section at which a page begins, in the same repeat as another bar. */
+  int bar(int page, int other) {
+    return other - other % line.bars() + page * LinePage.BARS;
+  }
+
   private static Optional<Passage> passage(SongView view, Part part, String pattern, int selected) {
     List<Passage> all =
         view.score().part(part.id()).stream()

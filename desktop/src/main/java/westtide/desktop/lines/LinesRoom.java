@@ -2,6 +2,8 @@ package westtide.desktop.lines;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -11,6 +13,8 @@ import javafx.scene.layout.VBox;
 import westtide.compose.LineDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.open.NotePlace;
+import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Command;
@@ -22,6 +26,7 @@ import westtide.rhythm.Position;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
 import westtide.song.Note;
+import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Seed;
@@ -42,7 +47,6 @@ public final class LinesRoom implements Room {
   private final DegreeSheet degrees = new DegreeSheet(new Fingers());
   private final Label told = Controls.wrapped("");
   private String shownLine = "";
-  private int page;
   private long take;
 
   /** The room. */
@@ -85,7 +89,7 @@ public final class LinesRoom implements Room {
       return;
     }
     HeardLine line = found.get();
-    page = Math.min(page, (line.line().bars() - 1) / LinePage.BARS);
+    int page = line.page(bar());
     variants.show(line.part().variants().stream().map(Variant::name).toList(), line.pattern());
     List<String> pageNames = pageNames(line.line());
     pages.show(pageNames, pageNames.get(page));
@@ -210,12 +214,12 @@ public final class LinesRoom implements Room {
     desk.open()
         .view()
         .flatMap(this::line)
-        .ifPresent(line -> page = pageNames(line.line()).indexOf(name));
-    refresh();
+        .map(line -> line.bar(pageNames(line.line()).indexOf(name), bar()))
+        .ifPresent(bar -> desk.open().select(desk.open().selection().withBar(bar)));
   }
 
-  private void refresh() {
-    desk.open().view().ifPresent(this::show);
+  private int bar() {
+    return desk.open().selection().bar().orElse(0);
   }
 
   private void tell(Optional<Note> chosen) {
@@ -253,18 +257,27 @@ public final class LinesRoom implements Room {
 
   private final class Fingers implements NoteGestures.Hands {
     @Override
+    public Optional<Note> chosen() {
+      Set<NotePlace> places = desk.open().selection().notes();
+      return desk.open().view().flatMap(LinesRoom.this::line).stream()
+          .flatMap(line -> line.line().notes().stream())
+          .filter(note -> places.contains(NotePlace.of(note)))
+          .findFirst();
+    }
+
+    @Override
     public void add(Note note) {
       edits()
           .ifPresent(
               edits -> {
-                desk.apply(edits.add(note));
+                desk.open().apply(edits.add(note), choosing(Optional.of(note)));
                 touch(note);
               });
     }
 
     @Override
     public void remove(Note note) {
-      edits().ifPresent(edits -> desk.apply(edits.remove(note)));
+      edits().ifPresent(edits -> desk.open().apply(edits.remove(note), choosing(Optional.empty())));
     }
 
     @Override
@@ -272,7 +285,10 @@ public final class LinesRoom implements Room {
       edits()
           .ifPresent(
               edits -> {
-                desk.apply(edits.replace(old, changed).merging("note " + gesture));
+                desk.open()
+                    .apply(
+                        edits.replace(old, changed).merging("note " + gesture),
+                        choosing(Optional.of(changed)));
                 if (old.key() != changed.key()) {
                   touch(changed);
                 }
@@ -280,8 +296,14 @@ public final class LinesRoom implements Room {
     }
 
     @Override
-    public void chosen(Optional<Note> note) {
-      tell(note);
+    public void choose(Optional<Note> note) {
+      desk.open().select(choosing(note).apply(desk.open().selection()));
+    }
+
+    private UnaryOperator<Selection> choosing(Optional<Note> note) {
+      Set<NotePlace> places = note.map(NotePlace::of).map(Set::of).orElse(Set.of());
+      Part part = parts.chosen().orElseThrow();
+      return now -> now.withPart(part).withNotes(places);
     }
 
     private void touch(Note note) {

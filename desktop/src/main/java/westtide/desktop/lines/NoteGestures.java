@@ -17,14 +17,18 @@ import westtide.song.Note;
 final class NoteGestures {
   /** What the gestures ask the room to do. */
   interface Hands {
+    /** The note that is chosen, as it is now. */
+    Optional<Note> chosen();
+
+    /** Writes a note and chooses it. */
     void add(Note note);
 
     void remove(Note note);
 
-    /** Puts a note in place of another; changes of one gesture share its number. */
+    /** Puts a note in place of another and chooses it; changes of one gesture share its number. */
     void replace(Note old, Note changed, long gesture);
 
-    void chosen(Optional<Note> note);
+    void choose(Optional<Note> note);
   }
 
   private static final int NEW_STEPS = 2;
@@ -34,7 +38,6 @@ final class NoteGestures {
   private final Hands hands;
   private final Supplier<LinePage> page;
   private final Runnable redraw;
-  private Optional<Note> chosen = Optional.empty();
   private int cursorStep;
   private int cursorKey = 72;
   private Optional<Note> grabbed = Optional.empty();
@@ -49,7 +52,7 @@ final class NoteGestures {
   }
 
   Optional<Note> chosen() {
-    return chosen;
+    return hands.chosen();
   }
 
   boolean dragging() {
@@ -64,9 +67,8 @@ final class NoteGestures {
     return cursorKey;
   }
 
-  /** Lets go of a note that is gone and brings the cursor onto the page. */
+  /** Brings the cursor onto the page. */
   void settle() {
-    chosen = chosen.filter(page.get().line().notes()::contains);
     cursorStep = Math.max(firstStep(), Math.min(lastStep(), cursorStep));
   }
 
@@ -97,7 +99,7 @@ final class NoteGestures {
   }
 
   void drag(MouseEvent event) {
-    if (grabbed.isEmpty() || chosen.isEmpty()) {
+    if (grabbed.isEmpty() || chosen().isEmpty()) {
       return;
     }
     Note first = grabbed.get();
@@ -121,7 +123,7 @@ final class NoteGestures {
     }
     gesture++;
     boolean known =
-        chosen.isPresent() ? keyOnNote(event, chosen.get()) : keyOnCursor(event.getCode());
+        chosen().map(note -> keyOnNote(event, note)).orElseGet(() -> keyOnCursor(event.getCode()));
     if (known) {
       event.consume();
       redraw.run();
@@ -138,7 +140,6 @@ final class NoteGestures {
       case PLUS, EQUALS, ADD -> change(note.withVelocity(Velocity.held(note.velocity() + LOUDER)));
       case MINUS, SUBTRACT -> change(note.withVelocity(Velocity.held(note.velocity() - LOUDER)));
       case DELETE, BACK_SPACE -> {
-        choose(Optional.empty());
         hands.remove(note);
       }
       case ESCAPE -> choose(Optional.empty());
@@ -146,7 +147,7 @@ final class NoteGestures {
         return false;
       }
     }
-    chosen.ifPresent(this::follow);
+    chosen().ifPresent(this::follow);
     return true;
   }
 
@@ -209,21 +210,17 @@ final class NoteGestures {
     int start = Ticks.ofSteps(cursorStep);
     int ticks = Math.min(Ticks.ofSteps(NEW_STEPS), page.get().lineEnd() - start);
     Note note = new Note(start, ticks, cursorKey, NEW_VELOCITY);
-    choose(Optional.of(note));
     hands.add(note);
   }
 
   private void change(Note changed) {
-    Note old = chosen.orElseThrow();
+    Note old = chosen().orElseThrow();
     if (!changed.equals(old)) {
-      choose(Optional.of(changed));
       hands.replace(old, changed, gesture);
     }
   }
 
   private void choose(Optional<Note> note) {
-    chosen = note;
-    hands.chosen(note);
-    redraw.run();
+    hands.choose(note);
   }
 }

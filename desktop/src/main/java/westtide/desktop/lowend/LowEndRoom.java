@@ -2,6 +2,7 @@ package westtide.desktop.lowend;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -10,6 +11,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Command;
@@ -23,7 +25,7 @@ import westtide.song.KickLink;
 import westtide.song.Part;
 import westtide.song.PatternWords;
 import westtide.song.Role;
-import westtide.song.Section;
+import westtide.song.Variant;
 import westtide.song.edit.LowEndEdits;
 import westtide.theory.Pitch;
 
@@ -39,11 +41,9 @@ public final class LowEndRoom implements Room {
   private final Label where = Controls.label("", "small");
   private final Chips<KickLink> link;
   private final LowEndSheet drawing =
-      new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE), this::touch);
+      new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE), this::choose);
   private final NumberField lowest;
   private final Label told = Controls.wrapped("");
-  private int firstBar;
-  private String shownPlace = "";
 
   /** The room. */
   public LowEndRoom(Desk desk) {
@@ -78,8 +78,12 @@ public final class LowEndRoom implements Room {
     }
   }
 
-  private void touch(ScoredNote note) {
-    parts.chosen().ifPresent(part -> desk.play().touch(part, note.key(), note.velocity()));
+  /** Chooses a note of the part in front, or none, and lets it sound. */
+  private void choose(Optional<NotePlace> place, Optional<ScoredNote> note) {
+    Part part = parts.chosen().orElseThrow();
+    Set<NotePlace> places = place.map(Set::of).orElse(Set.of());
+    desk.open().select(desk.open().selection().withPart(part).withNotes(places));
+    note.ifPresent(n -> desk.play().touch(part, n.key(), n.velocity()));
   }
 
   @Override
@@ -102,13 +106,7 @@ public final class LowEndRoom implements Room {
       return;
     }
     int section = desk.open().section();
-    Section shown = view.song().form().sections().get(section);
-    String now = section + " " + part.get().id();
-    if (!now.equals(shownPlace)) {
-      shownPlace = now;
-      firstBar = firstSounding(view, part.get(), section);
-    }
-    firstBar = Math.max(0, Math.min(firstBar, (shown.bars() - 1) / PAGE * PAGE));
+    int firstBar = firstBar(view, part.get(), section);
     where.setText("in the " + view.song().form().label(section));
     Optional<FollowRule.Sub> sub = rule();
     link.setVisible(sub.isPresent());
@@ -116,8 +114,8 @@ public final class LowEndRoom implements Room {
     sub.ifPresent(rule -> link.show(List.of(KickLink.values()), rule.link()));
     lowest.setVisible(lowest().isPresent());
     lowest().ifPresent(midi -> lowest.show(Pitch.of(midi).toString()));
-    drawing.show(view, part.get().id(), section, firstBar);
-    told.setText(tell(view, part.get(), section));
+    drawing.show(view, part.get().id(), section, firstBar, desk.open().selection().notes());
+    told.setText(tell(view, part.get(), section, firstBar));
   }
 
   /** What can be done here by name. */
@@ -164,8 +162,21 @@ public final class LowEndRoom implements Room {
   }
 
   private void turn(int bars) {
-    firstBar += bars;
-    desk.open().view().ifPresent(this::show);
+    Optional<Part> part = parts.chosen();
+    if (part.isPresent()) {
+      SongView view = desk.open().view().orElseThrow();
+      int section = desk.open().section();
+      int turned = firstBar(view, part.get(), section) + bars;
+      int last = view.song().form().sections().get(section).bars() - 1;
+      desk.open().select(desk.open().selection().withBar(Math.min(last, turned)));
+    }
+  }
+
+  /** The first of the bars shown: those of the chosen bar, else the first in which it plays. */
+  private int firstBar(SongView view, Part part, int section) {
+    int last = view.song().form().sections().get(section).bars() - 1;
+    int bar = desk.open().selection().bar().orElseGet(() -> firstSounding(view, part, section));
+    return Math.min(bar, last) / PAGE * PAGE;
   }
 
   private static int firstSounding(SongView view, Part part, int section) {
@@ -173,14 +184,14 @@ public final class LowEndRoom implements Room {
     int start = view.song().form().startBar(section) * ticksPerBar;
     int end = start + view.song().form().sections().get(section).bars() * ticksPerBar;
     List<ScoredNote> notes = between(view, part, start, end);
-    return notes.isEmpty() ? 0 : (notes.get(0).start() - start) / ticksPerBar / PAGE * PAGE;
+    return notes.isEmpty() ? 0 : (notes.get(0).start() - start) / ticksPerBar;
   }
 
   private static List<ScoredNote> between(SongView view, Part part, int from, int to) {
     return view.score().part(part.id()).map(p -> p.between(from, to)).orElse(List.of());
   }
 
-  private String tell(SongView view, Part part, int section) {
+  private String tell(SongView view, Part part, int section, int firstBar) {
     int ticksPerBar = view.song().brief().meter().ticksPerBar();
     int from = (view.song().form().startBar(section) + firstBar) * ticksPerBar;
     List<ScoredNote> notes = between(view, part, from, from + PAGE * ticksPerBar);
@@ -198,15 +209,25 @@ public final class LowEndRoom implements Room {
             .map(k -> view.song().brief().key().pitch(k) + " " + Math.round(Pitch.hertz(k)) + " Hz")
             .reduce((a, b) -> a + ", " + b)
             .orElse("");
-    return marks + "It plays " + PatternWords.usual(part, view.song()) + ": " + pitches + ".";
+    return marks
+        + "It plays "
+        + PatternWords.of(inFront(part).pattern(), view.song())
+        + ": "
+        + pitches
+        + ".";
   }
 
   private static int held(int midi) {
     return Math.max(12, Math.min(60, midi));
   }
 
+  /** The pattern of a part that is in front. */
+  private Variant inFront(Part part) {
+    return part.variant(desk.open().selection().pattern(part));
+  }
+
   private Optional<FollowRule.Sub> rule() {
-    return parts.chosen().flatMap(p -> p.rules(FollowRule.Sub.class).stream().findFirst());
+    return parts.chosen().flatMap(p -> inFront(p).rule(FollowRule.Sub.class));
   }
 
   /** Where the octave of the chosen part begins; empty where it does not follow the roots. */
@@ -217,7 +238,7 @@ public final class LowEndRoom implements Room {
             () ->
                 parts
                     .chosen()
-                    .flatMap(p -> p.rules(FollowRule.Bass.class).stream().findFirst())
+                    .flatMap(p -> inFront(p).rule(FollowRule.Bass.class))
                     .map(FollowRule.Bass::lowest));
   }
 }

@@ -3,13 +3,15 @@ package westtide.desktop.lowend;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeSet;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.SongView;
 import westtide.review.LowEndRange;
 import westtide.rhythm.Position;
@@ -18,6 +20,7 @@ import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
+import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
 import westtide.song.drum.DrumVoice;
 import westtide.song.id.PartId;
@@ -39,22 +42,26 @@ final class LowEndSheet extends Drawing {
 
   private final Runnable earlier;
   private final Runnable later;
-  private final Consumer<ScoredNote> touched;
+  private final BiConsumer<Optional<NotePlace>, Optional<ScoredNote>> choose;
   private Optional<SongView> view = Optional.empty();
   private PartId part;
   private int section;
   private int firstBar;
+  private Set<NotePlace> notes = Set.of();
 
-  LowEndSheet(Runnable earlier, Runnable later, Consumer<ScoredNote> touched) {
+  LowEndSheet(
+      Runnable earlier,
+      Runnable later,
+      BiConsumer<Optional<NotePlace>, Optional<ScoredNote>> choose) {
     super("Low end: 808 and bass against the kick", true);
     this.earlier = earlier;
     this.later = later;
-    this.touched = touched;
+    this.choose = choose;
     setId("low-end-sheet");
     setOnMousePressed(
         event -> {
           requestFocus();
-          hear(event.getX());
+          press(event.getX());
         });
     setOnKeyPressed(
         event -> {
@@ -69,11 +76,12 @@ final class LowEndSheet extends Drawing {
   }
 
   /** Shows the four bars of a section that begin with a bar of it, from 0. */
-  void show(SongView shown, PartId chosen, int of, int fromBar) {
+  void show(SongView shown, PartId chosen, int of, int fromBar, Set<NotePlace> chosenNotes) {
     view = Optional.of(shown);
     part = chosen;
     section = of;
     firstBar = fromBar;
+    notes = chosenNotes;
     redraw();
   }
 
@@ -107,15 +115,23 @@ final class LowEndSheet extends Drawing {
     return new Axis(firstTick(), endTick(), LEFT, getWidth() - 10);
   }
 
-  /** The note of the 808 under a pixel of the time axis. */
-  private void hear(double pixel) {
+  /** Chooses the note of the part in front under a pixel of the time axis, or none. */
+  private void press(double pixel) {
     if (view.isPresent()) {
       double tick = time().value(pixel);
-      chosen(view.get(), firstTick(), endTick()).stream()
-          .filter(note -> tick >= note.start() && tick < note.end())
-          .findFirst()
-          .ifPresent(touched);
+      Optional<ScoredNote> note =
+          chosen(view.get(), firstTick(), endTick()).stream()
+              .filter(n -> tick >= n.start() && tick < n.end())
+              .findFirst();
+      choose.accept(note.map(this::place), note);
     }
+  }
+
+  /** The place of a note in what the part plays over the section. */
+  private NotePlace place(ScoredNote note) {
+    Song song = view.orElseThrow().song();
+    int start = song.form().startBar(section) * song.brief().meter().ticksPerBar();
+    return new NotePlace("", note.written() - start, note.key());
   }
 
   @Override
@@ -318,6 +334,9 @@ final class LowEndSheet extends Drawing {
     String name = v.song().part(part).map(Part::name).orElse("");
     named(bar, "sub-" + index, name + " " + v.song().brief().key().pitch(note.key()));
     sounds(bar, note.start(), note.end());
+    if (notes.contains(place(note))) {
+      chosenRing(bar.getX() - 3, bar.getY() - 3, width + 6, height + 6);
+    }
   }
 
   private void drawBass(ScoredNote note, Axis x, Axis y) {

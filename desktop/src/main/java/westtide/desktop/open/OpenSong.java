@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.History;
+import westtide.song.id.SectionId;
 import westtide.sound.Listening;
 import westtide.style.StyleBook;
 
@@ -122,6 +124,23 @@ public final class OpenSong {
     select(selection.withSection(song(), song().form().id(index)));
   }
 
+  /** Selects a bar of the song, counted from 0, and its section. */
+  public void selectBar(int bar) {
+    Form form = song().form();
+    int index = form.sectionAt(bar);
+    SectionId id = form.id(index);
+    boolean there = selection.section().equals(id);
+    Selection section = there ? selection : selection.withSection(song(), id);
+    select(section.withBar(bar - form.startBar(index)));
+  }
+
+  /** The chosen bar of the song, counted from 0; the first of its section until one is chosen. */
+  public int bar() {
+    Form form = song().form();
+    int last = form.sections().get(place).bars() - 1;
+    return form.startBar(place) + Math.min(last, selection.bar().orElse(0));
+  }
+
   /** Selects a part. */
   public void select(Part part) {
     select(selection.withPart(part));
@@ -169,6 +188,13 @@ public final class OpenSong {
   /** Applies an edit. */
   public void apply(Edit edit) {
     change(old -> old.plus(edit));
+  }
+
+  /** Applies an edit and chooses what is chosen after it. */
+  public void apply(Edit edit, UnaryOperator<Selection> choice) {
+    selection = choice.apply(selection);
+    history = Optional.of(history().plus(edit));
+    refresh();
   }
 
   /** Takes the last edit back. */

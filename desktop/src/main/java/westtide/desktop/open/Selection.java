@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import westtide.song.Cell;
 import westtide.song.Form;
@@ -26,8 +27,10 @@ import westtide.song.id.SectionId;
  * @param part the part chosen last, of whatever role
  * @param parts the part chosen last of each role
  * @param patterns the pattern in front of each part; a part without an entry has its usual one
- * @param bar the chosen bar of the section, counted from 0
- * @param notes the chosen notes of the pattern in front of the chosen part, by their places in it
+ * @param bar the chosen bar, counted from 0 at the start of the section; it may lie beyond its end
+ *     where a pattern is longer; empty until one is chosen
+ * @param notes the chosen notes or hits of the pattern in front of the chosen part; places where
+ *     none is any more stand for nothing
  */
 public record Selection(
     SectionId section,
@@ -35,8 +38,8 @@ public record Selection(
     PartId part,
     Map<Role, PartId> parts,
     Map<PartId, String> patterns,
-    int bar,
-    Set<Integer> notes) {
+    OptionalInt bar,
+    Set<NotePlace> notes) {
   /** Copies the maps and the notes. */
   public Selection {
     parts = Map.copyOf(parts);
@@ -52,7 +55,7 @@ public record Selection(
         song.parts().get(0).id(),
         Map.of(),
         Map.of(),
-        0,
+        OptionalInt.empty(),
         Set.of());
   }
 
@@ -72,7 +75,6 @@ public record Selection(
     boolean there = song.form().place(section).isPresent();
     int last = song.form().sections().size() - 1;
     SectionId stays = there ? section : song.form().id(Math.max(0, Math.min(last, place)));
-    int bars = song.form().sections().get(song.form().place(stays).orElse(0)).bars();
     Map<Role, PartId> kept = new EnumMap<>(Role.class);
     parts.forEach(
         (role, id) ->
@@ -85,8 +87,8 @@ public record Selection(
                 .ifPresent(p -> inFront.put(id, name)));
     PartId chosen = song.part(part).isPresent() ? part : song.parts().get(0).id();
     Optional<String> row = progression.filter(name -> named(song, name).isPresent());
-    int inside = Math.max(0, Math.min(bars - 1, bar));
-    return new Selection(stays, row, chosen, kept, inFront, inside, notes);
+    OptionalInt same = there ? bar : OptionalInt.empty();
+    return new Selection(stays, row, chosen, kept, inFront, same, notes);
   }
 
   /** The part chosen of a role, or the first of that role; empty when the song has none. */
@@ -143,7 +145,8 @@ public record Selection(
               Section there = song.form().sections().get(place);
               song.parts().forEach(p -> first(there, p).ifPresent(n -> playing.put(p.id(), n)));
             });
-    return new Selection(other, Optional.empty(), part, parts, playing, 0, Set.of());
+    return new Selection(
+        other, Optional.empty(), part, parts, playing, OptionalInt.empty(), Set.of());
   }
 
   private static Optional<String> first(Section section, Part part) {
@@ -159,7 +162,7 @@ public record Selection(
     Map<Role, PartId> more = new EnumMap<>(Role.class);
     more.putAll(parts);
     more.put(other.role(), other.id());
-    Set<Integer> kept = other.id().equals(part) ? notes : Set.of();
+    Set<NotePlace> kept = other.id().equals(part) ? notes : Set.of();
     return new Selection(section, progression, other.id(), more, patterns, bar, kept);
   }
 
@@ -170,13 +173,14 @@ public record Selection(
     return new Selection(section, progression, part, parts, more, bar, Set.of());
   }
 
-  /** The same with another bar. */
+  /** The same with another bar, counted from 0 at the start of the section. */
   public Selection withBar(int other) {
-    return new Selection(section, progression, part, parts, patterns, other, notes);
+    OptionalInt chosen = OptionalInt.of(Math.max(0, other));
+    return new Selection(section, progression, part, parts, patterns, chosen, notes);
   }
 
   /** The same with other notes. */
-  public Selection withNotes(Set<Integer> other) {
+  public Selection withNotes(Set<NotePlace> other) {
     return new Selection(section, progression, part, parts, patterns, bar, other);
   }
 }

@@ -191,6 +191,12 @@ public final class PlayDesk {
     start(range(open.section()).from());
   }
 
+  /** Starts from the selected bar. */
+  public void playBar() {
+    tryNothing();
+    start((double) open.bar() * open.song().brief().meter().ticksPerBar());
+  }
+
   /** Loops the selected section, or plays on when it is looped already. */
   public void toggleLoop() {
     tryNothing();

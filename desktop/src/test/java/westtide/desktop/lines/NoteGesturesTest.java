@@ -8,6 +8,7 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.verifyNoMoreInteractions;
+import static org.mockito.Mockito.when;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -33,15 +34,32 @@ class NoteGesturesTest {
   private final List<Note> notes = new ArrayList<>(List.of(NOTE));
   private final NoteGestures gestures = new NoteGestures(hands, this::page, () -> {});
 
+  private Optional<Note> chosen = Optional.empty();
+
+  private boolean choose(Optional<Note> note) {
+    chosen = note;
+    return true;
+  }
+
   private LinePage page() {
     return new LinePage(new Pattern.Written(4, notes), Meter.COMMON, 0, ROWS, 50, 818);
   }
 
   @BeforeEach
   void keepTheLine() {
-    doAnswer(call -> notes.add(call.getArgument(0))).when(hands).add(any());
-    doAnswer(call -> notes.remove((Note) call.getArgument(0))).when(hands).remove(any());
-    doAnswer(call -> notes.remove((Note) call.getArgument(0)) && notes.add(call.getArgument(1)))
+    when(hands.chosen()).thenAnswer(call -> chosen.filter(notes::contains));
+    doAnswer(call -> choose(call.getArgument(0))).when(hands).choose(any());
+    doAnswer(call -> notes.add(call.getArgument(0)) && choose(Optional.of(call.getArgument(0))))
+        .when(hands)
+        .add(any());
+    doAnswer(call -> notes.remove((Note) call.getArgument(0)) && choose(Optional.empty()))
+        .when(hands)
+        .remove(any());
+    doAnswer(
+            call ->
+                notes.remove((Note) call.getArgument(0))
+                    && notes.add(call.getArgument(1))
+                    && choose(Optional.of(call.getArgument(1))))
         .when(hands)
         .replace(any(), any(), anyLong());
   }
@@ -173,7 +191,7 @@ class NoteGesturesTest {
     key(KeyCode.UP, false);
     key(KeyCode.ENTER, false);
     verify(hands, never()).add(any());
-    verify(hands).chosen(Optional.of(NOTE));
+    verify(hands).choose(Optional.of(NOTE));
   }
 
   @Test

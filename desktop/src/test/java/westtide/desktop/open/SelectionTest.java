@@ -98,8 +98,10 @@ class SelectionTest {
 
   @Test
   void notesAreChosenInOnePatternOfOnePart() {
-    Selection notes = opened.withPart(part("lead")).withNotes(Set.of(1, 2));
-    assertThat(notes.withPart(part("lead")).notes()).containsExactlyInAnyOrder(1, 2);
+    NotePlace first = new NotePlace("", 0, 73);
+    NotePlace second = new NotePlace("", 480, 76);
+    Selection notes = opened.withPart(part("lead")).withNotes(Set.of(first, second));
+    assertThat(notes.withPart(part("lead")).notes()).containsExactlyInAnyOrder(first, second);
     assertThat(notes.withPart(part("bass")).notes()).isEmpty();
     assertThat(notes.withPattern(LEAD, "B").notes()).isEmpty();
     assertThat(notes.withSection(song, song.form().id(0)).notes()).isEmpty();

@@ -1,0 +1,69 @@
+package westtide.song;
+
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
+import westtide.song.chord.Progression;
+
+/**
+ * How many bars of the form things are heard in, and so which one of several a song leans on: the
+ * progression, the pattern, the part of a role that is heard longest. Of equals it is the earlier
+ * one; where nothing is heard, the first there is.
+ *
+ * @param song the song
+ */
+public record PlayedBars(Song song) {
+  /** The progression that most bars are over. */
+  public Progression progression() {
+    Map<String, Integer> bars = new LinkedHashMap<>();
+    song.progressions().forEach(row -> bars.put(row.name(), 0));
+    song.form()
+        .sections()
+        .forEach(section -> bars.merge(section.progression(), section.bars(), Integer::sum));
+    return song.progression(most(bars).orElseThrow());
+  }
+
+  /** The name of the pattern a part plays longest in the hooks; where it is out there, anywhere. */
+  public String pattern(Part part) {
+    List<CellSpan> hooks = spans(part, section -> section.word().kind() == SectionKind.HOOK);
+    List<CellSpan> counted = hooks.isEmpty() ? spans(part, section -> true) : hooks;
+    Map<String, Integer> bars = new LinkedHashMap<>();
+    part.variants().forEach(variant -> bars.put(variant.name(), 0));
+    counted.forEach(s -> bars.merge(name(part, s.cell()), s.bars(), Integer::sum));
+    return most(bars).orElseThrow();
+  }
+
+  /** The part of a role that plays in most bars; empty when the song has none of that role. */
+  public Optional<Part> part(Role role) {
+    Map<Part, Integer> bars = new LinkedHashMap<>();
+    song.parts(role).forEach(part -> bars.put(part, bars(part)));
+    return most(bars);
+  }
+
+  private int bars(Part part) {
+    return spans(part, section -> true).stream().mapToInt(CellSpan::bars).sum();
+  }
+
+  private List<CellSpan> spans(Part part, Predicate<Section> in) {
+    return song.form().sections().stream()
+        .filter(in)
+        .flatMap(section -> section.spans(part.id()).stream())
+        .filter(span -> span.cell().level() != Level.OUT)
+        .toList();
+  }
+
+  private static String name(Part part, Cell cell) {
+    return part.variant(cell.variant()).name();
+  }
+
+  /** The first of those with the highest count. */
+  private static <T> Optional<T> most(Map<T, Integer> counts) {
+    return counts.entrySet().stream()
+        .sorted(Map.Entry.<T, Integer>comparingByValue(Comparator.reverseOrder()))
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+}

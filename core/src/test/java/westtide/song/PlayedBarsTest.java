@@ -1,0 +1,60 @@
+package westtide.song;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import westtide.Songs;
+import westtide.song.edit.FormEdits;
+import westtide.song.edit.PartEdits;
+import westtide.song.edit.RowEdits;
+import westtide.song.id.PartId;
+
+/** What a song leans on, counted in bars. */
+class PlayedBarsTest {
+  private static final PartId DRUMS = PartId.of("drums");
+  private final Song song = Songs.draft("trap", 7);
+
+  @Test
+  void theProgressionThatMostBarsAreOverIsTheMainOne() {
+    Song copied = RowEdits.copy(song.progressions().get(0).name(), "long").apply(song);
+    assertThat(new PlayedBars(copied).progression().name()).isNotEqualTo("long");
+    Song over = copied;
+    for (Section section : copied.form().sections()) {
+      over = FormEdits.progression(section.id(), "long").apply(over);
+    }
+    assertThat(new PlayedBars(over).progression().name()).isEqualTo("long");
+  }
+
+  @Test
+  void theHooksSayWhichPatternIsTheMainOne() {
+    Part drums = song.part(DRUMS).orElseThrow();
+    String other = drums.variants().get(1).name();
+    Song varied = song;
+    for (Section section : song.form().sections()) {
+      if (section.word().kind() == SectionKind.HOOK) {
+        varied = FormEdits.variant(section.id(), DRUMS, 0, other).apply(varied);
+        varied = FormEdits.level(section.id(), DRUMS, 0, Level.FULL).apply(varied);
+      }
+    }
+    assertThat(new PlayedBars(varied).pattern(varied.part(DRUMS).orElseThrow())).isEqualTo(other);
+  }
+
+  @Test
+  void thePartThatPlaysMostBarsStandsForItsRole() {
+    PartId copy = PartId.of("drums-2");
+    Song two = new PartEdits(DRUMS).duplicate(copy).apply(song);
+    two =
+        two.withForm(
+            two.form()
+                .each(
+                    section ->
+                        section
+                            .withCells(DRUMS, List.of(new Cell(0, Level.OUT, "")))
+                            .withCells(copy, List.of(new Cell(0, Level.FULL, "")))));
+    assertThat(new PlayedBars(two).part(Role.DRUMS).map(Part::id)).contains(copy);
+    assertThat(new PlayedBars(two).pattern(two.part(DRUMS).orElseThrow()))
+        .as("what never plays has its first pattern")
+        .isEqualTo(two.part(DRUMS).orElseThrow().variants().get(0).name());
+  }
+}
