@@ -7,6 +7,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -216,6 +217,10 @@ public final class Shell {
 
   /** Brings a stage's sheet to the front. */
   public void go(Stage stage) {
+    if (front != stage) {
+      room().leave();
+      messages.leave();
+    }
     front = stage;
     open.view().ifPresent(this::show);
   }
@@ -326,6 +331,11 @@ public final class Shell {
     opening = false;
   }
 
+  /** Whether a control has a use for Space of its own. */
+  private static boolean presses(Node owner) {
+    return owner instanceof ButtonBase || owner instanceof ListView;
+  }
+
   private void shortcut(KeyEvent event) {
     opening = false;
     if (overlay.isOpen() || !open.isOpen()) {
@@ -344,8 +354,11 @@ public final class Shell {
       event.consume();
       return;
     }
+    boolean plain = !event.isShortcutDown() && !event.isAltDown();
+    if (plain && event.getCode() == KeyCode.SPACE && presses(owner)) {
+      return;
+    }
     for (Command command : commands) {
-      boolean plain = !event.isShortcutDown() && !event.isAltDown();
       boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
       if (mine && !(plain && typing) && command.possible().getAsBoolean()) {
         command.run().run();

@@ -3,7 +3,6 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.geometry.Point2D;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
 import org.junit.jupiter.api.Test;
@@ -77,11 +76,9 @@ class BeadSheetTest extends TrapSongTest {
   }
 
   @Test
-  @SuppressWarnings("unchecked")
   void voicesAndGroovesAreAdded() {
     go(Stage.DRUMS);
-    interact(() -> ((ComboBox<DrumVoice>) lookup("#add-voice").query()).setValue(DrumVoice.RIDE));
-    settle();
+    choose("#add-voice", DrumVoice.RIDE);
     assertThat(groove().lane(DrumVoice.RIDE)).isPresent();
     interact(() -> shell.run("drums-whole-groove"));
     settle();

@@ -2,11 +2,9 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import javafx.scene.control.ComboBox;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.theory.Key;
-import westtide.theory.NoteName;
 import westtide.theory.Scale;
 
 /** Tempo, key, swing and style, as a person sets them. */
@@ -28,17 +26,13 @@ class BriefRoomTest extends TrapSongTest {
   }
 
   @Test
-  @SuppressWarnings("unchecked")
   void theKeyMovesChordsAndLine() {
     int first = line().get(0).key();
-    interact(
-        () -> ((ComboBox<NoteName>) lookup("#key-tonic").query()).setValue(NoteName.parse("A")));
-    settle();
+    choose("#key-tonic", "A");
     assertThat(song().brief().key()).isEqualTo(Key.parse("A minor"));
     assertThat(chords()).startsWith("Am9", "Fmaj7");
     assertThat(line().get(0).key()).isEqualTo(first + 3);
-    interact(() -> ((ComboBox<Scale>) lookup("#key-scale").query()).setValue(Scale.DORIAN));
-    settle();
+    choose("#key-scale", Scale.DORIAN);
     assertThat(words("#bridge-key")).isEqualTo("A dorian");
   }
 

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.util.Optional;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.EightBars;
@@ -111,7 +110,7 @@ class DrumsRoomTest extends DemoDrumsTest {
   void aGrooveGrowsToEightBarsAndFollowsItsParent() {
     run("drums-eight-bars");
     choose("#grow-plan", EightBars.Plan.SECOND_AND_LAST);
-    choose("#fill-8", Optional.of(FillFamily.TOMS));
+    choose("#fill-8", FillFamily.TOMS);
     press("#grow-crash");
     press("#grow-groove");
     Part part = song().part(PartId.of("drums")).orElseThrow();

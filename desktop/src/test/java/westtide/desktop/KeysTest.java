@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
@@ -181,22 +180,16 @@ class KeysTest extends WindowTest {
   }
 
   @Test
-  @SuppressWarnings("unchecked")
   void aSectionIsRenamedReharmonisedAndGivenAnotherGroove() {
     go(Stage.FORM);
     interact(() -> shell.open().select(1));
-    interact(
-        () ->
-            ((ComboBox<SectionWord>) lookup("#section-word").query()).setValue(SectionWord.VERSE));
-    settle();
-    interact(() -> ((ComboBox<String>) lookup("#section-progression").query()).setValue("verse"));
-    settle();
+    choose("#section-word", SectionWord.VERSE);
+    choose("#section-progression", "verse");
     assertThat(section(1).word()).isEqualTo(SectionWord.VERSE);
     assertThat(section(1).progression()).isEqualTo("verse");
     clickOn("#tank-1-drums-0");
     settle();
-    interact(() -> ((ComboBox<String>) lookup("#cell-pattern").query()).setValue("thin"));
-    settle();
+    choose("#cell-pattern", "thin");
     assertThat(section(1).cell(PartId.of("drums"), 0).variant()).isEqualTo("thin");
     press("#cell-join");
     assertThat(section(1).cells(PartId.of("drums"))).hasSize(1);

@@ -205,12 +205,9 @@ class PlayTest extends WindowTest {
   }
 
   @Test
-  @SuppressWarnings("unchecked")
   void anInstrumentIsChosenAndSet() {
     go(Stage.LEVELS);
-    var choice = (javafx.scene.control.ComboBox<String>) lookup("#instrument").query();
-    interact(() -> choice.setValue("pad"));
-    settle();
+    choose("#instrument", "pad");
     assertThat(song().part(PartId.of("keys")).orElseThrow().patch()).isEqualTo(Patch.of("pad"));
     assertThat(song().part(PartId.of("keys")).orElseThrow().program()).isEqualTo(89);
     type("#setting-attack", "900");

@@ -11,7 +11,6 @@ import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -167,10 +166,12 @@ abstract class WindowTest {
     settle();
   }
 
-  /** Takes a value from a drop-down list. */
-  @SuppressWarnings("unchecked")
-  <T> void choose(String query, T value) {
-    interact(() -> ((ComboBox<T>) lookup(query).query()).setValue(value));
+  /** Takes a value from a list as a person does: opens it, types the words, presses Enter. */
+  void choose(String query, Object value) {
+    clickOn(query);
+    settle();
+    write(value.toString());
+    push(KeyCode.ENTER);
     settle();
   }
 

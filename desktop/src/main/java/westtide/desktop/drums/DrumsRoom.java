@@ -218,6 +218,11 @@ public final class DrumsRoom implements Room {
     recordPage.follow(moment);
   }
 
+  @Override
+  public void leave() {
+    recordPage.leave();
+  }
+
   private void build() {
     sheet.getStyleClass().add("sheet");
     ScrollPane scroll = new ScrollPane(beads);

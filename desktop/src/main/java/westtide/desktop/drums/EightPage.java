@@ -1,20 +1,20 @@
 package westtide.desktop.drums;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import westtide.compose.groove.EightBars;
 import westtide.compose.groove.Fill;
 import westtide.compose.groove.FillFamily;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
@@ -32,9 +32,14 @@ final class EightPage implements Page<GrooveScene> {
   private static final int SHOWN = 4;
 
   private final GrooveChoice choice;
-  private final ComboBox<EightBars.Plan> plan = new ComboBox<>();
-  private final ComboBox<Optional<FillFamily>> fourth = fills("fill-4");
-  private final ComboBox<Optional<FillFamily>> eighth = fills("fill-8");
+  private final Chooser<EightBars.Plan> plan =
+      new Chooser<>(
+          "grow-plan",
+          "which repeats differ",
+          List.of(EightBars.Plan.values()),
+          taken -> explain());
+  private final Chooser<Optional<FillFamily>> fourth = fills("fill-4");
+  private final Chooser<Optional<FillFamily>> eighth = fills("fill-8");
   private final CheckBox crash = new CheckBox("crash on the one");
   private final Label why = Controls.wrapped("", "small");
   private final Picker<FillFamily> here =
@@ -45,15 +50,9 @@ final class EightPage implements Page<GrooveScene> {
 
   EightPage(GrooveChoice choice) {
     this.choice = choice;
-    plan.setId("grow-plan");
-    plan.setAccessibleText("which repeats differ");
-    plan.getItems().addAll(EightBars.Plan.values());
-    plan.setValue(EightBars.Plan.LAST);
-    plan.setOnAction(event -> explain());
-    fourth.setValue(Optional.of(FillFamily.EXTRA_SNARE));
-    eighth.setValue(Optional.of(FillFamily.EXTRA_SNARE));
-    fourth.setOnAction(event -> explain());
-    eighth.setOnAction(event -> explain());
+    plan.display(EightBars.Plan.LAST);
+    fourth.display(Optional.of(FillFamily.EXTRA_SNARE));
+    eighth.display(Optional.of(FillFamily.EXTRA_SNARE));
     crash.setId("grow-crash");
     here.offer(List.of(FillFamily.values()));
     why.setId("grow-why");
@@ -115,33 +114,21 @@ final class EightPage implements Page<GrooveScene> {
     return Controls.whole(Controls.label(words, "small"));
   }
 
-  private static ComboBox<Optional<FillFamily>> fills(String id) {
-    ComboBox<Optional<FillFamily>> out = new ComboBox<>();
-    out.setId(id);
-    out.setAccessibleText("family of a fill");
-    out.getItems().add(Optional.empty());
-    for (FillFamily family : FillFamily.values()) {
-      out.getItems().add(Optional.of(family));
-    }
-    out.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Optional<FillFamily> family) {
-            return family == null ? "" : family.map(FillFamily::toString).orElse("no fill");
-          }
-
-          @Override
-          public Optional<FillFamily> fromString(String text) {
-            return Optional.empty();
-          }
-        });
-    return out;
+  private Chooser<Optional<FillFamily>> fills(String id) {
+    List<Optional<FillFamily>> families = new ArrayList<>(List.of(Optional.empty()));
+    Arrays.stream(FillFamily.values()).map(Optional::of).forEach(families::add);
+    return new Chooser<>(
+        id,
+        "family of a fill",
+        families,
+        family -> family.map(FillFamily::toString).orElse("no fill"),
+        taken -> explain());
   }
 
   private void explain() {
     List<String> words = new ArrayList<>();
-    words.add(plan.getValue().words());
-    eighth.getValue().map(FillFamily::words).ifPresent(words::add);
+    words.add(plan.value().words());
+    eighth.value().map(FillFamily::words).ifPresent(words::add);
     why.setText(String.join(" ", words));
   }
 
@@ -149,11 +136,11 @@ final class EightPage implements Page<GrooveScene> {
   private void grow() {
     GrooveScene scene = choice.scene();
     Map<Integer, FillFamily> fills = new HashMap<>();
-    fourth.getValue().ifPresent(family -> fills.put(FOURTH, family));
-    eighth.getValue().ifPresent(family -> fills.put(EIGHTH, family));
-    EightBars growth = new EightBars(plan.getValue(), fills, crash.isSelected());
+    fourth.value().ifPresent(family -> fills.put(FOURTH, family));
+    eighth.value().ifPresent(family -> fills.put(EIGHTH, family));
+    EightBars growth = new EightBars(plan.value(), fills, crash.isSelected());
     Pattern.Drums grown = growth.grow(scene.groove(), scene.meter(), choice.lastSeed());
-    String name = freeName(scene, choice.groove() + " in eight, " + plan.getValue());
+    String name = freeName(scene, choice.groove() + " in eight, " + plan.value());
     choice.apply(choice.edits().groove().grow(name, grown));
     choice.chooseGroove(name);
     choice

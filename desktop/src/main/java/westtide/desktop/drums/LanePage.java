@@ -100,7 +100,7 @@ final class LanePage implements Page<GrooveScene> {
     swings.display(
         lane.swing().isEmpty() ? AS_SONG : lane.swing().get().straight() ? STRAIGHT : OWN);
     swing.show(lane.swing(scene.swing()).toString());
-    swing.setDisable(!OWN.equals(swings.getValue()));
+    swing.setDisable(!OWN.equals(swings.value()));
     accents.show(lane.accents().map(StepLane::toString).orElse(""));
     copyBar.offer(bars(scene));
     copyTo.offer(
@@ -258,7 +258,7 @@ final class LanePage implements Page<GrooveScene> {
   private void takeCopyBar(String bar) {
     GrooveScene scene = choice.scene();
     int from = scene.tick() / scene.meter().ticksPerBar();
-    int to = copyBar.getItems().indexOf(bar) - 1;
+    int to = bars(choice.scene()).indexOf(bar) - 1;
     choice.apply(
         choice.edits().copyBar(choice.id(), from, to < 0 ? Optional.empty() : Optional.of(to)));
   }

@@ -1,18 +1,19 @@
 package westtide.desktop.drums;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javax.sound.midi.MidiUnavailableException;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
@@ -44,51 +45,66 @@ final class RecordPage implements Page<GrooveScene> {
   private static final double NANOS_PER_MILLI = 1e6;
 
   private final GrooveChoice choice;
-  private final ComboBox<String> input = new ComboBox<>();
+  private final Chooser<String> input =
+      new Chooser<>("pad-input", "what the groove is played on", inputs(), device -> {});
   private final NumberField strength =
-      NumberField.held("pad-strength", "to the grid, %", 0, 100, this::percent, this::takeStrength)
+      NumberField.held("pad-strength", "quantise, %", 0, 100, this::percent, this::takeStrength)
           .inline();
   private final NumberField latency =
-      NumberField.held("pad-latency", "arrives late, ms", 0, 400, this::millis, this::takeLatency)
+      NumberField.held("pad-latency", "latency, ms", 0, 400, this::millis, this::takeLatency)
           .inline();
-  private final ComboBox<StepGrid> grid = new ComboBox<>();
+  private final Chooser<StepGrid> grid =
+      new Chooser<>("pad-grid", "grid of the quantise", List.of(StepGrid.values()), wanted -> {});
   private final CheckBox keep = new CheckBox("keep what is there");
   private final Button record;
   private final Button again;
   private final Label told = Controls.wrapped("", "small");
   private final FlowPane pads = Controls.flow();
   private final VBox box;
-  private Optional<Recorder> recorder = Optional.empty();
-  private Optional<Recorder> lastTake = Optional.empty();
+  private Optional<DrumTake> recording = Optional.empty();
+  private Optional<DrumTake> lastTake = Optional.empty();
   private Optional<PadInput> pad = Optional.empty();
-  private Pattern.Drums before;
   private int percent = 100;
   private int millis;
 
   RecordPage(GrooveChoice choice) {
     this.choice = choice;
-    input.setId("pad-input");
-    input.setAccessibleText("what the groove is played on");
-    input.getItems().addAll(KEYS, ONE_LANE, ALL_LANES);
-    MidiPads.present().forEach(device -> input.getItems().add(device.name()));
-    input.setValue(KEYS);
-    grid.setId("pad-grid");
-    grid.setAccessibleText("grid the hits go to");
-    grid.getItems().addAll(StepGrid.values());
-    grid.setValue(StepGrid.SIXTEENTHS);
+    input.display(KEYS);
+    grid.display(StepGrid.SIXTEENTHS);
+    choice.desk().open().watchOpening(this::forget);
     keep.setId("pad-keep");
     keep.setSelected(true);
     told.setId("pad-told");
     strength.show(String.valueOf(percent));
     latency.show(String.valueOf(millis));
     this.record = Controls.primary("pad-record", "play it in", this::toggle);
-    this.again = Controls.action("pad-again", "put it on the grid again", this::placeAgain);
+    this.again = Controls.action("pad-again", "quantise again", this::placeAgain);
     again.setDisable(true);
     FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again);
     settings.setHgap(10);
     pads.setId("pad-strip");
     this.box = new VBox(7, settings, pads, told);
     box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  private static List<String> inputs() {
+    List<String> out = new ArrayList<>(List.of(KEYS, ONE_LANE, ALL_LANES));
+    MidiPads.present().forEach(device -> out.add(device.name()));
+    return out;
+  }
+
+  /** A take belongs to the song it was played into. */
+  private void forget() {
+    closePad();
+    recording = Optional.empty();
+    lastTake = Optional.empty();
+    record.setText("play it in");
+    told.setText("");
+  }
+
+  /** Another room comes in front: what was played so far is kept, and nothing listens any more. */
+  void leave() {
+    recording.ifPresent(take -> stop());
   }
 
   @Override
@@ -103,6 +119,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   @Override
   public void show(GrooveScene scene) {
+    again.setDisable(takeHere().isEmpty());
     List<DrumLane> lanes = scene.groove().lanes();
     if (pads.getChildren().size() != lanes.size() || !shown(lanes)) {
       pads.getChildren().clear();
@@ -113,7 +130,7 @@ final class RecordPage implements Page<GrooveScene> {
             .add(Controls.action("pad-" + id.slug(), words, () -> struck(id, KEY_VELOCITY)));
       }
     }
-    if (recorder.isEmpty() && told.getText().isEmpty()) {
+    if (recording.isEmpty() && told.getText().isEmpty()) {
       told.setText(
           "Four beats count in, then the groove loops. Strike 1 to 9, Shift for accents, or the words above.");
     }
@@ -144,7 +161,7 @@ final class RecordPage implements Page<GrooveScene> {
   }
 
   private void struck(LaneId id, int velocity) {
-    recorder.ifPresent(r -> r.struck(id, velocity, System.nanoTime()));
+    recording.ifPresent(take -> take.recorder().struck(id, velocity, System.nanoTime()));
     choice.hear(id, velocity, 0);
   }
 
@@ -167,7 +184,7 @@ final class RecordPage implements Page<GrooveScene> {
   }
 
   private void toggle() {
-    if (recorder.isPresent()) {
+    if (recording.isPresent()) {
       stop();
     } else {
       start();
@@ -181,10 +198,9 @@ final class RecordPage implements Page<GrooveScene> {
       told.setText(GrooveChoice.TOO_LONG);
       return;
     }
-    before = scene.groove();
     double nanosPerTick = scene.song().brief().tempo().millis(1) * NANOS_PER_MILLI;
     Recorder taking = new Recorder(scene.ticks(), 1 / nanosPerTick);
-    recorder = Optional.of(taking);
+    recording = Optional.of(new DrumTake(scene.part().id(), choice.groove(), taking));
     openPad(scene, taking);
     record.setText("stop and keep");
     told.setText("counting in …");
@@ -200,20 +216,20 @@ final class RecordPage implements Page<GrooveScene> {
         pad.get().open((key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos));
       }
     } catch (MidiUnavailableException e) {
-      told.setText(input.getValue() + " is in use by another program; close that and try again.");
+      told.setText(input.value() + " is in use by another program; close that and try again.");
       pad = Optional.empty();
     }
   }
 
   /** What is played on; empty for the keys of the computer. */
   private Optional<PadInput> device(GrooveScene scene) {
-    return switch (input.getValue()) {
+    return switch (input.value()) {
       case KEYS -> Optional.empty();
       case ONE_LANE -> Optional.of(simulated(scene, List.of(figure(scene.chosen()))));
       case ALL_LANES -> Optional.of(simulated(scene, scene.groove().lanes()));
       default ->
           MidiPads.present().stream()
-              .filter(device -> device.name().equals(input.getValue()))
+              .filter(device -> device.name().equals(input.value()))
               .findFirst();
     };
   }
@@ -246,52 +262,63 @@ final class RecordPage implements Page<GrooveScene> {
 
   /** Told in every frame while the room is in front. */
   void follow(Moment moment) {
-    if (recorder.isEmpty()) {
+    if (recording.isEmpty()) {
       return;
     }
     int counting = choice.desk().play().gauges().countIn();
     if (counting > 0) {
       told.setText("counting in: " + counting);
     } else if (moment.playing()) {
-      Recorder now = recorder.get();
+      Recorder now = recording.get().recorder();
       boolean first = !now.moving();
       long nanos = System.nanoTime();
       now.at(moment.sectionTick() % choice.scene().ticks(), nanos);
       if (first && pad.orElse(null) instanceof SimulatedPads player) {
         player.begin(now.began(nanos));
       }
-      told.setText("recording on " + input.getValue() + ": " + now.count() + " hits");
+      told.setText("recording on " + input.value() + ": " + now.count() + " hits");
     }
   }
 
   private void stop() {
-    Recorder take = recorder.orElseThrow();
-    recorder = Optional.empty();
-    pad.ifPresent(PadInput::close);
-    pad = Optional.empty();
+    DrumTake take = recording.orElseThrow();
+    recording = Optional.empty();
+    closePad();
     choice.desk().play().stop();
     choice.desk().play().loopNothing();
     record.setText("play it in");
-    lastTake = Optional.of(take);
-    again.setDisable(take.count() == 0);
     if (take.count() == 0) {
       told.setText("Nothing was struck, and nothing was changed.");
       return;
     }
+    lastTake = Optional.of(take);
     place(take);
   }
 
-  private void placeAgain() {
-    lastTake.ifPresent(this::place);
+  private void closePad() {
+    pad.ifPresent(PadInput::close);
+    pad = Optional.empty();
   }
 
-  private void place(Recorder take) {
+  /** The take that was played into the groove in front. */
+  private Optional<DrumTake> takeHere() {
+    return lastTake.filter(
+        take -> choice.part().filter(p -> take.in(p.id(), choice.groove())).isPresent());
+  }
+
+  private void placeAgain() {
+    takeHere().ifPresent(this::place);
+  }
+
+  private void place(DrumTake take) {
     GrooveScene scene = choice.scene();
-    Quantise quantise = new Quantise(grid.getValue(), scene.swing(), percent);
-    PlayedLanes lanes = new PlayedLanes(quantise, scene.ticks() / grid.getValue().ticks());
+    Quantise quantise = new Quantise(grid.value(), scene.swing(), percent);
+    PlayedLanes lanes = new PlayedLanes(quantise, scene.ticks() / grid.value().ticks());
     Pattern.Drums out =
-        new PlayIn(lanes, keep.isSelected())
-            .on(before, take.played(Math.round(millis * NANOS_PER_MILLI)));
+        take.on(
+            scene.groove(),
+            new PlayIn(lanes, keep.isSelected()),
+            Math.round(millis * NANOS_PER_MILLI));
     Edit edit = choice.edits().groove().replace("Play in " + take.count() + " hits", out);
     choice.apply(edit.merging("play in " + System.identityHashCode(take)));
     told.setText(
@@ -299,7 +326,7 @@ final class RecordPage implements Page<GrooveScene> {
             + " hits kept, "
             + percent
             + " % of the way to "
-            + grid.getValue()
+            + grid.value()
             + (scene.swing().straight() ? "" : " as they swing")
             + ". Undo takes them back.");
   }

@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.RovingFocus;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
@@ -22,15 +22,15 @@ public final class Course extends VBox {
   private final Map<Stage, ToggleButton> stops = new EnumMap<>(Stage.class);
   private final Map<Stage, Label> facts = new EnumMap<>(Stage.class);
   private final Map<Stage, Circle> marks = new EnumMap<>(Stage.class);
+  private final RovingFocus focus = RovingFocus.over(this, this::getChildren);
 
   /** The rooms one below the other; a click hands over the stage that was chosen. */
   public Course(List<Room> rooms, Consumer<Stage> chosen) {
     getStyleClass().add("course");
     setPrefWidth(172);
     setMinWidth(150);
-    ToggleGroup group = new ToggleGroup();
     for (Room room : rooms) {
-      getChildren().add(stop(room.stage(), group, chosen));
+      getChildren().add(stop(room.stage(), chosen));
     }
   }
 
@@ -40,6 +40,9 @@ public final class Course extends VBox {
       Stage stage = room.stage();
       facts.get(stage).setText(room.fact(view));
       stops.get(stage).setSelected(stage == front);
+      if (stage == front && !stops.get(stage).isFocused()) {
+        focus.enterAt(rooms.indexOf(room));
+      }
       boolean asks =
           view.soundings().at(stage).findings().stream()
               .anyMatch(finding -> finding.weight() == Weight.WARNING);
@@ -53,7 +56,7 @@ public final class Course extends VBox {
     }
   }
 
-  private ToggleButton stop(Stage stage, ToggleGroup group, Consumer<Stage> chosen) {
+  private ToggleButton stop(Stage stage, Consumer<Stage> chosen) {
     Label name = Controls.label(stage.toString(), "stop-name");
     Label fact = Controls.label("", "small");
     fact.setMaxWidth(118);
@@ -62,10 +65,13 @@ public final class Course extends VBox {
     stop.setId("stage-" + stage.name().toLowerCase().replace('_', '-'));
     stop.getStyleClass().setAll("toggle-button", "course-stop");
     stop.setGraphic(Controls.row(11, mark, Controls.column(0, name, fact)));
-    stop.setToggleGroup(group);
     stop.setMaxWidth(Double.MAX_VALUE);
     stop.setMinHeight(LEAST);
-    stop.setOnAction(event -> chosen.accept(stage));
+    stop.setOnAction(
+        event -> {
+          stop.setSelected(true);
+          chosen.accept(stage);
+        });
     stops.put(stage, stop);
     facts.put(stage, fact);
     marks.put(stage, mark);

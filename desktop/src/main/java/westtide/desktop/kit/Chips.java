@@ -4,13 +4,13 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Priority;
 
 /**
- * A choice of one among a few, shown as words in outlines.
+ * A choice of one among a few, shown as words in outlines. They are one Tab stop: the arrows move
+ * the focus among them, Space, Enter or a click chooses.
  *
  * @param <T> what is chosen
  */
@@ -22,6 +22,7 @@ public final class Chips<T> extends HBox {
   private Pane box = this;
   private List<T> choices = List.of();
   private T selected;
+  private final RovingFocus focus = RovingFocus.over(this, () -> box.getChildren());
 
   /** Chips whose ids are {@code prefix} and the choice's words in lower case joined by hyphens. */
   public Chips(String prefix, Function<T, String> words, Consumer<T> chosen) {
@@ -59,34 +60,34 @@ public final class Chips<T> extends HBox {
     if (!same) {
       build();
     }
+    light();
+  }
+
+  private void light() {
     for (int i = 0; i < choices.size(); i++) {
-      ((ToggleButton) box.getChildren().get(i)).setSelected(choices.get(i).equals(now));
+      ((ToggleButton) box.getChildren().get(i)).setSelected(choices.get(i).equals(selected));
     }
+    focus.enterAt(Math.max(0, choices.indexOf(selected)));
   }
 
   private void build() {
-    ToggleGroup group = new ToggleGroup();
     box.getChildren().clear();
     for (T choice : choices) {
       ToggleButton chip = new ToggleButton(words.apply(choice));
       chip.setId(prefix + words.apply(choice).toLowerCase().replaceAll("[^a-z0-9]+", "-"));
       chip.getStyleClass().setAll("toggle-button", "chip");
-      chip.setToggleGroup(group);
       chip.setMinWidth(USE_PREF_SIZE);
-      chip.setOnAction(event -> choose(chip, choice));
+      chip.setOnAction(event -> choose(choice));
       box.getChildren().add(chip);
     }
   }
 
-  private void choose(ToggleButton chip, T choice) {
-    if (!chip.isSelected()) {
-      chip.setSelected(true);
-      if (again) {
-        chosen.accept(choice);
-      }
-      return;
-    }
+  private void choose(T choice) {
+    boolean another = !choice.equals(selected);
     selected = choice;
-    chosen.accept(choice);
+    light();
+    if (another || again) {
+      chosen.accept(choice);
+    }
   }
 }

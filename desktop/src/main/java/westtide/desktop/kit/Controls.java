@@ -10,6 +10,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Font;
+import javafx.scene.text.Text;
 
 /** Makes the plain controls of the house, each with its id and style. */
 public final class Controls {
@@ -66,6 +68,13 @@ public final class Controls {
     field.setAccessibleText(prompt);
     field.getStyleClass().add("field");
     return field;
+  }
+
+  /** The width of words in the hand of the house, in pixels. */
+  static double width(String words) {
+    Text text = new Text(words);
+    text.setFont(Font.font("Andika", 13));
+    return text.getLayoutBounds().getWidth();
   }
 
   /** Nodes side by side. */

@@ -13,13 +13,14 @@ import javafx.scene.layout.VBox;
 
 /**
  * A number that can be typed, nudged (buttons, arrow keys, Shift for ten times as much) and dragged
- * up and down by its label. What is typed wrongly is said below, and the old number stays.
+ * up and down by its label. What is typed wrongly is said in a bubble and stays to be corrected;
+ * Escape gives the old number back.
  */
 public final class NumberField extends VBox {
   private static final double PIXELS_PER_NUDGE = 6;
 
   private final TextField field;
-  private final Label problem = Controls.wrapped("", "problem");
+  private final FieldProblem problem;
   private final Consumer<String> take;
   private final IntConsumer nudge;
   private String shown = "";
@@ -39,9 +40,7 @@ public final class NumberField extends VBox {
     field.getStyleClass().add("figure");
     field.setPrefWidth(92);
     field.setMinWidth(92);
-    problem.setId(id + "-problem");
-    problem.setMaxWidth(260);
-    hideProblem();
+    this.problem = new FieldProblem(id, field);
     Label label = Controls.label(name, "small");
     label.setId(id + "-label");
     label.setStyle("-fx-cursor: v-resize;");
@@ -53,14 +52,19 @@ public final class NumberField extends VBox {
             Controls.explained(Controls.action(id + "-down", "−", () -> nudge.accept(-1)), "Less"),
             field,
             Controls.explained(Controls.action(id + "-up", "+", () -> nudge.accept(1)), "More"));
-    getChildren().addAll(label, row, problem);
+    getChildren().addAll(label, row);
     setSpacing(2);
     field.setOnAction(event -> commit());
     field.focusedProperty().addListener((o, was, is) -> leave(is));
     field.setOnKeyPressed(
         event -> {
           int step = event.isShiftDown() ? 10 : 1;
-          if (event.getCode() == KeyCode.UP) {
+          if (event.getCode() == KeyCode.ESCAPE) {
+            restore();
+            if (!Floating.layered(this)) {
+              event.consume();
+            }
+          } else if (event.getCode() == KeyCode.UP) {
             nudge.accept(step);
             event.consume();
           } else if (event.getCode() == KeyCode.DOWN) {
@@ -95,7 +99,6 @@ public final class NumberField extends VBox {
     getStyleClass().add("compact");
     field.setPrefWidth(62);
     field.setMinWidth(62);
-    problem.setMaxWidth(140);
     return this;
   }
 
@@ -105,18 +108,24 @@ public final class NumberField extends VBox {
     name.setMinWidth(USE_PREF_SIZE);
     field.setPrefWidth(52);
     field.setMinWidth(52);
-    problem.setMaxWidth(140);
-    getChildren().setAll(Controls.row(4, name, field), problem);
+    getChildren().setAll(Controls.row(4, name, field));
     setMinWidth(USE_PREF_SIZE);
     setAlignment(Pos.CENTER_LEFT);
     return this;
   }
 
-  /** Shows a number. */
+  /** Shows a number; what is being typed or corrected stays until another number is shown. */
   public void show(String number) {
-    shown = number;
-    field.setText(number);
-    hideProblem();
+    boolean typing = problem.said() || field.isFocused() && !field.getText().equals(shown);
+    if (!typing || !number.equals(shown)) {
+      shown = number;
+      restore();
+    }
+  }
+
+  private void restore() {
+    field.setText(shown);
+    problem.clear();
   }
 
   private void drag(MouseEvent event) {
@@ -128,7 +137,7 @@ public final class NumberField extends VBox {
   }
 
   private void leave(boolean focused) {
-    if (!focused && !field.getText().equals(shown)) {
+    if (!focused && !problem.said() && !field.getText().equals(shown)) {
       commit();
     }
   }
@@ -136,17 +145,9 @@ public final class NumberField extends VBox {
   private void commit() {
     try {
       take.accept(field.getText());
-      field.setText(shown);
-      hideProblem();
+      restore();
     } catch (IllegalArgumentException e) {
-      problem.setText(e.getMessage());
-      problem.setVisible(true);
-      problem.setManaged(true);
+      problem.say(e.getMessage(), 0);
     }
-  }
-
-  private void hideProblem() {
-    problem.setVisible(false);
-    problem.setManaged(false);
   }
 }

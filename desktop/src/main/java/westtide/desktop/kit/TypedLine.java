@@ -3,7 +3,6 @@ package westtide.desktop.kit;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.css.PseudoClass;
-import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
@@ -11,7 +10,7 @@ import javafx.scene.text.Text;
 
 /**
  * A line of text that stands for something: Enter or leaving the field takes it, Escape puts back
- * what was there, and what is not understood is said below, under the column where it stands.
+ * what was there, and what is not understood is said in a bubble at the column where it stands.
  */
 public final class TypedLine extends VBox {
   /**
@@ -22,11 +21,10 @@ public final class TypedLine extends VBox {
    */
   public record Trouble(int column, String message) {}
 
-  private static final double PADDING = 12;
   private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
 
   private final TextField field;
-  private final Label problem = Controls.wrapped("", "problem");
+  private final FieldProblem problem;
   private final Function<String, Optional<Trouble>> take;
   private String shown = "";
 
@@ -35,16 +33,14 @@ public final class TypedLine extends VBox {
     this.take = take;
     this.field = Controls.field(id, prompt);
     field.getStyleClass().add("typed");
-    problem.setId(id + "-problem");
-    problem.setVisible(false);
-    problem.setManaged(false);
-    getChildren().addAll(field, problem);
+    this.problem = new FieldProblem(id, field);
+    getChildren().add(field);
     field.setOnAction(event -> commit());
     field
         .focusedProperty()
         .addListener(
             (o, was, is) -> {
-              if (!is && !field.getText().equals(shown)) {
+              if (!is && !problem.said() && !field.getText().equals(shown)) {
                 commit();
               }
             });
@@ -52,7 +48,9 @@ public final class TypedLine extends VBox {
         event -> {
           if (event.getCode() == KeyCode.ESCAPE) {
             restore();
-            event.consume();
+            if (!Floating.layered(this)) {
+              event.consume();
+            }
           }
         });
   }
@@ -61,7 +59,7 @@ public final class TypedLine extends VBox {
   public void show(String text) {
     boolean untouched = field.getText().equals(shown);
     shown = text;
-    if (untouched || !field.isFocused()) {
+    if (untouched || !field.isFocused() && !problem.said()) {
       restore();
     }
   }
@@ -85,33 +83,21 @@ public final class TypedLine extends VBox {
       point(trouble.get());
       return;
     }
-    clear();
-    field.setText(shown);
+    restore();
   }
 
   private void restore() {
     field.setText(shown);
-    clear();
-  }
-
-  private void clear() {
-    field.getStyleClass().remove("wrong");
-    problem.setVisible(false);
-    problem.setManaged(false);
+    problem.clear();
   }
 
   private void point(Trouble trouble) {
-    if (!field.getStyleClass().contains("wrong")) {
-      field.getStyleClass().add("wrong");
-    }
     int before = Math.max(0, Math.min(trouble.column() - 1, field.getText().length()));
     Text measured = new Text(field.getText().substring(0, before));
     measured.setFont(field.getFont());
-    double x = Math.min(measured.getLayoutBounds().getWidth(), Math.max(0, getWidth() - 420));
-    problem.setText("▲ column " + trouble.column() + ": " + trouble.message());
-    problem.setPadding(new javafx.geometry.Insets(2, 0, 0, PADDING + x));
-    problem.setVisible(true);
-    problem.setManaged(true);
+    problem.say(
+        "▲ column " + trouble.column() + ": " + trouble.message(),
+        measured.getLayoutBounds().getWidth());
     field.positionCaret(before);
   }
 }

@@ -109,7 +109,6 @@ public final class LevelsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    instrument.setVisibleRowCount(14);
     for (Amount amount : Amount.ALL) {
       NumberField field =
           new NumberField(

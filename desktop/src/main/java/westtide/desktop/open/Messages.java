@@ -52,6 +52,13 @@ public final class Messages extends HBox {
     show(sentence, true);
   }
 
+  /** The person goes elsewhere: what failed here is not said there. */
+  public void leave() {
+    if (getStyleClass().contains("bad")) {
+      hide();
+    }
+  }
+
   /** Takes the message away. */
   public void hide() {
     setVisible(false);

@@ -7,12 +7,13 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import westtide.desktop.kit.Layer;
 
 /**
  * A panel in front of the window, over a veil: one at a time, Escape leaves it, and the focus goes
  * back to where it was.
  */
-public final class Overlay extends StackPane implements Panels {
+public final class Overlay extends StackPane implements Panels, Layer {
   private Node focusedBefore;
   private boolean leavable;
 

@@ -70,7 +70,7 @@ public final class NewPartPanel extends VBox {
 
   private void add() {
     Song song = desk.open().song();
-    String heard = instrument.getValue();
+    String heard = instrument.value();
     String called = name.getText().isBlank() ? suggested : name.getText().strip();
     Part part = PartEdits.blank(song, role, called, Patch.of(heard), Instruments.program(heard, 0));
     SectionId section = desk.open().selection().section();

@@ -23,6 +23,9 @@ public interface Room {
   /** Shows where the song is in this frame; called only while the room is in front. */
   default void follow(Moment moment) {}
 
+  /** Another room comes in front: what was going on in this one ends. */
+  default void leave() {}
+
   /** What can be done in this room and found by name; the room is in front when one is run. */
   default List<Command> commands() {
     return List.of();
