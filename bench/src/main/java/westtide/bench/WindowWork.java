@@ -133,7 +133,8 @@ public final class WindowWork {
     Part now = shell.open().song().part(line.id()).orElseThrow();
     Note first = ((Pattern.Written) now.usual().pattern()).notes().get(0);
     Note other = first.withKey(turn % 2 == 0 ? first.key() + 1 : first.key() - 1);
-    return new LineEdits(line.id(), line.usual().name()).replace(first, other);
+    return new LineEdits(line.id(), line.usual().name())
+        .put("Move a note", List.of(first), List.of(other));
   }
 
   private long middle(westtide.review.Stage room, boolean large, IntFunction<Edit> edits) {

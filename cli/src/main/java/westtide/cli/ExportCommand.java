@@ -2,7 +2,6 @@ package westtide.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Locale;
 import java.util.concurrent.Callable;
@@ -14,6 +13,7 @@ import picocli.CommandLine.Spec;
 import westtide.file.Bounce;
 import westtide.file.MidiFile;
 import westtide.file.MidiPlan;
+import westtide.file.OutputFolder;
 import westtide.file.SongFile;
 import westtide.file.WavFormat;
 import westtide.score.Score;
@@ -73,11 +73,11 @@ final class ExportCommand implements Callable<Integer> {
       MidiPlan.of(score.parts()).told().forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
-      Files.createDirectories(parts);
+      OutputFolder.make(parts);
       MidiFile.writeParts(score, parts).forEach(out::println);
     }
     if (lanes != null) {
-      Files.createDirectories(lanes);
+      OutputFolder.make(lanes);
       for (ScoredPart drums : score.parts(Role.DRUMS)) {
         MidiFile.writeLanes(score, drums.part().id(), lanes).forEach(out::println);
       }
@@ -91,7 +91,7 @@ final class ExportCommand implements Callable<Integer> {
       bounce.mix(wav, Mixdown.Watch.NOBODY).ifPresent(written -> say(out, written));
     }
     if (stems != null) {
-      Files.createDirectories(stems);
+      OutputFolder.make(stems);
       bounce.stems(stems, Mixdown.Watch.NOBODY).ifPresent(all -> all.forEach(w -> say(out, w)));
     }
   }

@@ -1,7 +1,9 @@
 package westtide.cli;
 
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -14,6 +16,7 @@ import westtide.file.UnusableFileException;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
 import westtide.style.Style;
 import westtide.style.StyleBook;
@@ -111,8 +114,16 @@ final class NewCommand implements Callable<Integer> {
   /** The song with the lanes and the swing that were wished for. */
   private Song grooved(Song drafted) {
     Song song = drafted;
-    for (String lane : lanes) {
-      song = new TypedLane(lane).into(song);
+    Set<LaneId> typed = new HashSet<>();
+    for (String text : lanes) {
+      TypedLane lane = new TypedLane(text);
+      if (!typed.add(lane.voice())) {
+        throw new IllegalArgumentException(
+            "two lanes are called "
+                + lane.voice()
+                + "; give the second a number, such as \"hat 2\"");
+      }
+      song = lane.into(song);
     }
     return swing == null ? song : BriefEdits.swing(Swing.parse(swing)).apply(song);
   }

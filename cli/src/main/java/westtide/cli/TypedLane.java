@@ -2,6 +2,7 @@ package westtide.cli;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import westtide.compose.groove.GrooveDraft;
 import westtide.rhythm.LaneText;
@@ -19,6 +20,9 @@ import westtide.text.Reading;
  * name or by a word of it, and a number when it is stacked; {@code hat} is the closed one.
  */
 final class TypedLane {
+  /** Steps of a bar: new songs are in four four. */
+  private static final int STEPS = 16;
+
   private final LaneId voice;
   private final StepLane lane;
 
@@ -36,7 +40,7 @@ final class TypedLane {
               + "\"");
     }
     this.voice = voice(text.substring(0, colon).strip().toLowerCase(Locale.ROOT));
-    Reading<StepLane> reading = LaneText.read(text.substring(colon + 1).strip());
+    Reading<StepLane> reading = LaneText.read(text.substring(colon + 1).strip(), STEPS);
     if (reading instanceof Reading.Problem<StepLane> problem) {
       throw new IllegalArgumentException(
           "in the lane of " + voice + ", column " + problem.column() + ": " + problem.message());
@@ -68,6 +72,11 @@ final class TypedLane {
     return name.equals(word) || Arrays.asList(name.split(" ")).contains(word);
   }
 
+  /** The lane that is typed. */
+  LaneId voice() {
+    return voice;
+  }
+
   /** The song with the lane in its main groove, added where the groove lacks the voice. */
   Song into(Song song) {
     Part drums =
@@ -75,6 +84,12 @@ final class TypedLane {
             .findFirst()
             .orElseThrow(() -> new IllegalArgumentException("the song has no drums"));
     DrumEdits edits = new DrumEdits(drums.id(), GrooveDraft.MAIN);
-    return edits.typed(voice, lane).apply(edits.addLane(voice).apply(song));
+    Song there = edits.addLane(voice).apply(song);
+    return edits
+        .whole(
+            "Write the " + voice + " lane",
+            voice,
+            l -> l.withLane(lane).withAccents(Optional.empty()))
+        .apply(there);
   }
 }

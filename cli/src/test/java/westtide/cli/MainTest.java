@@ -172,6 +172,7 @@ class MainTest {
         "--lane;hat x.x.;a voice, a colon",
         "--lane;gong: x...;no drum is called \"gong\"",
         "--lane;hat: x.q.;column 3",
+        "--lane;hat: x.x.|x;a bar has 16 steps",
         "--swing;90;50 to 75",
         "--colour;red;--colour"
       })
@@ -228,6 +229,23 @@ class MainTest {
     assertThat(folder.resolve("home").resolve("west-tide-cli.log"))
         .content()
         .contains("NoSuchFileException");
+  }
+
+  @Test
+  void twoLanesOfOneNameAreRefused() {
+    Result result =
+        draft(folder.resolve("twice.tide"), "--lane", "hat: x.x.", "--lane", "closed hat: xxxx");
+    assertThat(result.status()).isEqualTo(2);
+    assertOneSentence(result, "two lanes are called Closed hat");
+  }
+
+  @Test
+  void aTypedLaneIsNotSilencedByTheAccentsOfTheStyle() throws Exception {
+    Path song = folder.resolve("plain.tide");
+    assertThat(draft(song, "--lane", "hat: xxxxxxxxxxxxxxxx").status()).isZero();
+    Pattern.Drums groove =
+        (Pattern.Drums) SongFile.read(song).parts(Role.DRUMS).get(0).variant("A").pattern();
+    assertThat(groove.find(DrumVoice.CLOSED_HAT.lane()).orElseThrow().accents()).isEmpty();
   }
 
   private static void assertOneSentence(Result result, String message) {

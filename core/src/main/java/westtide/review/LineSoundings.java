@@ -188,7 +188,10 @@ final class LineSoundings {
             + at;
     LineEdits edits = new LineEdits(slip.part.part().id(), slip.passage.name());
     Note moved = written.withKey(written.key() + midi - slip.heard.key());
-    Fix fix = new Fix("move it to " + key.pitch(midi), edits.replace(written, moved));
+    Fix fix =
+        new Fix(
+            "move it to " + key.pitch(midi),
+            edits.put("Move a note", List.of(written), List.of(moved)));
     return Optional.of(new Finding(id, weight, title, where, why, Optional.of(fix)));
   }
 

@@ -50,19 +50,29 @@ public record LaneFeel(int nudge, int velocity, int ticks, long seed) {
 
   /** How late a hit on a step, counted from where the groove began, is played, in ticks. */
   public int late(int step) {
-    return nudge + differing(ticks, step, 1);
+    return late(step, 0);
+  }
+
+  /** As {@link #late(int)}, for one of several lanes that differ from the same seed. */
+  public int late(int step, int lane) {
+    return nudge + differing(ticks, step, lane, 1);
   }
 
   /** How loud a velocity on such a step is played. */
   public int played(int written, int step) {
-    return Velocity.held(written + (long) differing(velocity, step, 2));
+    return played(written, step, 0);
   }
 
-  private int differing(int amount, int step, int purpose) {
+  /** As {@link #played(int, int)}, for one of several lanes that differ from the same seed. */
+  public int played(int written, int step, int lane) {
+    return Velocity.held(written + (long) differing(velocity, step, lane, 2));
+  }
+
+  private int differing(int amount, int step, int lane, int purpose) {
     if (amount == 0) {
       return 0;
     }
-    long from = seed * 1_000_003L + step * 4L + purpose;
+    long from = (seed * 1_000_003L + lane * 7_919L) * 1_000_003L + step * 4L + purpose;
     return new SplittableRandom(from).nextInt(-amount, amount + 1);
   }
 }

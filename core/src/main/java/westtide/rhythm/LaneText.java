@@ -9,15 +9,21 @@ import westtide.text.Reading;
 /**
  * The typed form of a lane: {@code x} hit, {@code X} accent, {@code o} soft hit, {@code .} rest; a
  * digit 2 to 8 after a hit splits it into a roll, and {@code /4} lets it play on every fourth pass
- * of the lane only. Spaces and {@code |} are ignored. {@code "x.o.x3.X/4"} has seven steps.
+ * of the lane only. Spaces are ignored; {@code |} closes a bar. {@code "x.o.x3.X/4"} has seven
+ * steps.
  */
 public final class LaneText {
   private static final Pattern SIGN = Pattern.compile("[xXo]([2-8])?(?:/(\\d{1,2}))?|[.]|[ |]+");
 
   private LaneText() {}
 
-  /** Reads a lane. */
+  /** Reads a lane whose bars may be of any length. */
   public static Reading<StepLane> read(String text) {
+    return read(text, 1);
+  }
+
+  /** Reads a lane; a {@code |} that does not close a bar of so many steps is a problem. */
+  public static Reading<StepLane> read(String text, int bar) {
     List<Hit> hits = new ArrayList<>();
     Matcher matcher = SIGN.matcher(text);
     int at = 0;
@@ -33,6 +39,12 @@ public final class LaneText {
           return Reading.problem(at + 1, "a hit plays on every 1st to 64th pass, such as x/4");
         }
         hits.add(hit(step, sign, matcher.group(1), passes));
+      }
+      boolean closes = matcher.group().indexOf('|') >= 0;
+      if (closes && step % bar != 0) {
+        int column = at + matcher.group().indexOf('|') + 1;
+        return Reading.problem(
+            column, "a bar has " + bar + " steps, but | stands after " + (step % bar) + " of them");
       }
       step += sign == ' ' || sign == '|' ? 0 : 1;
       at = matcher.end();

@@ -108,7 +108,7 @@ final class Groove {
   private static void strike(StruckLane struck, LaidHit laid, int to, StrokeSink sink) {
     DrumLane lane = struck.lane();
     Hit hit = laid.hit();
-    int late = laid.tick() + lane.feel().late(laid.step());
+    int late = laid.tick() + lane.late(laid.step());
     int grid = lane.grid().ticks();
     int length = Math.max(1, STROKE * hit.roll().steps() / hit.strokes());
     int first = late + hit.offset(0, grid) - hit.flam();

@@ -30,6 +30,7 @@ import westtide.desktop.form.FormRoom;
 import westtide.desktop.frame.Bridge;
 import westtide.desktop.frame.CommandList;
 import westtide.desktop.frame.Course;
+import westtide.desktop.frame.KeyCard;
 import westtide.desktop.frame.SoundingsPane;
 import westtide.desktop.frame.StartSheet;
 import westtide.desktop.frame.TideChart;
@@ -37,6 +38,7 @@ import westtide.desktop.levels.LevelsRoom;
 import westtide.desktop.lines.LinesRoom;
 import westtide.desktop.lowend.LowEndRoom;
 import westtide.desktop.open.Background;
+import westtide.desktop.open.Gestures;
 import westtide.desktop.open.Look;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
@@ -118,7 +120,8 @@ public final class Shell {
             new FormRoom(desk),
             new LevelsRoom(desk),
             new DeliverRoom(desk));
-    this.bridge = new Bridge(open, new PlayBar(play, this::listening), this::find, files::save);
+    this.bridge =
+        new Bridge(open, new PlayBar(play, this::listening), this::find, this::keys, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide = new TideChart(play, open, () -> go(Stage.FORM));
@@ -154,6 +157,7 @@ public final class Shell {
   public Scene scene(double width, double height) {
     Scene scene = new Scene(root, width, height);
     Look.dress(scene);
+    Gestures.watch(scene, open, around.millis());
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
     autosave.start();
@@ -230,6 +234,18 @@ public final class Shell {
     if (open.isOpen()) {
       new CommandList(commands, overlay).open();
     }
+  }
+
+  /** Opens the card of all keys. */
+  void keys() {
+    if (open.isOpen()) {
+      overlay.open(new KeyCard(room().keys(), commands, overlay::close));
+    }
+  }
+
+  /** Opens the list of what was done in this session. */
+  void history() {
+    bridge.openHistory();
   }
 
   /** Runs the end once unsaved changes are settled. */
@@ -325,7 +341,7 @@ public final class Shell {
 
   /** The sign of the key that opened the list is not what is searched for. */
   private void typed(KeyEvent event) {
-    if (opening && event.getCharacter().equals("/")) {
+    if (opening && (event.getCharacter().equals("/") || event.getCharacter().equals("?"))) {
       event.consume();
     }
     opening = false;
@@ -350,7 +366,11 @@ public final class Shell {
     }
     if (event.getCode() == KeyCode.SLASH && !typing && !event.isShortcutDown()) {
       opening = true;
-      find();
+      if (event.isShiftDown()) {
+        keys();
+      } else {
+        find();
+      }
       event.consume();
       return;
     }

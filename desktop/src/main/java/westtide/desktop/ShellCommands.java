@@ -30,6 +30,7 @@ final class ShellCommands {
     addFiles(out);
     addHistory(out);
     addPlaying(out);
+    addHelp(out);
     for (Stage stage : Stage.values()) {
       out.add(
           Command.of(
@@ -48,7 +49,7 @@ final class ShellCommands {
 
   private void addFiles(List<Command> out) {
     out.add(
-        Command.of("new", "New song, demo songs and recent files", this::start)
+        Command.of("new", "New song, demo songs and recent files", shell::showStart)
             .withKeys("Shortcut+N"));
     out.add(Command.of("open", "Open a song file", files::chooseAndOpen).withKeys("Shortcut+O"));
     out.add(Command.of("save", "Save the song", files::save).withKeys("Shortcut+S"));
@@ -99,10 +100,6 @@ final class ShellCommands {
         Command.of("listening", "Listening, breaks and hearing", shell::listening).withKeys("F1"));
   }
 
-  private void start() {
-    files.settled(shell::showStart);
-  }
-
   private void addHistory(List<Command> out) {
     out.add(
         Command.of("undo", "Undo", open::undo)
@@ -112,6 +109,11 @@ final class ShellCommands {
         Command.of("redo", "Redo", open::redo)
             .withKeys("Shortcut+Shift+Z")
             .when(() -> open.redoable().isPresent()));
+  }
+
+  private void addHelp(List<Command> out) {
+    out.add(Command.of("keys", "Every key: the key card", shell::keys).withKeys("Shift+SLASH"));
+    out.add(Command.of("history", "History: go to any step of this session", shell::history));
   }
 
   private Command section(String id, String title, int by) {

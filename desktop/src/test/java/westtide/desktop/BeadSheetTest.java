@@ -19,11 +19,15 @@ class BeadSheetTest extends TrapSongTest {
   }
 
   @Test
-  void aClickPlacesAndTakesAwayAndADragSetsTheVelocity() {
+  void aDoubleClickWritesAClickChoosesAndADragSetsTheVelocity() {
     go(Stage.DRUMS);
     Point2D first = middle("#bead-kick-1");
     double step = (middle("#bead-closed_hat-3").getX() - middle("#bead-closed_hat-1").getX()) / 2;
-    clickOn(new Point2D(first.getX() + step, first.getY()));
+    Point2D empty = new Point2D(first.getX() + step, first.getY());
+    clickOn(empty);
+    assertThat(lane(DrumVoice.KICK).at(1)).as("a click only sets the cursor").isEmpty();
+    waitOutDoubleClick();
+    doubleClickOn(empty);
     settle();
     assertThat(lane(DrumVoice.KICK).at(1)).map(Hit::velocity).contains(92);
     assertThat(shown("#bead-kick-2")).isTrue();
@@ -36,6 +40,10 @@ class BeadSheetTest extends TrapSongTest {
     press("#undo");
     assertThat(lane(DrumVoice.KICK).at(1)).map(Hit::velocity).contains(92);
     clickOn(middle("#bead-kick-2"));
+    settle();
+    assertThat(lane(DrumVoice.KICK).at(1)).as("a click only chooses").isPresent();
+    assertThat(lookup("#bead-sheet .chosen-ring").queryAll()).hasSize(1);
+    push(KeyCode.DELETE);
     settle();
     assertThat(lane(DrumVoice.KICK).at(1)).isEmpty();
   }

@@ -212,8 +212,9 @@ class ChordsRoomTest extends WindowTest {
     press("#page-whole-row");
     choose("#row-rhythm", RhythmFamily.PLUCKED.toString());
     clickOn("#row-hand-0");
+    assertThat(figure()).as("a click only sets the cursor").isEqualTo("x-..x-..x-..x-..");
+    push(KeyCode.ENTER);
     assertThat(figure()).isEqualTo("X-..x-..x-..x-..");
-    focus("#row-hand");
     push(KeyCode.SHIFT, KeyCode.RIGHT);
     settle();
     assertThat(figure()).isEqualTo("X--.x-..x-..x-..");

@@ -209,7 +209,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     assertThat(lookup("#pull-20").query().getAccessibleText())
         .isEqualTo("what stands at 2.1.4 leans on 2.2.1 by 2");
     keys(KeyCode.RIGHT);
-    assertHas(words("#hit-why"), "drag paints", "the other button rubs out");
+    assertHas(words("#hit-why"), "drag over empty steps writes", "a double click one");
   }
 
   /** Arithmetic: at 146 BPM a tick lasts 0.428 ms, so 10 ms are 23 ticks and 120 ticks 51 ms. */

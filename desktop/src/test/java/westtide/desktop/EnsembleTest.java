@@ -61,7 +61,7 @@ class EnsembleTest extends TrapSongTest {
     assertThat(shown("#lines-part-counter")).isTrue();
     Node sheet = lookup("#degree-sheet").query();
     var bounds = sheet.localToScreen(sheet.getLayoutBounds());
-    clickOn(new Point2D(bounds.getCenterX(), bounds.getCenterY()));
+    doubleClickOn(new Point2D(bounds.getCenterX(), bounds.getCenterY()));
     settle();
     assertThat(notes("Counter")).isEqualTo(1);
     press("#lines-part-bell");

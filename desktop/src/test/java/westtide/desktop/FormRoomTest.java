@@ -43,16 +43,26 @@ class FormRoomTest extends TrapSongTest {
     assertHas(words("#form-line-problem"), "column 10", "solo");
     push(KeyCode.ESCAPE);
     press("#template-hook-first");
+    assertHas(words("#confirm .strong"), "Hook first", "hook 16");
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(song().form()).hasToString("intro 4, chorus 8, breakdown 8, drop 16");
+    press("#template-hook-first", "#confirm-yes");
     assertThat(song().form().toString()).startsWith("hook 16, verse 16");
   }
 
   @Test
-  void aTankIsFilledByClickAndByKeys() {
+  void aClickChoosesATankADragAndKeysSetItsWater() {
     go(Stage.FORM);
     Node tank = lookup("#tank-0-808-0").query();
     var bounds = tank.localToScreen(tank.getLayoutBounds());
-    clickOn(new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3));
+    Level before = section(0).cell(PartId.of("808"), 0).level();
+    clickOn(new Point2D(bounds.getCenterX(), bounds.getMinY() + 3));
     settle();
+    assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(before);
+    assertHas(words("#tank-told"), "808 in the intro");
+    Point2D hint = new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3);
+    drag(new Point2D(bounds.getCenterX() + 9, bounds.getMinY() + 3), hint);
     assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HINT);
     push(KeyCode.PLUS);
     settle();
@@ -62,8 +72,11 @@ class FormRoomTest extends TrapSongTest {
     settle();
     assertThat(section(1).cell(PartId.of("808"), 0).level()).isEqualTo(Level.OUT);
     assertHas(words("#tank-told"), "808 in the hook: out");
-    press("#cell-split");
+    type("#cell-split", "5");
     assertThat(section(1).cells(PartId.of("808"))).hasSize(2);
+    type("#cell-split", "5");
+    assertHas(words("#cell-split-problem"), "808 already changes at bar 5");
+    push(KeyCode.ESCAPE);
   }
 
   @Test

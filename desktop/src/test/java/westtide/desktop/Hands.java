@@ -127,6 +127,14 @@ final class Hands {
     }
   }
 
+  void hold(KeyCode key) {
+    send(key + " held", KeyEvent.KEY_PRESSED, () -> robot.keyPress(key));
+  }
+
+  void letGo(KeyCode key) {
+    send(key + " let go", KeyEvent.KEY_RELEASED, () -> robot.keyRelease(key));
+  }
+
   private void send(String what, EventType<?> type, Runnable input) {
     long before = count(type);
     onWindow(input);

@@ -22,6 +22,10 @@ class LinesRoomTest extends TrapSongTest {
     Point2D empty = new Point2D(last.getX() + bar * 2.85, last.getY() + 60);
     clickOn(empty);
     settle();
+    assertThat(line()).as("a click only sets the cursor").isEqualTo(before);
+    waitOutDoubleClick();
+    doubleClickOn(empty);
+    settle();
     assertThat(line()).hasSize(before.size() + 1);
     Note placed = line().stream().filter(n -> !before.contains(n)).findFirst().orElseThrow();
     assertThat(placed.ticks()).isEqualTo(480);

@@ -127,8 +127,25 @@ abstract class WindowTest {
   }
 
   void doubleClickOn(String query) {
-    clickOn(query);
+    doubleClickOn(middle(query));
+  }
+
+  void doubleClickOn(Point2D place) {
+    clickOn(place);
     hands.click(MouseButton.PRIMARY);
+  }
+
+  /** Presses the other button on a place. */
+  void menuOn(Point2D place) {
+    hands.move(place);
+    hands.click(MouseButton.SECONDARY);
+    settle();
+  }
+
+  /** Clicks somewhere else, so that the next click is not the second of two. */
+  void waitOutDoubleClick() {
+    hands.move(new Point2D(3, 3));
+    hands.click(MouseButton.SECONDARY);
   }
 
   /** Drags from one place on the screen to another. */
@@ -142,6 +159,29 @@ abstract class WindowTest {
     hands.glide(from, to);
     hands.release(button);
     settle();
+  }
+
+  /** Presses the first button on a place and holds it. */
+  void pressAt(Point2D place) {
+    hands.move(place);
+    hands.press(MouseButton.PRIMARY);
+  }
+
+  void glide(Point2D from, Point2D to) {
+    hands.glide(from, to);
+  }
+
+  void release() {
+    hands.release(MouseButton.PRIMARY);
+  }
+
+  /** Holds a key until it is let go. */
+  void hold(KeyCode key) {
+    hands.hold(key);
+  }
+
+  void letGo(KeyCode key) {
+    hands.letGo(key);
   }
 
   Song song() {

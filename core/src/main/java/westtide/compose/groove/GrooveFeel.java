@@ -37,7 +37,7 @@ public record GrooveFeel(Map<Integer, Double> late, Map<Integer, Double> loud) {
           int step = laid.step() % meter.stepsPerBar();
           int velocity = Math.max(1, lane.velocity(laid, 0));
           late.computeIfAbsent(step, s -> new Mean())
-              .add(laid.hit().nudge() + lane.feel().late(laid.step()));
+              .add(laid.hit().nudge() + lane.late(laid.step()));
           loud.computeIfAbsent(step, s -> new Mean()).add(velocity);
           all.add(velocity);
         }

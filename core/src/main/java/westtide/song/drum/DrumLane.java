@@ -95,6 +95,11 @@ public record DrumLane(
     return swing.orElse(grid.triplet() ? Swing.STRAIGHT : song);
   }
 
+  /** How late the lane plays a step, counted from where the groove began, in ticks. */
+  public int late(int step) {
+    return feel.late(step, id.index());
+  }
+
   /** Ticks of one pass. */
   public int ticks() {
     return lane.length() * grid.ticks();
@@ -136,7 +141,7 @@ public record DrumLane(
 
   /** How loud a stroke of a laid hit is played, 1 to 127; 0 where the accents silence it. */
   public int velocity(LaidHit laid, int stroke) {
-    return accented(feel.played(laid.hit().velocity(stroke), laid.step()), laid.run());
+    return accented(feel.played(laid.hit().velocity(stroke), laid.step(), id.index()), laid.run());
   }
 
   private int accented(int velocity, int run) {

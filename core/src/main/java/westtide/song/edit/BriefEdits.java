@@ -15,12 +15,12 @@ public final class BriefEdits {
 
   /** Names the song. */
   public static Edit title(String title) {
-    return Edit.of("Name the song " + title, song -> song.withTitle(title)).merging("title");
+    return Edit.of("Name the song " + title, song -> song.withTitle(title));
   }
 
   /** Names what the song belongs to. */
   public static Edit project(String project) {
-    return Edit.of("Set the project", song -> song.withProject(project)).merging("project");
+    return Edit.of("Set the project", song -> song.withProject(project));
   }
 
   /** Sets the style the song is measured against; notes stay. */
@@ -33,8 +33,7 @@ public final class BriefEdits {
   /** Sets the tempo; every note keeps its musical place. */
   public static Edit tempo(Tempo tempo) {
     return Edit.of(
-            "Set the tempo to " + tempo, song -> song.withBrief(song.brief().withTempo(tempo)))
-        .merging("tempo");
+        "Set the tempo to " + tempo, song -> song.withBrief(song.brief().withTempo(tempo)));
   }
 
   /** Sets how fast the tempo feels. */
@@ -45,9 +44,7 @@ public final class BriefEdits {
   /** Sets the swing. */
   public static Edit swing(Swing swing) {
     return Edit.of(
-            "Set the swing to " + swing + " %",
-            song -> song.withBrief(song.brief().withSwing(swing)))
-        .merging("swing");
+        "Set the swing to " + swing + " %", song -> song.withBrief(song.brief().withSwing(swing)));
   }
 
   /** Sets the key the nearest way; chords and written lines keep their degrees. */
@@ -72,15 +69,13 @@ public final class BriefEdits {
   /** Tunes the whole song by cents, −100 to 100. */
   public static Edit cents(int cents) {
     return Edit.of(
-            "Tune the song by " + cents + " cents",
-            song -> song.withBrief(song.brief().withCents(cents)))
-        .merging("cents");
+        "Tune the song by " + cents + " cents",
+        song -> song.withBrief(song.brief().withCents(cents)));
   }
 
   /** Plans the length of the song and the time for it. */
   public static Edit plan(Plan plan) {
-    return Edit.of("Change the plan", song -> song.withBrief(song.brief().withPlan(plan)))
-        .merging("plan");
+    return Edit.of("Change the plan", song -> song.withBrief(song.brief().withPlan(plan)));
   }
 
   /** Leaves a finding as it is, so that it is not raised again. */

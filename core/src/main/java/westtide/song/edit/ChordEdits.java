@@ -90,8 +90,7 @@ public record ChordEdits(String row) {
    * the row grows or shrinks. Every chord keeps a step at least; dragging on is one edit.
    */
   public Edit end(int index, int ticks) {
-    return spans("Change a chord's length", list -> moveEnd(list, index, ticks))
-        .merging("chord end " + row + index);
+    return spans("Change a chord's length", list -> moveEnd(list, index, ticks));
   }
 
   private static void moveEnd(List<ChordSpan> list, int index, int ticks) {
@@ -119,8 +118,7 @@ public record ChordEdits(String row) {
 
   /** Changes how one chord is played; the same change repeated in one go is one edit. */
   public Edit manner(String name, int index, UnaryOperator<Manner> change) {
-    return spans(name, list -> list.set(index, list.get(index).withManner(change)))
-        .merging(name + row + index);
+    return spans(name, list -> list.set(index, list.get(index).withManner(change)));
   }
 
   /** Changes how every chord of the row is played. */

@@ -27,9 +27,8 @@ public record ChordPartEdits(PartId part) {
   public Edit vary(int amount, long seed) {
     int held = Math.max(0, Math.min(40, amount));
     return rule(
-            name -> "Vary velocities of " + name + " by " + held,
-            r -> r.withVary(new FollowRule.Vary(held, seed)))
-        .merging("vary " + part);
+        name -> "Vary velocities of " + name + " by " + held,
+        r -> r.withVary(new FollowRule.Vary(held, seed)));
   }
 
   /** As {@link #vary}; a part that doubles another goes on doubling it. */
@@ -69,7 +68,7 @@ public record ChordPartEdits(PartId part) {
 
   /** Strums it in its own way; empty as each chord says. */
   public Edit strum(Optional<Strum> strum) {
-    return own("strum", own -> own.withStrum(strum)).merging("strum " + part);
+    return own("strum", own -> own.withStrum(strum));
   }
 
   /** Lets it play another progression than the section's; empty the section's. */

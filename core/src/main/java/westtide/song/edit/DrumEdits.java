@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
+import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
@@ -35,24 +36,10 @@ public record DrumEdits(PartId part, String variant) {
     return lane("Place " + id + " on step " + (hit.step() + 1), id, lane -> lane.with(hit));
   }
 
-  /** Puts or takes away hits one after another, as a drag does; the whole drag is one edit. */
-  public Edit paint(LaneId id, int step, Optional<Hit> hit, int drag) {
-    return lane(
-            hit.isPresent() ? "Paint " + id : "Rub out " + id,
-            id,
-            lane -> hit.map(lane::with).orElseGet(() -> lane.without(step)))
-        .merging("paint " + part + variant + id + drag);
-  }
-
   /** Carries the hit of a step elsewhere; one that stands where it goes gives way. */
   public Edit carry(LaneId id, int from, Hit to) {
     return lane(
         "Carry " + id + " to step " + (to.step() + 1), id, lane -> lane.without(from).with(to));
-  }
-
-  /** As {@link #carry(LaneId, int, Hit)}, bit by bit as a drag does; the whole drag is one edit. */
-  public Edit carry(LaneId id, int from, Hit to, int drag) {
-    return carry(id, from, to).merging("carry " + part + variant + id + drag);
   }
 
   /** Takes a hit off a lane. */
@@ -65,21 +52,20 @@ public record DrumEdits(PartId part, String variant) {
     return lane(name, id, lane -> lane.at(step).map(change).map(lane::with).orElse(lane));
   }
 
-  /** Sets the velocity of a hit; a drag is one edit. */
+  /** Sets the velocity of a hit. */
   public Edit velocity(LaneId id, int step, int velocity) {
-    return change("Set " + id + " to velocity " + velocity, id, step, h -> h.withVelocity(velocity))
-        .merging("velocity " + part + variant + id + step);
+    return change(
+        "Set " + id + " to velocity " + velocity, id, step, h -> h.withVelocity(velocity));
   }
 
-  /** Sets how late a hit is, in ticks; a drag is one edit. */
+  /** Sets how late a hit is, in ticks. */
   public Edit nudge(LaneId id, int step, int ticks) {
     String way = ticks < 0 ? "early by " : "late by ";
     return change(
-            "Move " + id + " " + way + Math.abs(ticks) + " ticks",
-            id,
-            step,
-            hit -> hit.withNudge(ticks))
-        .merging("nudge " + part + variant + id + step);
+        "Move " + id + " " + way + Math.abs(ticks) + " ticks",
+        id,
+        step,
+        hit -> hit.withNudge(ticks));
   }
 
   /** Replaces the steps of a lane. */
@@ -87,9 +73,21 @@ public record DrumEdits(PartId part, String variant) {
     return lane("Write the " + id + " lane", id, old -> lane);
   }
 
-  /** Replaces a lane by a typed one; hits written the same keep what text cannot say. */
+  /**
+   * Replaces a lane by a typed one; hits written the same keep what text cannot say. Accents in the
+   * text win over accents that run along the lane.
+   */
   public Edit typed(LaneId id, StepLane lane) {
-    return lane("Write the " + id + " lane", id, old -> old.refining(lane));
+    boolean accents =
+        lane.hits().stream()
+            .anyMatch(h -> h.velocity() == Velocity.ACCENT || h.velocity() == Velocity.SOFT);
+    return whole(
+        "Write the " + id + " lane",
+        id,
+        old -> {
+          DrumLane typed = old.withLane(old.lane().refining(lane));
+          return accents ? typed.withAccents(Optional.empty()) : typed;
+        });
   }
 
   /** Changes the shape of a lane. */
@@ -102,17 +100,15 @@ public record DrumEdits(PartId part, String variant) {
     return pattern(name, groove -> groove.each(l -> l.id().equals(id) ? change.apply(l) : l));
   }
 
-  /** Changes how a whole lane is played; turning it on in one go is one edit. */
+  /** Changes how a whole lane is played. */
   public Edit feel(String name, LaneId id, UnaryOperator<LaneFeel> change) {
-    return whole(name, id, lane -> lane.withFeel(change.apply(lane.feel())))
-        .merging(name + part + variant + id);
+    return whole(name, id, lane -> lane.withFeel(change.apply(lane.feel())));
   }
 
   /** Changes how a lane sounds, in all grooves of the part. */
   public Edit sound(String name, LaneId id, UnaryOperator<LaneSound> change) {
     return Edit.of(
-            name, song -> song.withPart(part, p -> p.withSound(id, change.apply(p.sound(id)))))
-        .merging(name + part + id);
+        name, song -> song.withPart(part, p -> p.withSound(id, change.apply(p.sound(id)))));
   }
 
   /** Puts a lane into the groove, in place of the one of its name or as its last. */

@@ -1,5 +1,6 @@
 package westtide.song.edit;
 
+import java.util.List;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import westtide.song.Song;
@@ -9,23 +10,29 @@ import westtide.song.Song;
  *
  * @param title what was done to a song, in a few words; it may name a part as the song does
  * @param change the function from the song before to the song after
- * @param mergeKey edits that follow each other with the same non-empty key become one, as while
- *     dragging
  */
-public record Edit(Function<Song, String> title, UnaryOperator<Song> change, String mergeKey) {
+public record Edit(Function<Song, String> title, UnaryOperator<Song> change) {
   /** An edit that stands alone. */
   public static Edit of(String name, UnaryOperator<Song> change) {
-    return new Edit(song -> name, change, "");
+    return new Edit(song -> name, change);
   }
 
   /** An edit whose name speaks of the song before it, such as of a part by its name. */
   public static Edit named(Function<Song, String> title, UnaryOperator<Song> change) {
-    return new Edit(title, change, "");
+    return new Edit(title, change);
   }
 
-  /** The same edit, merging with others of that key. */
-  public Edit merging(String key) {
-    return new Edit(title, change, key);
+  /** Several edits one after another, as one with a name of its own. */
+  public static Edit together(String name, List<Edit> edits) {
+    return of(
+        name,
+        song -> {
+          Song out = song;
+          for (Edit edit : edits) {
+            out = edit.apply(out);
+          }
+          return out;
+        });
   }
 
   /** Its name when it is applied to a song. */

@@ -40,8 +40,7 @@ public final class FormEdits {
   /** Sets the length of a section in bars, held inside 1 to 128. */
   public static Edit resize(SectionId id, int bars) {
     int held = Math.max(1, Math.min(Section.MOST_BARS, bars));
-    return section("Make the section " + held + " bars long", id, s -> s.withBars(held))
-        .merging("resize " + id);
+    return section("Make the section " + held + " bars long", id, s -> s.withBars(held));
   }
 
   /** Moves a section to another place, counted from 0. */

@@ -39,9 +39,8 @@ public record GrooveEdits(PartId part, String variant) {
   public Edit bars(int bars) {
     String words = bars + (bars == 1 ? " bar" : " bars");
     return change(
-            "Make groove " + variant + " " + words + " long",
-            (groove, meter) -> groove.over(bars, meter))
-        .merging("bars " + part + variant);
+        "Make groove " + variant + " " + words + " long",
+        (groove, meter) -> groove.over(bars, meter));
   }
 
   /** Restarts lanes of their own length elsewhere. */

@@ -21,9 +21,9 @@ public record History(List<Step> steps, int at, int savedAt) {
    *
    * @param song the song
    * @param edit the name of the edit that made it; empty for the first
-   * @param mergeKey the edit's merge key
+   * @param gesture the gesture it was made in; empty when it stands alone
    */
-  public record Step(Song song, String edit, String mergeKey) {}
+  public record Step(Song song, String edit, String gesture) {}
 
   /** Copies the steps. */
   public History {
@@ -45,32 +45,43 @@ public record History(List<Step> steps, int at, int savedAt) {
     return steps.get(at).song();
   }
 
-  /** The history after an edit; unchanged when the edit changes nothing. */
+  /** The history after an edit that stands alone; unchanged when the edit changes nothing. */
   public History plus(Edit edit) {
+    return plus(edit, "");
+  }
+
+  /**
+   * The history after an edit made in a gesture; unchanged when the edit changes nothing. Edits
+   * that follow each other in the same gesture, such as one drag, are one step; an empty one stands
+   * for none.
+   */
+  public History plus(Edit edit, String gesture) {
     Song after = edit.apply(song());
     if (after.equals(song())) {
       return this;
     }
-    boolean merges =
-        !edit.mergeKey().isEmpty()
-            && edit.mergeKey().equals(steps.get(at).mergeKey())
-            && at != savedAt;
+    boolean merges = !gesture.isEmpty() && gesture.equals(steps.get(at).gesture()) && at != savedAt;
     List<Step> kept = new ArrayList<>(steps.subList(0, merges ? at : at + 1));
-    kept.add(new Step(after, edit.name(song()), edit.mergeKey()));
+    kept.add(new Step(after, edit.name(song()), gesture));
     int saved = savedAt > at ? -1 : savedAt;
     int dropped = Math.max(0, kept.size() - LONGEST);
     List<Step> rest = kept.subList(dropped, kept.size());
     return new History(rest, rest.size() - 1, Math.max(-1, saved - dropped));
   }
 
+  /** The history with another of its steps present, by its index. */
+  public History goTo(int step) {
+    return new History(steps, Math.max(0, Math.min(steps.size() - 1, step)), savedAt);
+  }
+
   /** One step back; the same history at the beginning. */
   public History undo() {
-    return at == 0 ? this : new History(steps, at - 1, savedAt);
+    return at == 0 ? this : goTo(at - 1);
   }
 
   /** One step forward again; the same history at the end. */
   public History redo() {
-    return at == steps.size() - 1 ? this : new History(steps, at + 1, savedAt);
+    return at == steps.size() - 1 ? this : goTo(at + 1);
   }
 
   /** The name of what undo would take back. */

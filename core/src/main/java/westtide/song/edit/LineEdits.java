@@ -16,19 +16,16 @@ import westtide.song.id.PartId;
  * @param variant the pattern's name
  */
 public record LineEdits(PartId part, String variant) {
-  /** Adds a note. */
-  public Edit add(Note note) {
-    return notes("Place a note", notes -> with(notes, note));
-  }
-
-  /** Takes a note away. */
-  public Edit remove(Note note) {
-    return notes("Delete a note", notes -> without(notes, note));
-  }
-
-  /** Puts a note in place of another; a drag is one edit. */
-  public Edit replace(Note old, Note changed) {
-    return notes("Move a note", notes -> with(without(notes, old), changed));
+  /** Takes notes away and puts others in; either may be none. */
+  public Edit put(String name, List<Note> without, List<Note> with) {
+    return notes(
+        name,
+        notes -> {
+          List<Note> out = new ArrayList<>(notes);
+          without.forEach(out::remove);
+          out.addAll(with);
+          return out;
+        });
   }
 
   /** Moves every note by semitones; notes that would leave 0 to 127 stop the move. */
@@ -59,18 +56,6 @@ public record LineEdits(PartId part, String variant) {
       return p.with(old.withPattern(written.withNotes(change.apply(written.notes()))));
     }
     return p;
-  }
-
-  private static List<Note> with(List<Note> notes, Note note) {
-    List<Note> more = new ArrayList<>(notes);
-    more.add(note);
-    return more;
-  }
-
-  private static List<Note> without(List<Note> notes, Note note) {
-    List<Note> fewer = new ArrayList<>(notes);
-    fewer.remove(note);
-    return fewer;
   }
 
   private static List<Note> moved(List<Note> notes, int semitones) {

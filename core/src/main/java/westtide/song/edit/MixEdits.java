@@ -21,18 +21,15 @@ public final class MixEdits {
   /** Changes a setting of a part's instrument; turning it on in one go is one step of undo. */
   public static Edit setting(PartId part, String setting, int value) {
     return Edit.named(
-            song -> "Set " + setting + " of " + name(song, part),
-            song ->
-                song.withPart(part, p -> p.withPatch(p.patch().with(setting, value), p.program())))
-        .merging("setting " + part + " " + setting);
+        song -> "Set " + setting + " of " + name(song, part),
+        song -> song.withPart(part, p -> p.withPatch(p.patch().with(setting, value), p.program())));
   }
 
   /** Changes one thing about a part's place in the mix; moving on in one go is one step of undo. */
   public static Edit mix(PartId part, String what, UnaryOperator<Mix> change) {
     return Edit.named(
-            song -> "Set " + what + " of " + name(song, part),
-            song -> song.withPart(part, p -> p.withMix(change.apply(p.mix()))))
-        .merging("mix " + part + " " + what);
+        song -> "Set " + what + " of " + name(song, part),
+        song -> song.withPart(part, p -> p.withMix(change.apply(p.mix()))));
   }
 
   /** Turns every part down by tenths of a dB; what is silent stays silent. */

@@ -200,15 +200,14 @@ public record PartEdits(PartId part) {
   private Edit transposition(
       String before, String after, UnaryOperator<Transposition> change, String what) {
     return Edit.named(
-            song -> before + name(song) + after,
-            song ->
-                song.withPart(
-                    part,
-                    p ->
-                        p.role() == Role.DRUMS
-                            ? p
-                            : p.withTransposition(change.apply(p.transposition()))))
-        .merging(what + " " + part);
+        song -> before + name(song) + after,
+        song ->
+            song.withPart(
+                part,
+                p ->
+                    p.role() == Role.DRUMS
+                        ? p
+                        : p.withTransposition(change.apply(p.transposition()))));
   }
 
   /** Changes how the part doubles another; where it does not nothing happens. */

@@ -90,8 +90,8 @@ class DrumEditsTest {
     Song song = begun();
     History history = History.unsaved(song);
     Hit hit = Hit.of(3, 77);
-    history = history.plus(A.carry(KICK, 0, hit.withStep(1), 5));
-    history = history.plus(A.carry(KICK, 1, hit.withStep(2), 5));
+    history = history.plus(A.carry(KICK, 0, hit.withStep(1)), "drag 5");
+    history = history.plus(A.carry(KICK, 1, hit.withStep(2)), "drag 5");
     StepLane kick = groove(history.song(), "A").lane(DrumVoice.KICK).orElseThrow();
     assertThat(kick.at(2)).contains(hit.withStep(2));
     assertThat(kick.at(0)).isEmpty();
@@ -186,14 +186,24 @@ class DrumEditsTest {
   }
 
   @Test
+  void typedAccentsWinOverAccentsThatRunAlong() {
+    Song cycled =
+        A.whole("", HAT, l -> l.withAccents(Optional.of(StepLane.parse("X.o")))).apply(begun());
+    Song plain = A.typed(HAT, StepLane.parse("x.x.x.x.")).apply(cycled);
+    assertThat(groove(plain, "A").find(HAT).orElseThrow().accents()).isPresent();
+    Song accented = A.typed(HAT, StepLane.parse("X.x.o.x.")).apply(cycled);
+    assertThat(groove(accented, "A").find(HAT).orElseThrow().accents()).isEmpty();
+  }
+
+  @Test
   void paintingInOneDragIsOneStepToUndo() {
     History history = History.saved(begun());
     for (int step : new int[] {1, 2, 3}) {
-      history = history.plus(A.paint(HAT, step, Optional.of(Hit.of(step, 92)), 7));
+      history = history.plus(A.place(HAT, Hit.of(step, 92)), "drag 7");
     }
     assertThat(groove(history.song(), "A").find(HAT).orElseThrow().lane().at(3)).isPresent();
     assertThat(history.undo().undoable()).isEmpty();
-    History again = history.plus(A.paint(HAT, 3, Optional.empty(), 8));
+    History again = history.plus(A.remove(HAT, 3), "drag 8");
     assertThat(again.undo().song()).isEqualTo(history.song());
   }
 

@@ -69,7 +69,11 @@ class EditsTest {
           DRUMS.place(DrumVoice.KICK.lane(), Hit.of(random.nextInt(32), 1 + random.nextInt(127)));
       case 4 -> DRUMS.remove(DrumVoice.CLOSED_HAT.lane(), random.nextInt(32));
       case 5 -> DRUMS.velocity(DrumVoice.CLAP.lane(), 8, 1 + random.nextInt(127));
-      case 6 -> LINE.add(new Note(random.nextInt(20) * 240, 240, 60 + random.nextInt(20), 90));
+      case 6 ->
+          LINE.put(
+              "Write",
+              List.of(),
+              List.of(new Note(random.nextInt(20) * 240, 240, 60 + random.nextInt(20), 90)));
       case 7 -> LINE.transpose(random.nextInt(5) - 2);
       case 8 -> FormEdits.resize(section, 1 + random.nextInt(40));
       case 9 -> FormEdits.level(section, PartId.of("lead"), 0, Level.values()[random.nextInt(5)]);
@@ -82,8 +86,11 @@ class EditsTest {
   void aDragIsOneStepToUndo() {
     History history = History.saved(Songs.draft("trap", 1));
     for (int velocity = 60; velocity < 70; velocity++) {
-      history = history.plus(DRUMS.velocity(DrumVoice.CLAP.lane(), 8, velocity));
+      history = history.plus(DRUMS.velocity(DrumVoice.CLAP.lane(), 8, velocity), "drag 1");
     }
+    assertThat(history.plus(DRUMS.velocity(DrumVoice.CLAP.lane(), 8, 70), "drag 2").steps())
+        .as("another drag is another step")
+        .hasSize(3);
     assertThat(history.undoable()).contains("Set Clap to velocity 69");
     assertThat(history.undo().undoable()).isEmpty();
   }

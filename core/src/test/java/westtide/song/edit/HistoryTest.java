@@ -44,9 +44,9 @@ class HistoryTest {
   void stepsOfDifferentGesturesDoNotMerge() {
     History history =
         History.saved(SONG)
-            .plus(FormEdits.resize(SectionId.of(1), 9))
-            .plus(FormEdits.resize(SectionId.of(2), 9))
-            .plus(FormEdits.resize(SectionId.of(2), 10));
+            .plus(FormEdits.resize(SectionId.of(1), 9), "drag 1")
+            .plus(FormEdits.resize(SectionId.of(2), 9), "drag 2")
+            .plus(FormEdits.resize(SectionId.of(2), 10), "drag 2");
     assertThat(history.steps()).hasSize(3);
     assertThat(history.undo().song().form().sections().get(1).bars()).isEqualTo(16);
     assertThat(history.undo().song().form().sections().get(0).bars()).isEqualTo(9);

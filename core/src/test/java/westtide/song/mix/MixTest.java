@@ -69,11 +69,12 @@ class MixTest {
     History history = History.saved(song);
     for (int level = -120; level <= -60; level += 10) {
       int now = level;
-      history = history.plus(MixEdits.mix(PartId.of("keys"), "level", mix -> mix.withLevel(now)));
+      history =
+          history.plus(
+              MixEdits.mix(PartId.of("keys"), "level", mix -> mix.withLevel(now)), "drag 1");
     }
     assertThat(history.song().part(PartId.of("keys")).orElseThrow().mix().level()).isEqualTo(-60);
-    assertThat(
-            history.undo().undo().undo().song().part(PartId.of("keys")).orElseThrow().mix().level())
+    assertThat(history.undo().song().part(PartId.of("keys")).orElseThrow().mix().level())
         .isEqualTo(song.part(PartId.of("keys")).orElseThrow().mix().level());
     assertThat(history.undoable()).contains("Set level of Keys");
   }

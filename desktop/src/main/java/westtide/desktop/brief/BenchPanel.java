@@ -23,6 +23,7 @@ import westtide.theory.Pitch;
  * one reckons the other. Results stand in fields, so that they can be copied.
  */
 final class BenchPanel extends VBox {
+  private static final double MOST_SEMITONES = 48;
   private static final int USUAL_BARS = 4;
   private static final int LOW_OCTAVE = 1;
 
@@ -92,13 +93,23 @@ final class BenchPanel extends VBox {
     on(
         semitones,
         text -> {
-          Repitch repitch = Repitch.ofSemitones(parse(text, "semitones"));
+          Repitch repitch = Repitch.ofSemitones(semitones(text));
           from.setText(shown(new Repitch(1 / repitch.ratio()).tempo(tempo).bpm(), 2));
           told.setText(told(repitch));
         });
     start(semitones, "0");
     return Controls.column(
         2, row("repitched from", from, "BPM it moves", semitones, "semitones"), told);
+  }
+
+  /** Sounds moved by more than four octaves are no longer theirs. */
+  private static double semitones(String text) {
+    double semitones = parse(text, "semitones");
+    if (Math.abs(semitones) > MOST_SEMITONES) {
+      throw new IllegalArgumentException(
+          "a sound is repitched by −48 to 48 semitones, but was " + text.strip());
+    }
+    return semitones;
   }
 
   private static String told(Repitch repitch) {

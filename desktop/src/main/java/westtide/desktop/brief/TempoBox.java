@@ -31,6 +31,7 @@ final class TempoBox extends VBox {
   private final Label tapped = Controls.wrapped("tap on the beat, or press T", "small");
   private final Label effect = Controls.wrapped("", "small");
   private TapTempo taps = TapTempo.none();
+  private int run;
   private Tempo opened = Tempo.of(120);
   private boolean fresh = true;
 
@@ -102,10 +103,11 @@ final class TempoBox extends VBox {
   /** Counts one tap at the present time; from the third on the tempo follows. */
   void tap() {
     taps = taps.plus(millis.getAsLong());
+    run += taps.taps().size() == 1 ? 1 : 0;
     taps.reading()
         .ifPresentOrElse(
             found -> {
-              desk.apply(BriefEdits.tempo(found.tempo()));
+              desk.open().apply(BriefEdits.tempo(found.tempo()), "tapping " + run);
               tapped.setText(words(found));
             },
             () -> tapped.setText("go on tapping"));

@@ -10,6 +10,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
@@ -111,6 +112,11 @@ public final class ChordsRoom implements Room {
 
   private Command written(String id, String title, Notation as) {
     return Command.of(id, title, () -> desk.apply(choice.edits().notation(as)));
+  }
+
+  @Override
+  public List<KeyTable> keys() {
+    return List.of(ladder.keys());
   }
 
   @Override

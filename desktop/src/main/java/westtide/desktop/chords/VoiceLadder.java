@@ -8,6 +8,8 @@ import javafx.scene.shape.Circle;
 import javafx.scene.shape.Rectangle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.SheetGestures;
 import westtide.review.LowEndRange;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
@@ -34,6 +36,7 @@ final class VoiceLadder extends Drawing {
   private static final double EDGE = 7;
   private static final double NEAR = 9;
 
+  private final ChordMarks marks;
   private ChordScene scene;
   private int note = -1;
   private int drop = -1;
@@ -41,7 +44,13 @@ final class VoiceLadder extends Drawing {
   VoiceLadder(ChordChoice choice, OneChordPage page) {
     super("Chord cards and voices", true);
     setId("voice-ladder");
-    new ChordGestures(this, choice, page);
+    this.marks = new ChordMarks(this, choice, page);
+    SheetGestures.on(this, marks);
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return marks.keys();
   }
 
   void show(ChordScene shown, int chosenNote) {
@@ -262,7 +271,7 @@ final class VoiceLadder extends Drawing {
     named(dot, "voice-" + index + "-" + key, in.pitch(key).toString());
     sounds(dot, chord.start(), chord.end());
     if (chosen && key == note) {
-      ring(column + shift - 10, y.at(key) - 10, 20, 20);
+      chosenRing(column + shift - 10, y.at(key) - 10, 20, 20);
     }
   }
 

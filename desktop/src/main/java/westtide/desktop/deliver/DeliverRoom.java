@@ -16,6 +16,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
@@ -33,8 +34,9 @@ import westtide.score.ScoredPart;
 public final class DeliverRoom implements Room {
   private final Desk desk;
   private final VBox sheet = new VBox();
-  private final TextField folder = Controls.field("deliver-folder", "folder to write into");
-  private final Label problem = Controls.wrapped("", "problem");
+  private final TypedLine folder =
+      new TypedLine("deliver-folder", "folder to write into", this::takeFolder);
+  private Optional<Path> typed = Optional.empty();
   private final Label whole = Controls.label("", "strong");
   private final Label facts = Controls.wrapped("", "small");
   private final SoundBox sound;
@@ -47,7 +49,7 @@ public final class DeliverRoom implements Room {
     this.desk = desk;
     this.sound = new SoundBox(desk.files(), this::into);
     build();
-    desk.open().watchOpening(folder::clear);
+    desk.open().watchOpening(() -> typed = Optional.empty());
   }
 
   @Override
@@ -68,9 +70,7 @@ public final class DeliverRoom implements Room {
 
   @Override
   public void show(SongView view) {
-    if (folder.getText().isBlank()) {
-      folder.setText(desk.files().folder().toString());
-    }
+    folder.show(folder().toString());
     whole.setText(FileNames.midi(view.song()));
     facts.setText(
         view.song().form().sections().size()
@@ -134,17 +134,11 @@ public final class DeliverRoom implements Room {
     parts.setHgap(22);
     parts.setVgap(3);
     told.setId("deliver-told");
-    problem.setId("deliver-problem");
-    problem.setManaged(false);
-    folder
-        .textProperty()
-        .addListener((o, was, is) -> desk.open().view().ifPresent(this::showCommand));
     sheet
         .getChildren()
         .addAll(
             Controls.title("Deliver"),
             Controls.row(10, Controls.label("into the folder"), folder),
-            problem,
             midi(),
             sound,
             Controls.label("The same from the command line, once the song is saved", "small"),
@@ -204,18 +198,18 @@ public final class DeliverRoom implements Room {
 
   private void showCommand(SongView view) {
     String song = desk.open().file().map(Path::toString).orElse("FILE.tide");
-    String target = folder.getText() + "/" + FileNames.midi(view.song());
+    String target = folder() + "/" + FileNames.midi(view.song());
     command.setText(
         "./west-tide export "
             + quoted(song)
             + " --midi "
             + quoted(target)
             + " --parts "
-            + quoted(folder.getText())
+            + quoted(folder().toString())
             + " --wav "
-            + quoted(folder.getText() + "/" + FileNames.wav(view.song()))
+            + quoted(folder() + "/" + FileNames.wav(view.song()))
             + " --stems "
-            + quoted(folder.getText()));
+            + quoted(folder().toString()));
   }
 
   private static String quoted(String text) {
@@ -230,18 +224,22 @@ public final class DeliverRoom implements Room {
   }
 
   private void into(Consumer<Path> write) {
-    Optional<Path> path = path();
-    problem.setManaged(path.isEmpty());
-    problem.setText(
-        path.isPresent() ? "" : "type the folder to write into, such as " + desk.files().folder());
-    path.ifPresent(write);
+    write.accept(folder());
   }
 
-  private Optional<Path> path() {
+  /** The folder that was typed, else that of the song. */
+  private Path folder() {
+    return typed.orElseGet(desk.files()::folder);
+  }
+
+  private Optional<TypedLine.Trouble> takeFolder(String text) {
     try {
-      return Optional.of(folder.getText().strip()).filter(t -> !t.isEmpty()).map(Path::of);
+      typed = Optional.of(text.strip()).filter(t -> !t.isEmpty()).map(Path::of);
     } catch (InvalidPathException e) {
-      return Optional.empty();
+      String instead = "type the folder to write into, such as " + desk.files().folder();
+      return Optional.of(new TypedLine.Trouble(Math.max(1, e.getIndex() + 1), instead));
     }
+    desk.open().view().ifPresent(this::show);
+    return Optional.empty();
   }
 }

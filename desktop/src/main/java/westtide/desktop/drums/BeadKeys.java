@@ -1,15 +1,19 @@
 package westtide.desktop.drums;
 
 import java.util.List;
-import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
+import westtide.desktop.kit.KeyTable;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
 
 /** The keys of the bead sheet: walking, placing, shading, rolling, moving in time, passes. */
 final class BeadKeys {
+  private static final String[] DIGITS = {"1", "2", "3", "4", "5", "6", "7", "8", "9", "0"};
+  private static final String[] LOUDER_KEYS = {"PLUS", "EQUALS", "ADD"};
+  private static final String[] SOFTER_KEYS = {"MINUS", "SUBTRACT"};
+  private static final int LOUDER = 6;
   private static final int NUDGE = 5;
   private static final int FLAM = 30;
   private static final int FAR = 4096;
@@ -35,89 +39,74 @@ final class BeadKeys {
     this.choice = choice;
   }
 
-  void key(KeyEvent event) {
-    if (event.isShortcutDown() || event.isAltDown()) {
-      return;
-    }
-    if (carry(event) || walk(event.getCode()) || change(event.getCode())) {
-      event.consume();
-    }
+  /** Everything the sheet answers to. */
+  KeyTable table() {
+    HitClipboard clipboard = new HitClipboard(choice);
+    return new KeyTable("Grooves")
+        .key("step before", () -> choice.walk(0, -1), "LEFT")
+        .key("next step", () -> choice.walk(0, 1), "RIGHT")
+        .key("lane above", () -> choice.walk(-1, 0), "UP")
+        .key("lane below", () -> choice.walk(1, 0), "DOWN")
+        .key("first step", () -> choice.walk(0, -FAR), "HOME")
+        .key("last step", () -> choice.walk(0, FAR), "END")
+        .menu("write a hit", this::empty, choice::place, "ENTER")
+        .menu("delete", this::chosen, choice::remove, "DELETE", "BACK_SPACE")
+        .menu("one step earlier", this::chosen, () -> choice.carry(-1), "Shift+LEFT")
+        .menu("one step later", this::chosen, () -> choice.carry(1), "Shift+RIGHT")
+        .keys("velocity", "1 … 9, 0", this::digit, DIGITS)
+        .key("louder", () -> changed(hit -> velocity(hit.velocity() + LOUDER)), LOUDER_KEYS)
+        .key("softer", () -> changed(hit -> velocity(hit.velocity() - LOUDER)), SOFTER_KEYS)
+        .key("earlier by 5 ticks", () -> changed(hit -> nudge(hit.nudge() - NUDGE)), "COMMA")
+        .key("later by 5 ticks", () -> changed(hit -> nudge(hit.nudge() + NUDGE)), "PERIOD")
+        .key("semitone down", () -> changed(h -> pitch(h.pitch() - 1)), "OPEN_BRACKET")
+        .key("semitone up", () -> changed(h -> pitch(h.pitch() + 1)), "CLOSE_BRACKET")
+        .menu("roll: 1, 2, 3, 4, 6, 8 strokes", this::chosen, () -> changed(this::roll), "R")
+        .menu("velocity ramp of a roll", this::chosen, () -> changed(this::swell), "V")
+        .menu("flam", this::chosen, () -> changed(this::flam), "F")
+        .menu("condition: repeats", this::chosen, () -> changed(this::passes), "C")
+        .menu("chance", this::chosen, () -> changed(this::chance), "Q")
+        .menu("copy", this::chosen, clipboard::copy, "Shortcut+C")
+        .menu("cut", this::chosen, clipboard::cut, "Shortcut+X")
+        .menu("paste at the cursor", clipboard::full, clipboard::paste, "Shortcut+V")
+        .menu("duplicate after", this::chosen, clipboard::duplicate, "Shortcut+D")
+        .menu("choose all hits", () -> true, clipboard::chooseAll, "Shortcut+A")
+        .key("look closely at the lane", sheet::closer, "Z")
+        .key("play this groove, or stop", choice::hearGroove, "H")
+        .key(
+            "mute the lane",
+            () -> choice.desk().play().toggleMute(choice.audible(choice.id())),
+            "M")
+        .key(
+            "solo the lane",
+            () -> choice.desk().play().toggleAlone(choice.audible(choice.id())),
+            "A");
   }
 
-  /** With Shift, left and right take the hit along. */
-  private boolean carry(KeyEvent event) {
-    int by = event.getCode() == KeyCode.RIGHT ? 1 : event.getCode() == KeyCode.LEFT ? -1 : 0;
-    if (by == 0 || !event.isShiftDown()) {
-      return false;
-    }
-    choice.carry(by);
-    return true;
+  private boolean chosen() {
+    return choice.find().isPresent() && !choice.chosenHits().isEmpty();
   }
 
-  private boolean walk(KeyCode code) {
-    switch (code) {
-      case LEFT -> choice.walk(0, -1);
-      case RIGHT -> choice.walk(0, 1);
-      case UP -> choice.walk(-1, 0);
-      case DOWN -> choice.walk(1, 0);
-      case HOME -> choice.walk(0, -FAR);
-      case END -> choice.walk(0, FAR);
-      case Z -> sheet.closer();
-      case H -> choice.hearGroove();
-      case M -> choice.desk().play().toggleMute(choice.audible(choice.id()));
-      case A -> choice.desk().play().toggleAlone(choice.audible(choice.id()));
-      default -> {
-        return false;
-      }
-    }
-    return true;
+  private boolean empty() {
+    return choice.find().filter(scene -> scene.hit().isEmpty()).isPresent();
   }
 
-  private boolean change(KeyCode code) {
-    Optional<Hit> here = choice.scene().hit();
-    if (code == KeyCode.ENTER) {
-      here.ifPresentOrElse(hit -> choice.remove(), choice::place);
-      return true;
-    }
-    if (here.isEmpty()) {
-      return false;
-    }
-    Hit hit = here.get();
-    if (code.isDigitKey()) {
-      int digit = Integer.parseInt(code.getChar());
-      velocity(digit == 0 ? Velocity.HIGHEST : Math.round(digit * 12.7f));
-      return true;
-    }
-    switch (code) {
-      case DELETE, BACK_SPACE -> choice.remove();
-      case PLUS, EQUALS, ADD -> velocity(hit.velocity() + 6);
-      case MINUS, SUBTRACT -> velocity(hit.velocity() - 6);
-      case R -> roll(hit);
-      case C -> passes(hit);
-      case Q -> chance(hit);
-      case F -> flam(hit);
-      case V -> swell(hit);
-      case OPEN_BRACKET -> pitch(hit.pitch() - 1);
-      case CLOSE_BRACKET -> pitch(hit.pitch() + 1);
-      case COMMA -> nudge(hit.nudge() - NUDGE);
-      case PERIOD -> nudge(hit.nudge() + NUDGE);
-      default -> {
-        return false;
-      }
-    }
-    return true;
+  private void changed(Consumer<Hit> change) {
+    choice.scene().hit().ifPresent(change);
+  }
+
+  private void digit(KeyCode code) {
+    int digit = Integer.parseInt(code.getChar());
+    changed(hit -> velocity(digit == 0 ? Velocity.HIGHEST : Math.round(digit * 12.7f)));
   }
 
   private void velocity(int velocity) {
-    GrooveScene scene = choice.scene();
-    choice.apply(
-        choice.edits().velocity(scene.chosen().id(), scene.step(), Velocity.held(velocity)));
-    choice.hear();
+    int held = Velocity.held(velocity);
+    choice.change("Set velocity " + held, hit -> hit.withVelocity(held));
   }
 
   private void nudge(int ticks) {
-    GrooveScene scene = choice.scene();
-    choice.apply(choice.edits().nudge(scene.chosen().id(), scene.step(), Hit.heldNudge(ticks)));
+    int held = Hit.heldNudge(ticks);
+    choice.change("Move by " + held + " ticks", hit -> hit.withNudge(held));
   }
 
   private void pitch(int semitones) {

@@ -6,6 +6,9 @@ import java.util.Set;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.open.NotePlace;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
@@ -27,6 +30,7 @@ final class BeadSheet extends Drawing {
   private static final double GONE = 3.5;
 
   private final GrooveChoice choice;
+  private final KeyTable keys;
   private GrooveScene scene;
   private int close = -1;
   private int bars;
@@ -36,11 +40,13 @@ final class BeadSheet extends Drawing {
     super("Bead lines of the groove", true);
     this.choice = choice;
     setId("bead-sheet");
-    BeadHands hands = new BeadHands(this, choice);
-    setOnMousePressed(hands::press);
-    setOnMouseDragged(hands::drag);
-    setOnMouseReleased(event -> hands.release());
-    setOnKeyPressed(new BeadKeys(this, choice)::key);
+    this.keys = new BeadKeys(this, choice).table();
+    SheetGestures.on(this, new BeadMarks(this, choice, keys));
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return keys;
   }
 
   void show(GrooveScene shown) {
@@ -224,7 +230,7 @@ final class BeadSheet extends Drawing {
     DrumLane lane = scene.groove().lanes().get(index);
     Hit hit = laid.hit();
     int grid = lane.grid().ticks();
-    long late = (long) laid.tick() + lane.feel().late(laid.step());
+    long late = (long) laid.tick() + lane.late(laid.step());
     boolean some = !hit.when().equals(When.ALWAYS);
     boolean silent = choked || lane.silences(laid);
     String look = silent ? "choked" : some ? "some" : "sounding";
@@ -261,6 +267,10 @@ final class BeadSheet extends Drawing {
     boolean some = !hit.when().equals(When.ALWAYS);
     if (some) {
       text(right, bead.getCenterY() - 6, HitWords.mark(hit.when()), "soft");
+    }
+    if (choice.desk().open().selection().notes().contains(NotePlace.of(lane.id(), hit.step()))) {
+      double r = bead.getRadius() + 4;
+      chosenRing(bead.getCenterX() - r, bead.getCenterY() - r, 2 * r, 2 * r);
     }
     if (differs(lane, laid)) {
       dot(bead.getCenterX(), bead.getCenterY(), bead.getRadius() + 3, "differs");

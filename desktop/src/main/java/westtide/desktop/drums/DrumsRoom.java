@@ -16,6 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
@@ -45,7 +46,6 @@ import westtide.text.Reading;
  */
 public final class DrumsRoom implements Room {
   private static final double PAGE_HEIGHT = 126;
-  private static final double ROOMY = 540;
   private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
   private static final String TWO_BARS = "two bars";
@@ -56,10 +56,7 @@ public final class DrumsRoom implements Room {
   private static final int FEW = 3;
   private static final String HEAR = "hear it";
   private static final String MOUSE =
-      "mouse: click places or takes away, drag paints; from a bead up or down velocity, sideways time; the other button rubs out";
-  private static final String KEYS =
-      "keys: arrows (Shift takes a hit along), Enter, 1–9 velocity, , . time, [ ] pitch, R roll, V swell, F flam, C passes, Q chance, Z closer, H hear, M mute, A alone";
-
+      "drag over empty steps writes hits, a double click one; drag a bead up or down for velocity, sideways for time";
   private final Desk desk;
   private final GrooveChoice choice;
   private final VBox sheet = new VBox();
@@ -147,6 +144,11 @@ public final class DrumsRoom implements Room {
     return grooves <= FEW
         ? "grooves " + String.join(", ", drums.variants().stream().map(Variant::name).toList())
         : grooves + " grooves";
+  }
+
+  @Override
+  public List<KeyTable> keys() {
+    return List.of(beads.keys());
   }
 
   @Override
@@ -251,16 +253,8 @@ public final class DrumsRoom implements Room {
                 10, Controls.whole(Controls.label("groove", "small")), grooves, hear, looks, bars),
             scroll,
             Controls.row(10, laneName, laneLine, more),
-            Controls.column(3, told, why, keys()),
+            Controls.column(3, told, why),
             pages);
-  }
-
-  /** What keys do; a low window has no room for it. */
-  private Label keys() {
-    Label keys = Controls.wrapped(KEYS, "small");
-    keys.managedProperty().bind(sheet.heightProperty().greaterThan(ROOMY));
-    keys.visibleProperty().bind(keys.managedProperty());
-    return keys;
   }
 
   private void look(String word) {
@@ -273,7 +267,9 @@ public final class DrumsRoom implements Room {
   }
 
   private Optional<TypedLine.Trouble> takeLane(String text) {
-    Reading<StepLane> reading = LaneText.read(text);
+    GrooveScene scene = choice.scene();
+    int bar = scene.meter().ticksPerBar() / scene.chosen().grid().ticks();
+    Reading<StepLane> reading = LaneText.read(text, bar);
     if (reading instanceof Reading.Problem<StepLane> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }

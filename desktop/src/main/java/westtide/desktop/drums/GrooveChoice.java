@@ -1,5 +1,9 @@
 package westtide.desktop.drums;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -12,6 +16,7 @@ import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Seed;
+import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
@@ -75,14 +80,53 @@ final class GrooveChoice {
     refresh.run();
   }
 
+  /** Sets the cursor, and chooses the hit that stands there, if one does. */
   void choose(int row, int at) {
     lane = row;
     column = at;
-    Selection now = desk.open().selection();
-    Set<NotePlace> hit =
-        scene().hit().map(h -> Set.of(NotePlace.of(id(), h.step()))).orElse(Set.of());
-    desk.open().select(now.withPart(scene().part()).withNotes(hit));
+    select(scene().hit().map(hit -> Set.of(NotePlace.of(id(), hit.step()))).orElse(Set.of()));
     refresh.run();
+  }
+
+  /** Chooses hits; the cursor goes to one of them unless it stands on one. */
+  void chooseHits(Set<NotePlace> hits) {
+    GrooveScene scene = scene();
+    boolean there = scene.hit().isPresent() && hits.contains(NotePlace.of(id(), scene.step()));
+    if (!there && !hits.isEmpty()) {
+      NotePlace first = hits.iterator().next();
+      for (int row = 0; row < scene.groove().lanes().size(); row++) {
+        if (scene.groove().lanes().get(row).id().toString().equals(first.lane())) {
+          lane = row;
+          column = first.start();
+        }
+      }
+    }
+    select(hits);
+    refresh.run();
+  }
+
+  private void select(Set<NotePlace> hits) {
+    Selection now = desk.open().selection();
+    desk.open().select(now.withPart(scene().part()).withNotes(hits));
+  }
+
+  /** The chosen hits that are there, else the one at the cursor; lane by lane in order. */
+  Map<LaneId, List<Hit>> chosenHits() {
+    Set<NotePlace> places = desk.open().selection().notes();
+    Map<LaneId, List<Hit>> out = new LinkedHashMap<>();
+    for (DrumLane of : scene().groove().lanes()) {
+      List<Hit> hits =
+          of.lane().hits().stream()
+              .filter(hit -> places.contains(NotePlace.of(of.id(), hit.step())))
+              .toList();
+      if (!hits.isEmpty()) {
+        out.put(of.id(), hits);
+      }
+    }
+    if (out.isEmpty()) {
+      scene().hit().ifPresent(hit -> out.put(id(), List.of(hit)));
+    }
+    return out;
   }
 
   /** Walks by lanes, keeping the place in time, and by steps. */
@@ -105,42 +149,60 @@ final class GrooveChoice {
     desk.apply(edit);
   }
 
-  /** Changes the hit on the chosen step and lets it sound. */
+  /** Changes every chosen hit, or the one at the cursor, and lets that sound. */
   void change(String name, UnaryOperator<Hit> change) {
-    apply(edits().change(name, id(), scene().step(), change));
+    List<Edit> edits = new ArrayList<>();
+    chosenHits()
+        .forEach(
+            (id, hits) ->
+                hits.forEach(hit -> edits.add(edits().change(name, id, hit.step(), change))));
+    if (edits.isEmpty()) {
+      return;
+    }
+    apply(Edit.together(edits.size() > 1 ? name + ", " + edits.size() + " hits" : name, edits));
     hear();
   }
 
-  /** As {@link #change}; turning one thing of a hit in one go is one edit. */
-  void turn(String name, String thing, UnaryOperator<Hit> change) {
-    int step = scene().step();
-    apply(edits().change(name, id(), step, change).merging(thing + groove() + id() + step));
-    hear();
-  }
-
+  /** Writes a hit at the cursor and chooses it. */
   void place() {
-    apply(edits().place(id(), Hit.of(scene().step(), Velocity.HIT)));
+    int step = scene().step();
+    desk.open()
+        .apply(
+            edits().place(id(), Hit.of(step, Velocity.HIT)),
+            now -> now.withNotes(Set.of(NotePlace.of(id(), step))));
     hear();
   }
 
-  /** Takes the chosen hit along by steps; it stops where another one stands. */
+  /** Moves the chosen hits by steps of their lanes; hits they come upon give way. */
   void carry(int steps) {
-    GrooveScene scene = scene();
-    scene
-        .hit()
+    Map<LaneId, List<Hit>> hits = chosenHits();
+    if (hits.isEmpty()) {
+      return;
+    }
+    new MovedHits(scene().groove(), hits)
+        .by(steps)
         .ifPresent(
-            hit -> {
-              long late = hit.nudge() + (long) steps * scene.chosen().grid().ticks();
-              Hit next = scene.chosen().carried(hit, late, hit.step());
-              if (next.step() == hit.step() + steps) {
-                apply(edits().carry(id(), hit.step(), next.withNudge(hit.nudge())));
-                choose(scene.lane(), scene.column() + steps);
-              }
+            moved -> {
+              lane = scene().lane();
+              column = Math.max(0, scene().column() + steps);
+              desk.open()
+                  .apply(
+                      edits().groove().replace("Move " + moved.count() + " hits", moved.groove()),
+                      now -> now.withNotes(moved.places()));
+              refresh.run();
             });
   }
 
+  /** Deletes the chosen hits. */
   void remove() {
-    apply(edits().remove(id(), scene().step()));
+    List<Edit> edits = new ArrayList<>();
+    chosenHits()
+        .forEach((id, hits) -> hits.forEach(hit -> edits.add(edits().remove(id, hit.step()))));
+    if (edits.size() == 1) {
+      apply(edits.get(0));
+    } else if (!edits.isEmpty()) {
+      apply(Edit.together("Delete " + edits.size() + " hits", edits));
+    }
   }
 
   /** A seed that was not used yet in this session. */

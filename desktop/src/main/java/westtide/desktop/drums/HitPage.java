@@ -30,7 +30,7 @@ final class HitPage implements Page<GrooveScene> {
           "hit-late",
           () -> choice().scene().song().brief().tempo(),
           () -> now(Hit::nudge),
-          v -> choice().turn("Move a hit by " + v + " ticks", "hit late", h -> h.withNudge(v)));
+          v -> choice().change("Move a hit by " + v + " ticks", h -> h.withNudge(v)));
   private final NumberField pitch =
       field("pitch", "pitch, st", -24, 24, Hit::pitch, v -> h -> h.withPitch(v));
   private final NumberField flam =
@@ -134,7 +134,7 @@ final class HitPage implements Page<GrooveScene> {
             low,
             high,
             now,
-            v -> choice.turn("Set " + name + " of a hit to " + v, "hit " + id, change.apply(v)))
+            v -> choice.change("Set " + name + " of a hit to " + v, change.apply(v)))
         .inline();
   }
 

@@ -70,7 +70,7 @@ final class HitWords {
   private static String timing(Hit hit, GrooveScene scene) {
     DrumLane lane = scene.chosen();
     Brief brief = scene.song().brief();
-    long late = lane.feel().late(scene.column());
+    long late = lane.late(scene.column());
     long off = lane.swing(scene.swing()).at(scene.tick() + late + hit.nudge()) - scene.tick();
     long ms = Math.round(brief.tempo().millis(off));
     return off == 0

@@ -320,7 +320,7 @@ final class RecordPage implements Page<GrooveScene> {
             new PlayIn(lanes, keep.isSelected()),
             Math.round(millis * NANOS_PER_MILLI));
     Edit edit = choice.edits().groove().replace("Play in " + take.count() + " hits", out);
-    choice.apply(edit.merging("play in " + System.identityHashCode(take)));
+    choice.apply(edit);
     told.setText(
         take.count()
             + " hits kept, "

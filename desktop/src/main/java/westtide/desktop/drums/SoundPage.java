@@ -15,6 +15,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.rhythm.Velocity;
+import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneSound;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LayerEdits;
@@ -68,12 +69,33 @@ final class SoundPage implements Page<GrooveScene> {
                 layer("two-kicks", "two kicks", LayerEdits::twoKicks),
                 layer("claps-apart", "claps apart", LayerEdits::clapsApart),
                 layer("hat-under-snare", "open hat under snare", LayerEdits::openHatUnderSnare),
-                layer("clap-before-snare", "clap before snare", LayerEdits::clapBeforeSnare),
+                Controls.explained(
+                    Controls.action(
+                        "clap-before-snare", "clap before snare", this::clapBeforeSnare),
+                    "Moves the clap a hair before the snare, or back on the beat"),
                 Controls.action(
                     "lane-drop",
                     "take this lane away",
                     () -> choice.apply(choice.edits().drop(choice.id())))),
             words);
+  }
+
+  private void clapBeforeSnare() {
+    choice.apply(new LayerEdits(choice.edits()).clapBeforeSnare());
+    int nudge =
+        choice
+            .scene()
+            .groove()
+            .find(DrumVoice.CLAP.lane())
+            .map(lane -> lane.feel().nudge())
+            .orElse(0);
+    choice
+        .desk()
+        .messages()
+        .done(
+            nudge < 0
+                ? "The clap is " + -nudge + " ticks before the snare now."
+                : "The clap is on the beat with the snare again.");
   }
 
   @Override

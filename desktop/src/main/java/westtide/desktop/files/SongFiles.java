@@ -11,6 +11,7 @@ import westtide.desktop.open.Overlay;
 import westtide.file.Bounce;
 import westtide.file.FileNames;
 import westtide.file.MidiFile;
+import westtide.file.OutputFolder;
 import westtide.file.Recovery;
 import westtide.file.SongFile;
 import westtide.file.WavFormat;
@@ -201,7 +202,7 @@ public final class SongFiles {
     bounce(
         ended,
         score -> {
-          Files.createDirectories(folder);
+          OutputFolder.make(folder);
           Path file = folder.resolve(FileNames.wav(score.song()));
           return Bounce.of(score, format).mix(file, watch).map(List::of);
         });
@@ -212,7 +213,7 @@ public final class SongFiles {
     bounce(
         ended,
         score -> {
-          Files.createDirectories(folder);
+          OutputFolder.make(folder);
           return Bounce.of(score, format).stems(folder, watch);
         });
   }
@@ -261,7 +262,7 @@ public final class SongFiles {
     Score score = open.view().orElseThrow().score();
     background.run(
         () -> {
-          Files.createDirectories(folder);
+          OutputFolder.make(folder);
           return export.write(score);
         },
         messages::done);
@@ -278,8 +279,8 @@ public final class SongFiles {
         "Keep the changes?",
         "\"" + open.song().title() + "\" has changes that are in no file.",
         List.of(
-            new Question.Answer("question-stay", "go on working", () -> {}),
-            new Question.Answer("question-discard", "let them go", then),
+            new Question.Answer("question-stay", "cancel", () -> {}),
+            new Question.Answer("question-discard", "discard changes", then),
             new Question.Answer("question-save", "save", () -> save(then))));
   }
 }

@@ -1,7 +1,9 @@
 package westtide.desktop.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Priority;
@@ -9,7 +11,10 @@ import javafx.scene.layout.VBox;
 import westtide.compose.FormDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Confirm;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
@@ -20,6 +25,7 @@ import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
+import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
@@ -30,6 +36,7 @@ import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Variant;
 import westtide.song.chord.Progression;
+import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
@@ -63,6 +70,9 @@ public final class FormRoom implements Room {
           "section-progression", "the chords of the section", List.of(), this::reharmonise);
   private final Chooser<String> variant =
       new Chooser<>("cell-pattern", "the pattern the part plays", List.of(), this::play);
+
+  private final NumberField change =
+      NumberField.whole("cell-split", "change at bar", this::split, by -> {}).inline();
 
   /** The room. */
   public FormRoom(Desk desk) {
@@ -120,6 +130,11 @@ public final class FormRoom implements Room {
   }
 
   @Override
+  public List<KeyTable> keys() {
+    return List.of(tanks.keys());
+  }
+
+  @Override
   public List<Command> commands() {
     return List.of(
         Command.of("add-section", "Add a section after the selected one", this::addAfter),
@@ -160,12 +175,12 @@ public final class FormRoom implements Room {
                 Controls.action("section-add", "add after", this::addAfter),
                 Controls.action("section-remove", "remove", this::remove)),
             Controls.flow(
-                caption("this tank plays"),
+                caption("pattern"),
                 variant,
+                change,
                 Controls.explained(
-                    Controls.action("cell-split", "split it in half", this::split),
-                    "Let the part do something else in the second half"),
-                Controls.action("cell-join", "join it again", this::join)));
+                    Controls.action("cell-join", "same all through", this::join),
+                    "Take the changes of this part in this section away")));
   }
 
   private static Label caption(String words) {
@@ -188,7 +203,8 @@ public final class FormRoom implements Room {
             + from
             + ": "
             + level
-            + ". Click a tank to fill it; keys: arrows, + and −, 0 to 4.");
+            + ". Drag its water up or down.");
+    change.show(String.valueOf(half()));
     variant.display(
         part.variants().stream().map(Variant::name).toList(),
         part.variant(section.cell(part.id(), tanks.cell().fromBar()).variant()).name());
@@ -204,9 +220,25 @@ public final class FormRoom implements Room {
     return Optional.empty();
   }
 
+  /** Asks before every section and tank is replaced. */
   private void lay(FormHabit.Template template) {
-    List<FormLine.Item> items = FormLine.parse(template.line()).orElseThrow();
-    desk.apply(FormEdits.replace("Lay out " + template.name(), draft().form(items)));
+    Form now = desk.open().song().form();
+    Form laid = draft().form(FormLine.parse(template.line()).orElseThrow());
+    desk.open().view().ifPresent(this::show);
+    Confirm.under(
+        templates,
+        "Lay out " + template.name() + ": " + laid + "?",
+        "It replaces the "
+            + now.sections().size()
+            + " sections and all tanks by "
+            + laid.sections().size()
+            + " sections, "
+            + laid.bars()
+            + " bars for "
+            + now.bars()
+            + ". Undo brings them back.",
+        "lay it out",
+        () -> desk.apply(FormEdits.replace("Lay out " + template.name(), laid)));
   }
 
   private FormDraft draft() {
@@ -266,20 +298,69 @@ public final class FormRoom implements Room {
     desk.apply(FormEdits.remove(id()));
   }
 
-  private void split() {
-    int bars = desk.open().song().form().sections().get(section()).bars();
-    desk.apply(FormEdits.split(id(), tanks.part().id(), bars / 2));
+  /** Lets the part do something else from a bar of the section on, counted from 1. */
+  private void split(int bar) {
+    Section shown = desk.open().song().form().sections().get(section());
+    if (bar < 2 || bar > shown.bars()) {
+      throw new IllegalArgumentException(
+          shown.bars() == 1
+              ? "a section of one bar has no bar to change at"
+              : "a change begins at bar 2 to " + shown.bars() + ", but was " + bar);
+    }
+    boolean there = shown.cells(tanks.part().id()).stream().anyMatch(c -> c.fromBar() == bar - 1);
+    if (there) {
+      throw new IllegalArgumentException(tanks.part().name() + " already changes at bar " + bar);
+    }
+    desk.apply(FormEdits.split(id(), tanks.part().id(), bar - 1));
+    tanks.choose(Set.of(new TankMark(section(), tanks.row(), bar - 1)));
+  }
+
+  private int half() {
+    return desk.open().song().form().sections().get(section()).bars() / 2 + 1;
   }
 
   private void join() {
     desk.apply(FormEdits.join(id(), tanks.part().id()));
   }
 
+  /** The edits of one tank. */
+  private interface Poured {
+    List<Edit> of(SectionId section, PartId part, TankMark tank);
+  }
+
   private final class Fingers implements TankSheet.Hands {
     @Override
-    public void fill(int section, PartId part, int fromBar, Level level) {
-      SectionId id = desk.open().song().form().id(section);
-      desk.apply(FormEdits.level(id, part, fromBar, level));
+    public void fill(List<TankMark> tanks, Level level) {
+      each(
+          "Set " + tanks.size() + " tanks to " + level,
+          tanks,
+          (id, part, tank) -> List.of(FormEdits.level(id, part, tank.fromBar(), level)));
+    }
+
+    @Override
+    public void pour(Cell like, List<TankMark> tanks) {
+      each("Paste level and pattern", tanks, (id, part, tank) -> poured(like, id, part, tank));
+    }
+
+    /** A pattern the part does not have is left as it is. */
+    private List<Edit> poured(Cell like, SectionId id, PartId part, TankMark tank) {
+      List<Edit> out = new ArrayList<>();
+      out.add(FormEdits.level(id, part, tank.fromBar(), like.level()));
+      boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.variant())).isPresent();
+      if (has) {
+        out.add(FormEdits.variant(id, part, tank.fromBar(), like.variant()));
+      }
+      return out;
+    }
+
+    private void each(String name, List<TankMark> tanks, Poured poured) {
+      Song song = desk.open().song();
+      List<Edit> edits = new ArrayList<>();
+      for (TankMark tank : tanks) {
+        SectionId id = song.form().id(tank.section());
+        edits.addAll(poured.of(id, song.parts().get(tank.row()).id(), tank));
+      }
+      desk.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
     }
 
     @Override

@@ -2,15 +2,14 @@ package westtide.desktop.form;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.Cursor;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
+import java.util.Set;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NameEditor;
+import westtide.desktop.kit.SheetGestures;
 import westtide.desktop.kit.Window;
 import westtide.song.Cell;
 import westtide.song.CellSpan;
@@ -22,15 +21,18 @@ import westtide.song.Song;
 import westtide.song.id.PartId;
 
 /**
- * The form as tanks: the level of the water is how full a part plays. A click or drag fills a tank
- * to where the mouse is; the arrows walk from tank to tank, plus and minus fill and drain. Parts
- * are renamed by a double click on their name and reordered by dragging it. Of many parts and
- * sections those in view are drawn, the wheel moves on.
+ * The form as tanks: the level of the water is how full a part plays. A click chooses a tank, a
+ * drag sets its water. Parts are renamed by a double click on their name and reordered by dragging
+ * it. Of many parts and sections those in view are drawn, the wheel moves on.
  */
 final class TankSheet extends Drawing {
   /** What the sheet asks its room to do. Sections, parts and bars count from 0. */
   interface Hands {
-    void fill(int section, PartId part, int fromBar, Level level);
+    /** Sets the level of tanks. */
+    void fill(List<TankMark> tanks, Level level);
+
+    /** Lets tanks play as another does: its level and its pattern. */
+    void pour(Cell like, List<TankMark> tanks);
 
     void select(int section, Part part);
 
@@ -45,23 +47,22 @@ final class TankSheet extends Drawing {
   private static final double TOP = TankLayout.TOP;
 
   private final Hands hands;
+  private final TankMarks marks;
   private Optional<Song> song = Optional.empty();
   private int selected;
   private int row;
   private int fromBar;
   private int firstRow;
   private int firstColumn;
-  private int carried = -1;
+  private Set<TankMark> chosen = Set.of();
 
   TankSheet(Hands hands) {
     super("The form: what each part does in each section", true);
     this.hands = hands;
     setId("tank-sheet");
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(this::release);
+    this.marks = new TankMarks(this, hands);
+    SheetGestures.on(this, marks);
     setOnScroll(this::scroll);
-    setOnKeyPressed(this::key);
   }
 
   void show(Song shown, int section, Part part) {
@@ -74,7 +75,20 @@ final class TankSheet extends Drawing {
     if (moved || before != row) {
       bringIntoView();
     }
+    if (!chosen.contains(TankMark.name(row)) || chosen.size() > 1) {
+      TankMark here = new TankMark(selected, row, fromBar);
+      chosen = chosen.contains(here) ? chosen : Set.of(here);
+    }
     redraw();
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return marks.keys();
+  }
+
+  Song song() {
+    return song.orElseThrow();
   }
 
   Part part() {
@@ -85,16 +99,16 @@ final class TankSheet extends Drawing {
     return sections().get(selected).cell(part().id(), fromBar);
   }
 
-  private List<Section> sections() {
+  List<Section> sections() {
     return song.orElseThrow().form().sections();
   }
 
-  private void bringIntoView() {
+  void bringIntoView() {
     firstRow = place().rows().showing(row).offset();
     firstColumn = place().columns().showing(selected).offset();
   }
 
-  private TankLayout place() {
+  TankLayout place() {
     return new TankLayout(song.orElseThrow(), getWidth(), getHeight(), firstRow, firstColumn);
   }
 
@@ -119,32 +133,57 @@ final class TankSheet extends Drawing {
     redraw();
   }
 
-  private void press(MouseEvent event) {
-    requestFocus();
-    carried = -1;
-    if (song.isEmpty()) {
-      return;
-    }
-    if (event.getX() < LEFT && event.getY() >= TOP) {
-      pressName(event);
-    } else if (pick(event)) {
-      fillTo(event.getY());
-    }
+  int row() {
+    return row;
   }
 
-  /** The name of a part: chosen by a click, renamed by two, carried elsewhere by a drag. */
-  private void pressName(MouseEvent event) {
-    int at = place().rowAt(event.getY());
-    if (at >= song.orElseThrow().parts().size()) {
-      return;
+  int selected() {
+    return selected;
+  }
+
+  int fromBar() {
+    return fromBar;
+  }
+
+  /** The chosen tanks or name. */
+  Set<TankMark> chosen() {
+    return chosen;
+  }
+
+  /** Chooses tanks, or the name of a part; the last of them is the one that is shown below. */
+  void choose(Set<TankMark> marks) {
+    for (TankMark mark : marks) {
+      if (!chosen.contains(mark) || marks.size() == 1) {
+        row = mark.row();
+        selected = mark.isName() ? selected : mark.section();
+        fromBar = mark.fromBar();
+      }
     }
-    carried = at;
-    Part part = song.orElseThrow().parts().get(at);
-    hands.select(selected, part);
-    if (event.getClickCount() == 2) {
-      carried = -1;
-      rename(part);
-    }
+    Set<TankMark> kept = Set.copyOf(marks);
+    int bar = fromBar;
+    hands.select(selected, part());
+    fromBar = bar;
+    chosen = kept;
+    hands.chosen(selected, part().id(), fromBar);
+    redraw();
+  }
+
+  /** The chosen tanks, or the one the cursor is on. */
+  List<TankMark> tanks() {
+    List<TankMark> tanks = chosen.stream().filter(mark -> !mark.isName()).toList();
+    return tanks.isEmpty() ? List.of(new TankMark(selected, row, fromBar)) : tanks;
+  }
+
+  Cell cell(TankMark mark) {
+    Song in = song.orElseThrow();
+    return in.form()
+        .sections()
+        .get(mark.section())
+        .cell(in.parts().get(mark.row()).id(), mark.fromBar());
+  }
+
+  boolean empty() {
+    return song.isEmpty();
   }
 
   /** Opens a field over the name of a part in view. */
@@ -154,142 +193,6 @@ final class TankSheet extends Drawing {
     layout();
     NameEditor.open(
         this, "rename-part", 2, y, LEFT - 6, part.name(), name -> hands.rename(part, name));
-  }
-
-  private void drag(MouseEvent event) {
-    if (carried >= 0) {
-      setCursor(Cursor.V_RESIZE);
-      return;
-    }
-    if (event.getY() > TOP && event.getX() > LEFT && song.isPresent()) {
-      fillTo(event.getY());
-    }
-  }
-
-  private void release(MouseEvent event) {
-    setCursor(null);
-    if (carried < 0 || song.isEmpty()) {
-      return;
-    }
-    List<Part> parts = song.get().parts();
-    int to = Math.max(0, Math.min(parts.size() - 1, place().rowAt(event.getY())));
-    int from = carried;
-    carried = -1;
-    if (to != from) {
-      hands.reorder(parts.get(from), to);
-    }
-  }
-
-  /** Puts the cursor under the mouse; true when it is on a tank. */
-  private boolean pick(MouseEvent event) {
-    Optional<TankLayout.Place> under = place().placeAt(event.getX());
-    return under.isPresent() && pick(under.get(), event.getY());
-  }
-
-  private boolean pick(TankLayout.Place under, double y) {
-    int at = place().rowAt(y);
-    boolean tank = y >= TOP && at < place().rows().end();
-    row = tank ? at : row;
-    selected = under.section();
-    int bar = sections().get(selected).cell(part().id(), under.bar()).fromBar();
-    hands.select(selected, part());
-    fromBar = bar;
-    tell();
-    return tank;
-  }
-
-  private void fillTo(double y) {
-    double share = 1 - (y - place().top(row)) / place().rowHeight();
-    int index = (int) Math.floor(share * Level.values().length);
-    fill(Level.values()[Math.max(0, Math.min(Level.values().length - 1, index))]);
-  }
-
-  private void fill(Level level) {
-    if (cell().level() != level) {
-      hands.fill(selected, part().id(), fromBar, level);
-      tell();
-    }
-  }
-
-  private void key(KeyEvent event) {
-    if (song.isEmpty() || event.isShortcutDown() || event.isAltDown()) {
-      return;
-    }
-    switch (event.getCode()) {
-      case LEFT -> walk(-1);
-      case RIGHT -> walk(1);
-      case UP -> walkRows(-1);
-      case DOWN -> walkRows(1);
-      case F2 -> rename(part());
-      case PLUS, EQUALS, ADD -> fill(cell().level().fuller());
-      case MINUS, SUBTRACT -> fill(cell().level().emptier());
-      case ENTER -> fill(cycled());
-      default -> {
-        if (!digit(event.getCode())) {
-          return;
-        }
-      }
-    }
-    event.consume();
-    if (event.getCode() == KeyCode.F2) {
-      return;
-    }
-    fromBar = cell().fromBar();
-    bringIntoView();
-    tell();
-    redraw();
-  }
-
-  private void walkRows(int by) {
-    int to = Math.max(0, Math.min(song.orElseThrow().parts().size() - 1, row + by));
-    if (to != row) {
-      row = to;
-      hands.select(selected, part());
-    }
-  }
-
-  private boolean digit(KeyCode code) {
-    if (!code.isDigitKey()) {
-      return false;
-    }
-    int level = Integer.parseInt(code.getChar());
-    if (level >= Level.values().length) {
-      return false;
-    }
-    fill(Level.values()[level]);
-    return true;
-  }
-
-  private Level cycled() {
-    Level[] levels = Level.values();
-    return levels[(cell().level().ordinal() + 1) % levels.length];
-  }
-
-  /** To the next or last cell of the part, across the boundaries of sections. */
-  private void walk(int direction) {
-    List<Cell> cells = sections().get(selected).cells(part().id());
-    int at = 0;
-    for (int i = 0; i < cells.size(); i++) {
-      at = cells.get(i).fromBar() == fromBar ? i : at;
-    }
-    int next = at + direction;
-    if (next >= 0 && next < cells.size()) {
-      fromBar = cells.get(next).fromBar();
-      return;
-    }
-    int section = selected + direction;
-    if (section >= 0 && section < sections().size()) {
-      selected = section;
-      List<Cell> other = sections().get(section).cells(part().id());
-      fromBar = other.get(direction > 0 ? 0 : other.size() - 1).fromBar();
-      int bar = fromBar;
-      hands.select(section, part());
-      fromBar = bar;
-    }
-  }
-
-  private void tell() {
-    hands.chosen(selected, part().id(), fromBar);
   }
 
   @Override
@@ -344,6 +247,9 @@ final class TankSheet extends Drawing {
     Text name = text(6, y, part.name(), index == row ? "bold" : "plain");
     named(name, "part-name-" + part.id(), part.name());
     fit(name, LEFT - 14);
+    if (chosen.contains(TankMark.name(index))) {
+      chosenRing(1, place().top(index) + 4, LEFT - 8, place().rowHeight() - 10);
+    }
     fit(text(6, y + 15, habit(part), "soft"), LEFT - 14);
   }
 
@@ -397,8 +303,10 @@ final class TankSheet extends Drawing {
     }
     boolean deep = cell.level() == Level.LIFTED;
     textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");
-    if (sectionIndex == selected && index == row && cell.fromBar() == fromBar) {
-      ring(from - 2, top - 2, to - from + 4, bottom - top + 5);
+    TankMark mark = new TankMark(sectionIndex, index, cell.fromBar());
+    if (chosen.contains(mark)) {
+      chosenRing(from - 2, top - 2, to - from + 4, bottom - top + 5);
+      ring(from - 4, top - 4, to - from + 8, bottom - top + 9);
     }
   }
 }

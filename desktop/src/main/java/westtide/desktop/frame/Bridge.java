@@ -30,11 +30,12 @@ public final class Bridge extends HBox {
   private final Label saved = Controls.label("", "small");
   private final Button undo;
   private final Button redo;
+  private final Button history;
   private final OpenSong open;
   private final PlayBar play;
 
   /** The bar over everything: what the song is, playing, files and actions. */
-  public Bridge(OpenSong open, PlayBar play, Runnable find, Runnable save) {
+  public Bridge(OpenSong open, PlayBar play, Runnable find, Runnable keys, Runnable save) {
     this.open = open;
     this.play = play;
     getStyleClass().add("bridge");
@@ -46,6 +47,8 @@ public final class Bridge extends HBox {
     swung.managedProperty().bind(swung.visibleProperty());
     undo = icon("undo", Feather.CORNER_UP_LEFT, "Undo", open::undo);
     redo = icon("redo", Feather.CORNER_UP_RIGHT, "Redo", open::redo);
+    history = icon("history", Feather.CLOCK, "History of this session", this::openHistory);
+    Controls.explained(history, "What was done in this session; go back or forward to any of it");
     saved.setId("saved-state");
     title.setId("bridge-title");
     key.setId("bridge-key");
@@ -54,6 +57,10 @@ public final class Bridge extends HBox {
     finder.setAccessibleText("Find an action   /");
     Controls.explained(finder, "Find an action   /");
     finder.getStyleClass().setAll("button", "find");
+    Button keyCard = Controls.action("open-keys", "?", keys);
+    keyCard.setAccessibleText("Keys   ?");
+    Controls.explained(keyCard, "Every key, here and anywhere   ?");
+    keyCard.getStyleClass().setAll("button", "find");
     Button saver = Controls.action("save", "save", save);
     getChildren()
         .addAll(
@@ -64,8 +71,8 @@ public final class Bridge extends HBox {
             Controls.spring(),
             play,
             Controls.spring(),
-            Controls.whole(Controls.column(0, saved, Controls.row(2, saver, undo, redo))),
-            finder);
+            Controls.whole(Controls.column(0, saved, Controls.row(2, saver, undo, redo, history))),
+            Controls.row(4, finder, keyCard));
   }
 
   /** Shows the song as it is now. */
@@ -84,6 +91,11 @@ public final class Bridge extends HBox {
     redo.setDisable(open.redoable().isEmpty());
     Controls.explained(undo, open.undoable().map(name -> "Undo: " + name).orElse("Undo"));
     Controls.explained(redo, open.redoable().map(name -> "Redo: " + name).orElse("Redo"));
+  }
+
+  /** Opens the list of what was done. */
+  public void openHistory() {
+    open.steps().ifPresent(steps -> HistoryList.open(history, steps, open::goTo));
   }
 
   /** Shows where the song is in this frame. */

@@ -1,14 +1,13 @@
 package westtide.desktop.kit;
 
+import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
 
 /**
  * A rhythm drawn by hand: sixteenths from left to right, strikes as upright strokes and what they
- * hold as the line behind them. A click strikes, louder, softer, the next chord ahead, and takes
- * away again; dragging from a strike holds it; Enter and Shift with the arrows do the same.
+ * hold as the line behind them. A click sets the cursor; a double click or a drag strikes and
+ * holds; Enter goes through loud, soft and the next chord ahead, Delete takes away.
  */
 public final class FigureSheet extends Drawing {
   private static final String SIGNS = "xXo>.";
@@ -17,8 +16,14 @@ public final class FigureSheet extends Drawing {
   private final Consumer<String> drawn;
   private String figure = ".".repeat(BAR);
   private int cursor;
-  private int pressed = -1;
-  private boolean dragged;
+  private final KeyTable keys =
+      new KeyTable("A drawn rhythm")
+          .key("step before", () -> moveTo(cursor - 1), "LEFT")
+          .key("next step", () -> moveTo(cursor + 1), "RIGHT")
+          .menu("a step longer", this::struck, () -> lengthen(1), "Shift+RIGHT")
+          .menu("a step shorter", this::struck, () -> lengthen(-1), "Shift+LEFT")
+          .menu("strike: plain, loud, soft, next chord ahead", () -> true, this::strike, "ENTER")
+          .menu("delete", this::struck, this::take, "DELETE", "BACK_SPACE");
 
   /** A sheet with an id; {@code drawn} takes the figure after every change. */
   public FigureSheet(String id, Consumer<String> drawn) {
@@ -27,10 +32,7 @@ public final class FigureSheet extends Drawing {
     setId(id);
     setMinHeight(30);
     setPrefHeight(30);
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(event -> release());
-    setOnKeyPressed(this::key);
+    SheetGestures.on(this, new Steps());
   }
 
   /** Shows a figure; an empty text shows a bar of rests to draw in. */
@@ -48,46 +50,114 @@ public final class FigureSheet extends Drawing {
     return (int) Math.max(0, Math.min(figure.length() - 1, Math.floor(axis().value(x))));
   }
 
-  private void press(MouseEvent event) {
-    requestFocus();
-    pressed = step(event.getX());
-    cursor = pressed;
-    dragged = false;
+  /** The keys of a drawn rhythm. */
+  public KeyTable keys() {
+    return keys;
+  }
+
+  private void moveTo(int step) {
+    cursor = Math.max(0, Math.min(figure.length() - 1, step));
     redraw();
   }
 
-  private void drag(MouseEvent event) {
-    int to = step(event.getX());
-    if (to != pressed) {
-      dragged = true;
-      hold(pressed, to);
+  private void lengthen(int by) {
+    int end = end(cursor) + by;
+    hold(cursor, Math.max(cursor, Math.min(figure.length() - 1, end)));
+    drawn.accept(figure);
+  }
+
+  /** A strike on the step of the cursor, plain, or the next kind of it. */
+  private void strike() {
+    turn(cursor);
+  }
+
+  private void take() {
+    StringBuilder out = new StringBuilder(figure);
+    for (int i = cursor; i <= end(cursor); i++) {
+      out.setCharAt(i, '.');
+    }
+    figure = out.toString();
+    redraw();
+    drawn.accept(figure);
+  }
+
+  private boolean struck() {
+    return figure.charAt(cursor) != '.' && figure.charAt(cursor) != '-';
+  }
+
+  /** The steps as marks. */
+  private final class Steps implements SheetGestures.Sheet<Integer> {
+    @Override
+    public Optional<Integer> at(double x, double y) {
+      int step = step(x);
+      char sign = figure.charAt(step);
+      return sign == '.' || sign == '-' ? Optional.empty() : Optional.of(step);
+    }
+
+    @Override
+    public Set<Integer> chosen() {
+      return Set.of(cursor);
+    }
+
+    @Override
+    public void choose(Set<Integer> marks) {
+      marks.forEach(FigureSheet.this::moveTo);
+    }
+
+    @Override
+    public void cursor(double x, double y) {
+      moveTo(step(x));
+    }
+
+    @Override
+    public void write(double x, double y) {
+      moveTo(step(x));
+      strike();
+    }
+
+    @Override
+    public Optional<Pull> grab(Integer mark, double x, double y, boolean alt) {
+      return Optional.of(new Holding(mark));
+    }
+
+    @Override
+    public Optional<Pull> draw(double x, double y) {
+      return Optional.of(new Holding(step(x)));
+    }
+
+    @Override
+    public KeyTable keys() {
+      return keys;
     }
   }
 
-  private void release() {
-    if (!dragged && pressed >= 0) {
-      turn(pressed);
-    } else if (dragged) {
+  /** A strike whose end follows the pointer. */
+  private final class Holding implements Pull {
+    private final int from;
+    private final String before = figure;
+
+    Holding(int from) {
+      this.from = from;
+    }
+
+    @Override
+    public String to(double x, double y) {
+      int end = Math.max(from, step(x));
+      hold(from, end);
+      int steps = end - from + 1;
+      return steps + (steps == 1 ? " step" : " steps");
+    }
+
+    @Override
+    public void end() {
       drawn.accept(figure);
     }
-    pressed = -1;
-  }
 
-  private void key(KeyEvent event) {
-    int by = event.getCode() == KeyCode.LEFT ? -1 : event.getCode() == KeyCode.RIGHT ? 1 : 0;
-    if (by != 0 && event.isShiftDown()) {
-      int end = end(cursor) + by;
-      hold(cursor, Math.max(cursor, Math.min(figure.length() - 1, end)));
-      drawn.accept(figure);
-    } else if (by != 0) {
-      cursor = Math.max(0, Math.min(figure.length() - 1, cursor + by));
+    @Override
+    public void giveBack() {
+      figure = before;
       redraw();
-    } else if (event.getCode() == KeyCode.ENTER) {
-      turn(cursor);
-    } else {
-      return;
     }
-    event.consume();
   }
 
   /** The last step a strike holds. */

@@ -2,6 +2,7 @@ package westtide.desktop.levels;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -11,6 +12,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
@@ -21,6 +23,7 @@ import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
@@ -103,6 +106,11 @@ public final class LevelsRoom implements Room {
   }
 
   @Override
+  public List<KeyTable> keys() {
+    return List.of(plumbs.keys());
+  }
+
+  @Override
   public void follow(Moment moment) {
     plumbs.sound(part -> desk.play().gauges().peak(part.id()));
   }
@@ -132,8 +140,8 @@ public final class LevelsRoom implements Room {
                 Controls.label("heard as"),
                 instrument,
                 Controls.action("try-sound", "hear it", this::tryIt),
-                Controls.action("mute-part", "mute   M", () -> new Fingers().mute(part())),
-                Controls.action("alone-part", "alone   A", () -> new Fingers().alone(part()))),
+                Controls.action("mute-part", "mute", () -> new Fingers().mute(part())),
+                Controls.action("alone-part", "solo", () -> new Fingers().alone(part()))),
             settings,
             amounts,
             Controls.flow(
@@ -152,9 +160,7 @@ public final class LevelsRoom implements Room {
                 14,
                 Controls.title("Levels"),
                 Controls.spring(),
-                Controls.label(
-                    "drag a bob: depth is level, swing is pan; keys: up and down, Shift with left and right, M, A",
-                    "small")),
+                Controls.label("depth is level, swing is pan: drag a bob", "small")),
             plumbs,
             actions,
             scroll);
@@ -264,8 +270,19 @@ public final class LevelsRoom implements Room {
     }
 
     @Override
-    public void move(Part part, int level, int pan) {
-      desk.apply(MixEdits.mix(part.id(), "place", mix -> mix.withLevel(level).withPan(pan)));
+    public void move(Map<Part, PlumbSheet.Place> places) {
+      List<Edit> edits = new ArrayList<>();
+      places.forEach(
+          (part, to) ->
+              edits.add(
+                  MixEdits.mix(
+                      part.id(),
+                      "level and pan",
+                      mix -> mix.withLevel(to.level()).withPan(to.pan()))));
+      desk.apply(
+          edits.size() == 1
+              ? edits.get(0)
+              : Edit.together("Set level and pan of " + edits.size() + " parts", edits));
     }
 
     @Override

@@ -1,17 +1,20 @@
 package westtide.desktop.levels;
 
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
-import javafx.scene.Cursor;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseEvent;
+import java.util.function.UnaryOperator;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NameEditor;
+import westtide.desktop.kit.SheetGestures;
 import westtide.desktop.kit.Window;
 import westtide.song.Part;
 import westtide.song.mix.Mix;
@@ -26,7 +29,8 @@ final class PlumbSheet extends Drawing {
   interface Hands {
     void choose(int part);
 
-    void move(Part part, int level, int pan);
+    /** Sets level and side of parts, in one edit. */
+    void move(Map<Part, Place> places);
 
     void rename(Part part, String name);
 
@@ -39,6 +43,19 @@ final class PlumbSheet extends Drawing {
     void alone(Part part);
   }
 
+  /**
+   * Where a bob hangs.
+   *
+   * @param level in tenths of a dB
+   * @param pan −100 left to 100 right
+   */
+  record Place(int level, int pan) {
+    Place held() {
+      int heldLevel = level <= DEEPEST ? Mix.SILENT : Math.min(60, level);
+      return new Place(heldLevel, Math.max(-100, Math.min(100, pan)));
+    }
+  }
+
   private static final double TOP = 46;
   private static final double FOOT = 26;
   private static final double EDGE = 44;
@@ -48,34 +65,40 @@ final class PlumbSheet extends Drawing {
   /** Pixels in which a level and a side find room. */
   private static final double ROOMY = 120;
 
-  private static final int DEEPEST = -360;
-  private static final int LEVEL_STEP = 5;
-  private static final int PAN_STEP = 5;
+  static final int DEEPEST = -360;
+  static final int LEVEL_STEP = 5;
+  static final int PAN_STEP = 5;
   private static final double RING = 16;
 
   private final Hands hands;
+  private final BobMarks gestures;
   private List<Part> parts = List.of();
   private List<Circle> rings = List.of();
   private int chosen;
-  private boolean held;
   private int firstColumn;
-  private int carried = -1;
+  private Set<BobMark> more = Set.of();
 
   PlumbSheet(Hands hands) {
     super("Levels: every part on its plumb line", true);
     this.hands = hands;
     setId("plumb-sheet");
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(this::release);
+    this.gestures = new BobMarks(this, hands);
+    SheetGestures.on(this, gestures);
     setOnScroll(this::scroll);
-    setOnKeyPressed(this::key);
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return gestures.keys();
   }
 
   void show(List<Part> shown, int selected) {
     boolean moved = selected != chosen;
     parts = shown;
     chosen = selected;
+    if (more.stream().noneMatch(mark -> mark.index() == selected)) {
+      more = Set.of(new BobMark(selected, false));
+    }
     if (moved) {
       firstColumn = columns().showing(chosen).offset();
     }
@@ -111,7 +134,7 @@ final class PlumbSheet extends Drawing {
     return EDGE + column() * (index - columns().offset() + 0.5);
   }
 
-  private int indexAt(double x) {
+  int indexAt(double x) {
     Window columns = columns();
     int at = columns.offset() + (int) Math.floor((x - EDGE) / column());
     return Math.max(columns.offset(), Math.min(columns.end() - 1, at));
@@ -124,7 +147,7 @@ final class PlumbSheet extends Drawing {
   }
 
   /** Opens a field over the name of a part. */
-  private void rename(int index) {
+  void rename(int index) {
     Part part = parts.get(index);
     layout();
     NameEditor.open(
@@ -137,87 +160,79 @@ final class PlumbSheet extends Drawing {
         name -> hands.rename(part, name));
   }
 
-  private void release(MouseEvent event) {
-    held = false;
-    setCursor(null);
-    int from = carried;
-    carried = -1;
-    int to = indexAt(event.getX());
-    if (from >= 0 && to != from) {
-      hands.reorder(parts.get(from), to);
-    }
-  }
-
   private Axis side(int index) {
     double reach = column() / 2 - BOB - 6;
     return new Axis(-100, 100, middle(index) - reach, middle(index) + reach);
   }
 
-  private double bobX(int index) {
+  double bobX(int index) {
     return side(index).at(parts.get(index).mix().pan());
   }
 
-  private double bobY(int index) {
+  double bobY(int index) {
     return depth().at(Math.max(DEEPEST, parts.get(index).mix().level()));
   }
 
-  private void press(MouseEvent event) {
-    requestFocus();
-    int index = indexAt(event.getX());
-    carried = event.getY() < TOP - 8 ? index : -1;
-    held = Math.hypot(event.getX() - bobX(index), event.getY() - bobY(index)) < 2 * BOB;
-    hands.choose(index);
-    if (carried >= 0 && event.getClickCount() == 2) {
-      carried = -1;
-      rename(index);
-    }
+  List<Part> parts() {
+    return parts;
   }
 
-  private void drag(MouseEvent event) {
-    if (carried >= 0) {
-      setCursor(Cursor.H_RESIZE);
-    }
-    if (!held) {
-      return;
-    }
-    int level = (int) Math.round(depth().value(event.getY()) / LEVEL_STEP) * LEVEL_STEP;
-    int pan = (int) Math.round(side(chosen).value(event.getX()) / PAN_STEP) * PAN_STEP;
-    move(level, pan);
+  int chosen() {
+    return chosen;
   }
 
-  private void move(int level, int pan) {
-    int heldLevel = level <= DEEPEST ? Mix.SILENT : Math.min(60, level);
-    hands.move(parts.get(chosen), heldLevel, Math.max(-100, Math.min(100, pan)));
+  /** Chooses bobs or a name; the last of them is the one shown below. */
+  void choose(Set<BobMark> marks) {
+    int last =
+        marks.stream()
+            .filter(mark -> !more.contains(mark) || marks.size() == 1)
+            .map(BobMark::index)
+            .findFirst()
+            .orElse(chosen);
+    more = Set.copyOf(marks);
+    hands.choose(last);
+    redraw();
   }
 
-  private void key(KeyEvent event) {
-    if (event.isShortcutDown() || event.isAltDown()) {
-      return;
-    }
-    Mix mix = parts.get(chosen).mix();
-    boolean swing = event.isShiftDown();
-    switch (event.getCode()) {
-      case UP -> move(Math.max(DEEPEST, mix.level()) + LEVEL_STEP, mix.pan());
-      case DOWN -> move(mix.level() - LEVEL_STEP, mix.pan());
-      case LEFT -> leftOrRight(swing, -1);
-      case RIGHT -> leftOrRight(swing, 1);
-      case M -> hands.mute(parts.get(chosen));
-      case A -> hands.alone(parts.get(chosen));
-      case F2 -> rename(chosen);
-      default -> {
-        return;
-      }
-    }
-    event.consume();
+  Set<BobMark> marks() {
+    return more.isEmpty() ? Set.of(new BobMark(chosen, false)) : more;
   }
 
-  private void leftOrRight(boolean swing, int way) {
-    if (swing) {
-      Mix mix = parts.get(chosen).mix();
-      move(mix.level(), mix.pan() + way * PAN_STEP);
-    } else {
-      hands.choose(Math.max(0, Math.min(parts.size() - 1, chosen + way)));
-    }
+  /** Whether a point is on the bob of a part. */
+  boolean onBob(int index, double x, double y) {
+    return Math.hypot(x - bobX(index), y - bobY(index)) < 2 * BOB;
+  }
+
+  /** Whether a point is in the row of names. */
+  boolean onNames(double y) {
+    return y < TOP - 8;
+  }
+
+  /** The level at a height, in tenths of a dB. */
+  int levelAt(double y) {
+    return (int) Math.round(depth().value(y) / LEVEL_STEP) * LEVEL_STEP;
+  }
+
+  /** The side at a distance from the left, −100 to 100. */
+  int panAt(int index, double x) {
+    return (int) Math.round(side(index).value(x) / PAN_STEP) * PAN_STEP;
+  }
+
+  /** Sets level and side of the chosen parts by what they were, held inside their ranges. */
+  void move(Map<Part, Mix> before, UnaryOperator<Place> to) {
+    Map<Part, Place> places = new LinkedHashMap<>();
+    before.forEach(
+        (part, mix) ->
+            places.put(
+                part, to.apply(new Place(Math.max(DEEPEST, mix.level()), mix.pan())).held()));
+    hands.move(places);
+  }
+
+  /** The chosen parts and their mixes as they are now. */
+  Map<Part, Mix> mixes() {
+    Map<Part, Mix> out = new LinkedHashMap<>();
+    marks().forEach(mark -> out.put(parts.get(mark.index()), parts.get(mark.index()).mix()));
+    return out;
   }
 
   @Override
@@ -280,8 +295,11 @@ final class PlumbSheet extends Drawing {
     Polygon bob = new Polygon(points(x, y));
     add(bob, "bob", isChosen ? "chosen" : "plain");
     named(bob, "bob-" + part.id(), part.name() + ", " + told(part.mix()));
+    if (more.contains(new BobMark(index, false))) {
+      chosenRing(x - BOB - 4, y - BOB - 4, 2 * BOB + 8, 2.6 * BOB + 8);
+    }
     if (isChosen) {
-      ring(x - BOB - 5, y - BOB - 5, 2 * BOB + 10, 2 * BOB + 10);
+      ring(x - BOB - 7, y - BOB - 7, 2 * BOB + 14, 2.6 * BOB + 14);
     }
     String words = column() < ROOMY ? level(part.mix()) : told(part.mix());
     textCentred(middle(index), getHeight() - 8, column() - 6, words, "soft");

@@ -36,12 +36,21 @@ final class DegreeRows {
     this.total = sum;
   }
 
+  Key key() {
+    return key;
+  }
+
   int low() {
     return low;
   }
 
   int high() {
     return high;
+  }
+
+  /** Whether a note has a row here. */
+  boolean shows(int midi) {
+    return midi >= low && midi <= high;
   }
 
   /** The height of the middle of a note's row. */

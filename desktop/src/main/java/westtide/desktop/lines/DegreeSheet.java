@@ -1,10 +1,11 @@
 package westtide.desktop.lines;
 
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.shape.Rectangle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.SheetGestures;
 import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;
 import westtide.song.Brief;
@@ -14,15 +15,16 @@ import westtide.song.chord.PlacedChord;
 
 /**
  * Four bars of a written line on degree rows: chord tones shaded bar by bar, notes as bars joined
- * by a thin contour. A click on an empty place writes a note; a note is dragged to move it, at its
- * right end to lengthen it; the keys do the same for the chosen note.
+ * by a thin contour.
  */
 final class DegreeSheet extends Drawing {
   private static final double LEFT = 50;
   private static final double TOP = 26;
   private static final double FOOT = 8;
 
-  private final NoteGestures gestures;
+  private final NoteMarks.Hands hands;
+  private final NoteMarks marks;
+  private final SheetGestures<Note> gestures;
   private Brief brief;
   private Pattern.Written line = new Pattern.Written(1, List.of());
   private List<PlacedChord> chords = List.of();
@@ -30,19 +32,17 @@ final class DegreeSheet extends Drawing {
   private int lowest = 60;
   private int highest = 84;
 
-  DegreeSheet(NoteGestures.Hands hands) {
+  DegreeSheet(NoteMarks.Hands hands) {
     super("The line on degree rows", true);
-    this.gestures = new NoteGestures(hands, this::page, this::redraw);
     setId("degree-sheet");
-    setOnMousePressed(
-        event -> {
-          requestFocus();
-          gestures.press(event);
-        });
-    setOnMouseDragged(gestures::drag);
-    setOnMouseReleased(event -> gestures.release());
-    setOnMouseMoved(gestures::hover);
-    setOnKeyPressed(gestures::key);
+    this.hands = hands;
+    this.marks = new NoteMarks(hands, this::page, this::redraw);
+    this.gestures = SheetGestures.on(this, marks);
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return marks.keys();
   }
 
   /** Shows the bars of a line from one on; {@code anew} when it is not the line shown before. */
@@ -52,7 +52,7 @@ final class DegreeSheet extends Drawing {
     makeRoom(anew);
     chords = harmony;
     firstBar = fromBar;
-    gestures.settle();
+    marks.settle();
     redraw();
   }
 
@@ -69,10 +69,6 @@ final class DegreeSheet extends Drawing {
   @Override
   protected double playX(double tick) {
     return page().time().at(tick);
-  }
-
-  Optional<Note> chosen() {
-    return gestures.chosen();
   }
 
   private LinePage page() {
@@ -102,13 +98,15 @@ final class DegreeSheet extends Drawing {
     drawRows(page, x);
     drawBars(page, x);
     drawContour(page, x);
+    List<Note> chosen = hands.chosen();
     for (int i = 0; i < line.notes().size(); i++) {
-      drawNote(line.notes().get(i), i, page, x);
+      Note note = line.notes().get(i);
+      drawNote(note, i, chosen.contains(note), page, x);
     }
-    if (gestures.chosen().isEmpty()) {
+    if (chosen.isEmpty()) {
       DegreeRows rows = page.rows();
-      int key = Math.max(rows.low(), Math.min(rows.high(), gestures.cursorKey()));
-      double from = x.at(Ticks.ofSteps(gestures.cursorStep()));
+      int key = Math.max(rows.low(), Math.min(rows.high(), marks.cursorKey()));
+      double from = x.at(Ticks.ofSteps(marks.cursorStep()));
       ring(from, rows.y(key) - 8, x.length(Ticks.PER_STEP), 16);
     }
   }
@@ -182,24 +180,21 @@ final class DegreeSheet extends Drawing {
     }
   }
 
-  private void drawNote(Note note, int index, LinePage page, Axis x) {
+  private void drawNote(Note note, int index, boolean isChosen, LinePage page, Axis x) {
     if (note.start() >= page.endTick() || note.end() <= page.firstTick()) {
       return;
     }
     double from = x.at(Math.max(page.firstTick(), note.start()));
     double to = x.at(Math.min(page.endTick(), note.end()));
     double y = page.rows().y(note.key());
-    boolean isChosen = gestures.chosen().filter(note::equals).isPresent();
     Rectangle bar =
         box(from + 1, y - 6, Math.max(8, to - from - 2), 12, "note", isChosen ? "chosen" : "plain");
     bar.setArcWidth(12);
     bar.setArcHeight(12);
-    String words =
-        brief.key().pitch(note.key()) + " at " + Position.of(note.start(), brief.meter());
-    named(bar, "note-" + index, words);
+    named(bar, "note-" + index, page.words(note) + ", velocity " + note.velocity());
     sounds(bar, note.start(), note.end());
     if (isChosen) {
-      ring(from - 3, y - 10, Math.max(8, to - from) + 6, 20);
+      chosenRing(from - 3, y - 10, Math.max(8, to - from) + 6, 20);
     }
   }
 }

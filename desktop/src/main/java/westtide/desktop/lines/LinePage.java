@@ -4,6 +4,7 @@ import java.util.Comparator;
 import java.util.Optional;
 import westtide.desktop.kit.Axis;
 import westtide.rhythm.Meter;
+import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
 import westtide.song.Pattern;
@@ -72,6 +73,11 @@ record LinePage(
   /** A length of at least a step that stays inside the line. */
   int heldLength(Note note, int ticks) {
     return Math.max(Ticks.PER_STEP, Math.min(lineEnd() - note.start(), ticks));
+  }
+
+  /** A note in words. */
+  String words(Note note) {
+    return rows.key().pitch(note.key()) + " at " + Position.of(note.start(), meter);
   }
 
   private double distance(Note note, double y) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -13,6 +14,7 @@ import javafx.scene.layout.VBox;
 import westtide.compose.LineDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
@@ -44,7 +46,8 @@ public final class LinesRoom implements Room {
   private final Label over = Controls.label("", "small");
   private final Chips<String> variants;
   private final Chips<String> pages;
-  private final DegreeSheet degrees = new DegreeSheet(new Fingers());
+  private final Fingers fingers = new Fingers();
+  private final DegreeSheet degrees = new DegreeSheet(fingers);
   private final Label told = Controls.wrapped("");
   private String shownLine = "";
   private long take;
@@ -102,7 +105,7 @@ public final class LinesRoom implements Room {
         page * LinePage.BARS,
         !name.equals(shownLine));
     shownLine = name;
-    tell(degrees.chosen());
+    tell(fingers.chosen());
   }
 
   @Override
@@ -115,6 +118,11 @@ public final class LinesRoom implements Room {
     } else {
       degrees.playNowhere();
     }
+  }
+
+  @Override
+  public List<KeyTable> keys() {
+    return List.of(degrees.keys());
   }
 
   @Override
@@ -168,7 +176,7 @@ public final class LinesRoom implements Room {
                     Controls.action("line-take", "new take", this::newTake),
                     "Another line from the next seed, over the same chords")),
             Controls.wrapped(
-                "click writes, drag moves or lengthens; keys: arrows, Shift for length or semitone, Enter writes, + and − velocity, Delete, Escape",
+                "drag on an empty place writes a note, a double click a short one; drag a note to move it, its end to lengthen it, with Alt its velocity",
                 "small"));
     sheet.getChildren().addAll(Controls.row(14, Controls.title("Lines"), parts), content);
   }
@@ -222,23 +230,26 @@ public final class LinesRoom implements Room {
     return desk.open().selection().bar().orElse(0);
   }
 
-  private void tell(Optional<Note> chosen) {
+  private void tell(List<Note> chosen) {
     Brief brief = desk.open().song().brief();
+    if (chosen.size() != 1) {
+      told.setText(
+          chosen.isEmpty()
+              ? "No note chosen. Shaded rows are tones of the chord; ends sound settled on them."
+              : chosen.size() + " notes chosen.");
+      return;
+    }
+    Note note = chosen.get(0);
     told.setText(
-        chosen
-            .map(
-                note ->
-                    brief.key().pitch(note.key())
-                        + " · degree "
-                        + brief.key().degreeOf(note.key() % 12)
-                        + " · at "
-                        + Position.of(note.start(), brief.meter())
-                        + " · "
-                        + note.ticks() / 240
-                        + " steps · velocity "
-                        + note.velocity())
-            .orElse(
-                "No note chosen. Shaded rows are tones of the chord; ends sound settled on them."));
+        brief.key().pitch(note.key())
+            + " · degree "
+            + brief.key().degreeOf(note.key() % 12)
+            + " · at "
+            + Position.of(note.start(), brief.meter())
+            + " · "
+            + note.ticks() / 240
+            + " steps · velocity "
+            + note.velocity());
   }
 
   /** Edits of the pattern in front; empty, and told, where it follows another part. */
@@ -255,53 +266,42 @@ public final class LinesRoom implements Room {
     return line.filter(HeardLine::written).map(l -> new LineEdits(l.part().id(), l.pattern()));
   }
 
-  private final class Fingers implements NoteGestures.Hands {
+  private final class Fingers implements NoteMarks.Hands {
     @Override
-    public Optional<Note> chosen() {
+    public List<Note> chosen() {
       Set<NotePlace> places = desk.open().selection().notes();
       return desk.open().view().flatMap(LinesRoom.this::line).stream()
           .flatMap(line -> line.line().notes().stream())
           .filter(note -> places.contains(NotePlace.of(note)))
-          .findFirst();
+          .toList();
     }
 
     @Override
-    public void add(Note note) {
+    public void choose(List<Note> notes) {
+      if (notes.size() == 1 && !chosen().equals(notes)) {
+        touch(notes.get(0));
+      }
+      desk.open().select(choosing(notes).apply(desk.open().selection()));
+    }
+
+    @Override
+    public void put(String name, List<Note> without, List<Note> with) {
       edits()
           .ifPresent(
               edits -> {
-                desk.open().apply(edits.add(note), choosing(Optional.of(note)));
-                touch(note);
-              });
-    }
-
-    @Override
-    public void remove(Note note) {
-      edits().ifPresent(edits -> desk.open().apply(edits.remove(note), choosing(Optional.empty())));
-    }
-
-    @Override
-    public void replace(Note old, Note changed, long gesture) {
-      edits()
-          .ifPresent(
-              edits -> {
-                desk.open()
-                    .apply(
-                        edits.replace(old, changed).merging("note " + gesture),
-                        choosing(Optional.of(changed)));
-                if (old.key() != changed.key()) {
-                  touch(changed);
+                desk.open().apply(edits.put(name, without, with), choosing(with));
+                if (with.size() == 1 && without.stream().noneMatch(n -> sameKey(n, with.get(0)))) {
+                  touch(with.get(0));
                 }
               });
     }
 
-    @Override
-    public void choose(Optional<Note> note) {
-      desk.open().select(choosing(note).apply(desk.open().selection()));
+    private static boolean sameKey(Note one, Note other) {
+      return one.key() == other.key();
     }
 
-    private UnaryOperator<Selection> choosing(Optional<Note> note) {
-      Set<NotePlace> places = note.map(NotePlace::of).map(Set::of).orElse(Set.of());
+    private UnaryOperator<Selection> choosing(List<Note> notes) {
+      Set<NotePlace> places = notes.stream().map(NotePlace::of).collect(Collectors.toSet());
       Part part = parts.chosen().orElseThrow();
       return now -> now.withPart(part).withNotes(places);
     }

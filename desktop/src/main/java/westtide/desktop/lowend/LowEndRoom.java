@@ -10,6 +10,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.SongView;
@@ -116,6 +117,11 @@ public final class LowEndRoom implements Room {
     lowest().ifPresent(midi -> lowest.show(Pitch.of(midi).toString()));
     drawing.show(view, part.get().id(), section, firstBar, desk.open().selection().notes());
     told.setText(tell(view, part.get(), section, firstBar));
+  }
+
+  @Override
+  public List<KeyTable> keys() {
+    return List.of(drawing.keys());
   }
 
   /** What can be done here by name. */

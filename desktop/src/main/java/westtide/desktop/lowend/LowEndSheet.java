@@ -6,11 +6,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.BiConsumer;
-import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.SongView;
 import westtide.review.LowEndRange;
@@ -43,6 +43,12 @@ final class LowEndSheet extends Drawing {
   private final Runnable earlier;
   private final Runnable later;
   private final BiConsumer<Optional<NotePlace>, Optional<ScoredNote>> choose;
+  private final KeyTable keys =
+      new KeyTable("Low end")
+          .key("note before", () -> walk(-1), "LEFT")
+          .key("next note", () -> walk(1), "RIGHT")
+          .key("earlier bars", () -> turn(false), "PAGE_UP")
+          .key("later bars", () -> turn(true), "PAGE_DOWN");
   private Optional<SongView> view = Optional.empty();
   private PartId part;
   private int section;
@@ -63,16 +69,31 @@ final class LowEndSheet extends Drawing {
           requestFocus();
           press(event.getX());
         });
-    setOnKeyPressed(
-        event -> {
-          if (event.getCode() == KeyCode.LEFT) {
-            this.earlier.run();
-            event.consume();
-          } else if (event.getCode() == KeyCode.RIGHT) {
-            this.later.run();
-            event.consume();
-          }
-        });
+    setOnKeyPressed(keys::handle);
+  }
+
+  /** What can be done here and by which keys. */
+  KeyTable keys() {
+    return keys;
+  }
+
+  private void turn(boolean forward) {
+    (forward ? later : earlier).run();
+  }
+
+  /** Chooses the next note of the part, or the one before. */
+  private void walk(int by) {
+    List<ScoredNote> sub = chosen(view.orElseThrow(), firstTick(), endTick());
+    int at = -1;
+    for (int i = 0; i < sub.size(); i++) {
+      at = notes.contains(place(sub.get(i))) ? i : at;
+    }
+    int next = at < 0 ? (by > 0 ? 0 : sub.size() - 1) : at + by;
+    if (next >= 0 && next < sub.size()) {
+      choose.accept(Optional.of(place(sub.get(next))), Optional.of(sub.get(next)));
+    } else {
+      turn(next > 0);
+    }
   }
 
   /** Shows the four bars of a section that begin with a bar of it, from 0. */

@@ -27,6 +27,10 @@ public final class OpenSong {
   private Selection selection;
   private int place;
   private boolean precious;
+  private String gesture = "";
+  private int gestures;
+  private Optional<History> beforeGesture = Optional.empty();
+  private boolean givenBack;
 
   /** Nothing open yet. */
   public OpenSong(StyleBook book) {
@@ -185,16 +189,64 @@ public final class OpenSong {
     return isOpen() && changed() && made;
   }
 
-  /** Applies an edit. */
+  /** Applies an edit; what is applied in one gesture is one step of the history. */
   public void apply(Edit edit) {
-    change(old -> old.plus(edit));
+    if (!givenBack) {
+      change(old -> old.plus(edit, gesture));
+    }
+  }
+
+  /** Applies an edit that belongs to a run of edits longer than one gesture, such as tapping. */
+  public void apply(Edit edit, String run) {
+    change(old -> old.plus(edit, run));
   }
 
   /** Applies an edit and chooses what is chosen after it. */
   public void apply(Edit edit, UnaryOperator<Selection> choice) {
-    selection = choice.apply(selection);
-    history = Optional.of(history().plus(edit));
-    refresh();
+    if (!givenBack) {
+      selection = choice.apply(selection);
+      history = Optional.of(history().plus(edit, gesture));
+      refresh();
+    }
+  }
+
+  /** Begins a gesture, such as a drag or a run of one key: its edits are one step. */
+  public void beginGesture() {
+    gesture = "gesture " + ++gestures;
+    beforeGesture = history;
+    givenBack = false;
+  }
+
+  /** Ends the gesture. */
+  public void endGesture() {
+    gesture = "";
+    beforeGesture = Optional.empty();
+    givenBack = false;
+  }
+
+  /** Gives back what the gesture that is under way changed; the rest of it changes nothing. */
+  public void giveBackGesture() {
+    if (beforeGesture.isEmpty() || givenBack) {
+      return;
+    }
+    givenBack = true;
+    History before = beforeGesture.get();
+    boolean mine = history().steps().get(history().at()).gesture().equals(gesture);
+    if (mine && history().savedAt() == before.savedAt()) {
+      change(now -> before);
+    } else if (mine) {
+      undo();
+    }
+  }
+
+  /** The steps of the session and which of them is present. */
+  public Optional<History> steps() {
+    return history;
+  }
+
+  /** Goes to another step of the session, by its index. */
+  public void goTo(int step) {
+    change(now -> now.goTo(step));
   }
 
   /** Takes the last edit back. */
@@ -215,6 +267,7 @@ public final class OpenSong {
   }
 
   private void start(History begun, Optional<Path> from) {
+    endGesture();
     history = Optional.of(begun);
     file = from;
     selection = Selection.of(begun.song());

@@ -2,6 +2,7 @@ package westtide.desktop.room;
 
 import java.util.List;
 import javafx.scene.Node;
+import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.review.Stage;
@@ -25,6 +26,11 @@ public interface Room {
 
   /** Another room comes in front: what was going on in this one ends. */
   default void leave() {}
+
+  /** What can be done on its sheets, and by which keys. */
+  default List<KeyTable> keys() {
+    return List.of();
+  }
 
   /** What can be done in this room and found by name; the room is in front when one is run. */
   default List<Command> commands() {

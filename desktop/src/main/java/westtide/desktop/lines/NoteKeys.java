@@ -1,0 +1,153 @@
+package westtide.desktop.lines;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Supplier;
+import java.util.function.UnaryOperator;
+import westtide.desktop.kit.KeyTable;
+import westtide.rhythm.Ticks;
+import westtide.rhythm.Velocity;
+import westtide.song.Note;
+
+/** What keys and the menu do with the chosen notes of a line, and with its cursor. */
+final class NoteKeys {
+  private static final int LOUDER = 6;
+  private static final int OCTAVE = 12;
+
+  private final NoteMarks marks;
+  private final NoteMarks.Hands hands;
+  private final Supplier<LinePage> page;
+  private List<Note> copied = List.of();
+
+  NoteKeys(NoteMarks marks, NoteMarks.Hands hands, Supplier<LinePage> page) {
+    this.marks = marks;
+    this.hands = hands;
+    this.page = page;
+  }
+
+  KeyTable table() {
+    return new KeyTable("Notes of a line")
+        .key("step before, or notes earlier", () -> sideways(-1), "LEFT")
+        .key("next step, or notes later", () -> sideways(1), "RIGHT")
+        .key("degree above", () -> upDown(1), "UP")
+        .key("degree below", () -> upDown(-1), "DOWN")
+        .menu("write a note", () -> !chosen(), marks::writeHere, "ENTER")
+        .menu("delete", this::chosen, this::delete, "DELETE", "BACK_SPACE")
+        .menu("a step longer", this::chosen, () -> lengthen(1), "Shift+RIGHT")
+        .menu("a step shorter", this::chosen, () -> lengthen(-1), "Shift+LEFT")
+        .menu("semitone up", this::chosen, () -> transpose(1), "Shift+UP")
+        .menu("semitone down", this::chosen, () -> transpose(-1), "Shift+DOWN")
+        .menu("octave up", this::chosen, () -> transpose(OCTAVE), "PAGE_UP")
+        .menu("octave down", this::chosen, () -> transpose(-OCTAVE), "PAGE_DOWN")
+        .key("louder", () -> louder(LOUDER), "PLUS", "EQUALS", "ADD")
+        .key("softer", () -> louder(-LOUDER), "MINUS", "SUBTRACT")
+        .menu("copy", this::chosen, this::copy, "Shortcut+C")
+        .menu("cut", this::chosen, this::cut, "Shortcut+X")
+        .menu("paste at the cursor", () -> !copied.isEmpty(), this::paste, "Shortcut+V")
+        .menu("duplicate after", this::chosen, this::duplicate, "Shortcut+D")
+        .menu("choose all notes", () -> true, this::chooseAll, "Shortcut+A")
+        .menu("choose nothing", this::chosen, () -> hands.choose(List.of()), "ESCAPE");
+  }
+
+  private boolean chosen() {
+    return !hands.chosen().isEmpty();
+  }
+
+  private void sideways(int steps) {
+    if (!chosen()) {
+      marks.walk(steps, 0);
+      return;
+    }
+    int ticks = Ticks.ofSteps(steps);
+    for (Note note : hands.chosen()) {
+      ticks = page.get().heldStart(note.start() + ticks, note.ticks()) - note.start();
+    }
+    int by = ticks;
+    change("Move notes", note -> note.withStart(note.start() + by));
+  }
+
+  private void upDown(int direction) {
+    if (chosen()) {
+      DegreeRows rows = page.get().rows();
+      change("Move notes by a degree", note -> note.withKey(rows.scaleNote(note.key(), direction)));
+    } else {
+      marks.walk(0, direction);
+    }
+  }
+
+  private void lengthen(int steps) {
+    LinePage on = page.get();
+    change(
+        "Lengthen notes",
+        note -> note.withTicks(on.heldLength(note, note.ticks() + Ticks.ofSteps(steps))));
+  }
+
+  /** Moves by semitones unless a note would leave 0 to 127. */
+  private void transpose(int semitones) {
+    boolean fits =
+        hands.chosen().stream()
+            .allMatch(n -> n.key() + semitones >= 0 && n.key() + semitones <= 127);
+    if (fits) {
+      change("Transpose notes", note -> note.withKey(note.key() + semitones));
+    }
+  }
+
+  private void louder(int by) {
+    change("Set velocity", note -> note.withVelocity(Velocity.held(note.velocity() + by)));
+  }
+
+  private void change(String name, UnaryOperator<Note> change) {
+    List<Note> before = hands.chosen();
+    List<Note> after = before.stream().map(change).toList();
+    if (!after.equals(before)) {
+      hands.put(name, before, after);
+    }
+  }
+
+  private void delete() {
+    int count = hands.chosen().size();
+    hands.put(
+        count == 1 ? "Delete a note" : "Delete " + count + " notes", hands.chosen(), List.of());
+  }
+
+  private void copy() {
+    copied = hands.chosen();
+  }
+
+  private void cut() {
+    copy();
+    delete();
+  }
+
+  private void paste() {
+    put("Paste", copied, Ticks.ofSteps(marks.cursorStep()) - start(copied));
+  }
+
+  private void duplicate() {
+    List<Note> chosen = hands.chosen();
+    int end = chosen.stream().mapToInt(Note::end).max().orElse(0);
+    int steps = (end - start(chosen) + Ticks.PER_STEP - 1) / Ticks.PER_STEP;
+    put("Duplicate", chosen, Ticks.ofSteps(steps));
+  }
+
+  /** Notes that would end behind the line are left out. */
+  private void put(String name, List<Note> notes, int ticks) {
+    List<Note> out = new ArrayList<>();
+    for (Note note : notes) {
+      if (note.start() + ticks >= 0 && note.end() + ticks <= page.get().lineEnd()) {
+        out.add(note.withStart(note.start() + ticks));
+      }
+    }
+    if (!out.isEmpty()) {
+      hands.put(name + " " + out.size() + " notes", List.of(), out);
+    }
+  }
+
+  private static int start(List<Note> notes) {
+    return notes.stream().mapToInt(Note::start).min().orElse(0);
+  }
+
+  private void chooseAll() {
+    hands.choose(page.get().line().notes());
+  }
+}

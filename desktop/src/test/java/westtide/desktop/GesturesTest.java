@@ -1,0 +1,169 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import westtide.review.Stage;
+import westtide.rhythm.Hit;
+import westtide.song.Level;
+import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
+
+/** The same gestures on every sheet: one drag is one step, Escape gives back, menus never erase. */
+class GesturesTest extends TrapSongTest {
+  private List<Hit> kicks() {
+    return groove().lane(DrumVoice.KICK).orElseThrow().hits();
+  }
+
+  private Level level(int section, String part) {
+    return song().form().sections().get(section).cell(PartId.of(part), 0).level();
+  }
+
+  private Bounds bounds(String query) {
+    settle();
+    Node node = lookup(query).query();
+    return node.localToScreen(node.getLayoutBounds());
+  }
+
+  @Test
+  void twoDragsAreTwoStepsAndNamesSayTheThing() {
+    go(Stage.DRUMS);
+    Point2D bead = middle("#bead-kick-1");
+    drag(bead, bead.add(0, 20));
+    drag(middle("#bead-kick-1"), middle("#bead-kick-1").add(0, 15));
+    int soft = kicks().get(0).velocity();
+    press("#undo");
+    assertThat(kicks().get(0).velocity()).isBetween(soft + 5, soft + 30);
+    press("#undo");
+    assertThat(shell.open().undoable()).isEmpty();
+    go(Stage.FORM);
+    Bounds tank = bounds("#tank-1-808-0");
+    drag(
+        new Point2D(tank.getCenterX(), tank.getMaxY() - 3),
+        new Point2D(tank.getCenterX(), tank.getMinY() + 3));
+    assertThat(level(1, "808")).isEqualTo(Level.LIFTED);
+    assertThat(shell.open().undoable().orElseThrow()).contains("808");
+    press("#undo");
+    assertThat(shell.open().undoable()).as("a drag through five levels is one step").isEmpty();
+  }
+
+  @Test
+  void whileDraggingTheValueStandsBesideThePointerAndEscapeGivesItBack() {
+    go(Stage.DRUMS);
+    Song before = song();
+    Point2D bead = middle("#bead-kick-1");
+    pressAt(bead);
+    glide(bead, bead.add(0, 30));
+    settle();
+    assertThat(song()).isNotEqualTo(before);
+    assertHas(lookup("#bead-sheet-value").<Labeled>query().getText(), "velocity");
+    push(KeyCode.ESCAPE);
+    glide(bead.add(0, 30), bead.add(0, 10));
+    release();
+    settle();
+    assertThat(song()).isEqualTo(before);
+    assertThat(shell.open().undoable()).isEmpty();
+    assertThat(lookup("#bead-sheet-value").tryQuery()).isEmpty();
+  }
+
+  @Test
+  void theOtherButtonOpensAMenuWithTheKeysAndErasesNothing() {
+    go(Stage.DRUMS);
+    int before = kicks().size();
+    menuOn(middle("#bead-kick-1"));
+    assertThat(kicks()).hasSize(before);
+    assertThat(shown("#action-menu")).isTrue();
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(lookup("#action-menu").tryQuery()).isEmpty();
+    menuOn(middle("#bead-kick-1"));
+    press("#menu-delete");
+    assertThat(kicks()).hasSize(before - 1);
+    assertThat(window.getScene().getFocusOwner().getId()).isEqualTo("bead-sheet");
+  }
+
+  @Test
+  void manyHitsAreChosenCopiedMovedAndDeletedTogether() {
+    go(Stage.DRUMS);
+    int before = kicks().size();
+    Point2D first = middle("#bead-kick-1");
+    Node sheet = lookup("#bead-sheet").query();
+    Bounds area = sheet.localToScreen(sheet.getLayoutBounds());
+    hold(KeyCode.CONTROL);
+    drag(
+        new Point2D(area.getMinX() + 105, first.getY() - 14),
+        new Point2D(area.getMaxX() - 3, first.getY() + 14));
+    letGo(KeyCode.CONTROL);
+    assertThat(shell.open().selection().notes()).hasSize(before);
+    push(KeyCode.DIGIT4);
+    settle();
+    assertThat(kicks()).allMatch(hit -> hit.velocity() == 51);
+    push(KeyCode.SHIFT, KeyCode.RIGHT);
+    settle();
+    assertThat(kicks().get(0).step()).isEqualTo(1);
+    push(KeyCode.CONTROL, KeyCode.X);
+    settle();
+    assertThat(kicks()).isEmpty();
+    push(KeyCode.HOME);
+    push(KeyCode.CONTROL, KeyCode.V);
+    settle();
+    assertThat(kicks()).hasSize(before);
+    assertThat(kicks().get(0).step()).isZero();
+  }
+
+  @Test
+  void tanksAreChosenWithShiftAndFilledTogether() {
+    go(Stage.FORM);
+    clickOn("#tank-0-drums-0");
+    hold(KeyCode.SHIFT);
+    clickOn("#tank-1-drums-0");
+    letGo(KeyCode.SHIFT);
+    push(KeyCode.DIGIT4);
+    settle();
+    assertThat(level(0, "drums")).isEqualTo(Level.LIFTED);
+    assertThat(level(1, "drums")).isEqualTo(Level.LIFTED);
+    press("#undo");
+    assertThat(shell.open().undoable()).isEmpty();
+    push(KeyCode.DELETE);
+    Bounds head = bounds("#section-2");
+    drag(
+        new Point2D(head.getCenterX(), head.getCenterY()),
+        new Point2D(head.getCenterX(), head.getCenterY() + 90));
+    assertThat(shell.open().undoable()).as("a section's head fills nothing").isEmpty();
+  }
+
+  @Test
+  void theHistoryGoesToAnyStep() {
+    go(Stage.LINES);
+    Song opened = song();
+    press("#octave-up", "#line-down", "#line-down");
+    Song last = song();
+    press("#history", "#history-0");
+    assertThat(song()).isSameAs(opened);
+    press("#history");
+    assertHas(lookup("#history-3").<Labeled>query().getText(), "Bell", "undone");
+    press("#history-3");
+    assertThat(song()).isSameAs(last);
+  }
+
+  @Test
+  void theKeyCardListsWhatTheSheetAndTheWindowAnswerTo() {
+    go(Stage.DRUMS);
+    push(KeyCode.SHIFT, KeyCode.SLASH);
+    settle();
+    assertThat(shown("#key-card")).isTrue();
+    assertThat(lookup("#key-card .label").queryAll())
+        .extracting(node -> ((Labeled) node).getText())
+        .contains("duplicate after", "Ctrl+D", "Save the song", "condition: repeats");
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(shown("#overlay")).isFalse();
+  }
+}
