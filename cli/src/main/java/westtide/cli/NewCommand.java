@@ -46,7 +46,7 @@ final class NewCommand implements Callable<Integer> {
       paramLabel = "LINE",
       description =
           "the hook's chords, such as \"i9 | VI:12 <<III@1 | iv7 - | %%\": | bar, : sixteenths,"
-              + " . hold, - rest, < early, @ turned over, %% again, ( )x2 repeat")
+              + " . hold, - rest, < early, @ inversion, %% again, ( )x2 repeat")
   private String chords;
 
   @Option(

@@ -27,7 +27,7 @@ final class SongText {
     for (JsonNode part : song.path("parts")) {
       List<String> patterns = new ArrayList<>();
       part.path("patterns")
-          .forEach(p -> patterns.add(text(p, "name") + " (" + text(p, "plays") + ")"));
+          .forEach(p -> patterns.add(text(p, "name") + " (" + text(p, "condition") + ")"));
       line(
           "%-20s %-7s %-16s %5.1f dB, pan %d, %d notes; %s",
           text(part, "name"),
@@ -68,7 +68,7 @@ final class SongText {
         text(section, "section"),
         section.path("bars").asInt(),
         text(section, "progression"));
-    for (JsonNode play : section.path("plays")) {
+    for (JsonNode play : section.path("condition")) {
       int from = play.path("fromBar").asInt();
       int to = play.path("toBar").asInt();
       line(

@@ -114,7 +114,7 @@ final class SongTree {
       patterns
           .addObject()
           .put("name", variant.name())
-          .put("plays", PatternWords.of(variant.pattern(), song));
+          .put("condition", PatternWords.of(variant.pattern(), song));
     }
     return out;
   }
@@ -128,7 +128,7 @@ final class SongTree {
             .put("bars", section.bars())
             .put("progression", section.progression());
     section.pedal().ifPresent(pedal -> out.put("pedal", pedal.toString()));
-    ArrayNode plays = out.putArray("plays");
+    ArrayNode plays = out.putArray("condition");
     for (ScoredPart part : score.parts()) {
       for (Passage passage : part.passages()) {
         if (passage.place() == place) {

@@ -84,7 +84,7 @@ class ShowTest {
     for (JsonNode section : told.path("form")) {
       int first = section.path("fromBar").asInt();
       int last = first + section.path("bars").asInt() - 1;
-      assertThat(list(section.path("plays")))
+      assertThat(list(section.path("condition")))
           .allMatch(p -> p.path("fromBar").asInt() >= first && p.path("toBar").asInt() <= last);
     }
     assertThat(told.has("notes")).isFalse();

@@ -31,7 +31,11 @@ import westtide.theory.Key;
  * answer with one edit.
  */
 public enum School {
-  LOW_END("808 and kick", "locked", "independent", "Locked they hit as one; apart they converse."),
+  LOW_END(
+      "808 and kick",
+      "locked to the kick",
+      "own rhythm",
+      "Locked they hit as one; apart they converse."),
   OPENING("opening", "intro first", "hook first", "An intro builds; a hook at once sells."),
   COLOUR(
       "chord colour", "triads", "sevenths and more", "Triads are plain and dark, sevenths rich."),
@@ -41,9 +45,9 @@ public enum School {
   DRUM_COPIES("drum hits", "identical", "varied", "Alike they hypnotise; varied they breathe."),
   EIGHT_BARS(
       "drums over eight bars",
-      "hypnotic",
-      "through-written",
-      "One groove kept lets lanes come and go; through-written, every two bars differ.");
+      "repeating",
+      "evolving",
+      "One groove kept lets lanes come and go; evolving, every two bars differ.");
 
   private static final int VARIED = 10;
 

@@ -151,7 +151,7 @@ public final class StyleFromSong {
         new Span(Math.floor(hits * 0.5), Math.ceil(hits * 1.5), hits),
         new GrooveHabit.Schools(
             School.KICK_VELOCITY.answer(song).equals(Optional.of("full")),
-            School.EIGHT_BARS.answer(song).equals(Optional.of("through-written")),
+            School.EIGHT_BARS.answer(song).equals(Optional.of("evolving")),
             main.get().lanes().stream().mapToInt(l -> l.feel().velocity()).max().orElse(0)));
   }
 

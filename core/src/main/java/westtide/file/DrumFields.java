@@ -108,6 +108,7 @@ final class DrumFields {
     lane.swing()
         .ifPresent(swing -> out.put("swing", swing.toString()).put("swings", swing.grid().name()));
     lane.accents().ifPresent(accents -> out.put("accents", accents.toString()));
+    lane.restart().ifPresent(own -> out.put("restart", restart(own)));
     if (!lane.feel().equals(LaneFeel.PLAIN)) {
       out.put("nudge", lane.feel().nudge())
           .put("varyVelocity", lane.feel().velocity())
@@ -132,7 +133,8 @@ final class DrumFields {
         node.has("grid") ? named(StepGrid.class, node, "grid") : StepGrid.SIXTEENTHS,
         node.has("swing") ? Optional.of(swing(node)) : Optional.empty(),
         node.has("accents") ? Optional.of(StepLane.parse(text(node, "accents"))) : Optional.empty(),
-        feel);
+        feel,
+        node.has("restart") ? Optional.of(restart(number(node, "restart"))) : Optional.empty());
   }
 
   private static Swing swing(JsonNode node) {
@@ -188,14 +190,19 @@ final class DrumFields {
   static ObjectNode write(Map<LaneId, LaneSound> sounds) {
     ObjectNode out = NODES.objectNode();
     sounds.forEach(
-        (lane, sound) ->
-            out.putObject(lane.code())
-                .put("instrument", sound.instrument())
-                .put("cents", sound.cents())
-                .put("level", sound.level())
-                .put("pan", sound.pan())
-                .put("choke", sound.choke())
-                .put("note", sound.note()));
+        (lane, sound) -> {
+          ObjectNode node =
+              out.putObject(lane.code())
+                  .put("instrument", sound.instrument())
+                  .put("cents", sound.cents())
+                  .put("level", sound.level())
+                  .put("pan", sound.pan())
+                  .put("choke", sound.choke())
+                  .put("note", sound.note());
+          if (sound.reverb() > 0 || sound.delay() > 0) {
+            node.put("reverb", sound.reverb()).put("delay", sound.delay());
+          }
+        });
     return out;
   }
 
@@ -213,6 +220,8 @@ final class DrumFields {
         number(node, "level"),
         number(node, "pan"),
         number(node, "choke"),
-        number(node, "note"));
+        number(node, "note"),
+        node.path("reverb").asInt(0),
+        node.path("delay").asInt(0));
   }
 }

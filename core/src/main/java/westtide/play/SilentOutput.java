@@ -30,7 +30,7 @@ public final class SilentOutput implements AudioOutput {
 
   @Override
   public String name() {
-    return "silent output";
+    return "no audio device: playing silently";
   }
 
   @Override

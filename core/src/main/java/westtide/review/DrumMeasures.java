@@ -28,13 +28,13 @@ final class DrumMeasures {
     long swung = swung();
     return List.of(
         new Measure(
-            "hits a bar",
+            "density, hits per bar",
             String.valueOf(Math.round(perBar)),
             perBar,
             0,
             Math.max(48, view.style().groove().hitsPerBar().high() + 8),
             view.style().groove().hitsPerBar()),
-        Measure.of("off the beat", Math.round(100 * off) + " %", off, 1, 0.3, 0.8),
+        Measure.of("off-beat share", Math.round(100 * off) + " %", off, 1, 0.3, 0.8),
         Measure.of(
             "syncopation, a bar",
             String.valueOf(Math.round(syncopation * 10) / 10.0),
@@ -42,10 +42,9 @@ final class DrumMeasures {
             12,
             0,
             7),
+        Measure.of("velocity range", String.valueOf(spread), spread, 127, softest(), 90),
         Measure.of(
-            "velocities from soft to loud", String.valueOf(spread), spread, 127, softest(), 90),
-        Measure.of(
-            "swing acts on",
+            "swung notes",
             swung + " of " + hits,
             swung,
             Math.max(1, hits),

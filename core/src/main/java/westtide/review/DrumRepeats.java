@@ -83,7 +83,7 @@ record DrumRepeats(List<List<Bar>> sections) {
   Measure measure(Style style) {
     boolean through = style.groove().schools().throughWritten();
     return Measure.of(
-        "bars like an earlier one",
+        "repetition, % of bars",
         Math.round(100 * share()) + " %",
         share(),
         1,
@@ -102,10 +102,10 @@ record DrumRepeats(List<List<Bar>> sections) {
         new Finding(
             "drums.repeats." + Math.round(share() * 20),
             Weight.NOTE,
-            Math.round(100 * share()) + " % of the bars are like an earlier one",
+            Math.round(100 * share()) + " % of the bars repeat an earlier one",
             "all sections",
             through
-                ? style.name() + " is usually through-written: grow the groove to eight bars."
+                ? style.name() + " is usually evolving: grow the groove to eight bars."
                 : style.name() + " usually keeps one groove and lets lanes come and go.",
             Optional.empty()));
   }

@@ -44,8 +44,11 @@ final class DrumSoundings {
     for (ScoredPart part : drums) {
       Map<String, Pattern.Drums> grooves = part.part().grooves(meter);
       grooves.forEach(
-          (name, groove) ->
-              findings.addAll(new GrooveFindings(view(part.part(), name, groove)).take()));
+          (name, groove) -> {
+            StyledGroove view = view(part.part(), name, groove);
+            findings.addAll(new GrooveFindings(view).take());
+            findings.addAll(new NeverFindings(view, part).take());
+          });
       findings.addAll(repeats(part.part()).missingFills(song, part.part()));
     }
     ScoredPart main = main(drums);

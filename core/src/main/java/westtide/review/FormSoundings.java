@@ -175,7 +175,11 @@ final class FormSoundings {
             Weight.NOTE,
             "The song lasts " + Clock.of(song.millis()),
             form.bars() + " bars",
-            "2:20 to 3:30 is usual today; lengthen or take out a section where it matters.",
+            "2:20 to 3:30 is usual today; "
+                + (seconds < SHORTEST_SECONDS
+                    ? "lengthen a section or add one"
+                    : "shorten a section or delete one")
+                + " where it matters.",
             Optional.empty()));
   }
 

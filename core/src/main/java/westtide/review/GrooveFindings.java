@@ -49,13 +49,32 @@ final class GrooveFindings {
     if (sorted.size() < 4) {
       return;
     }
-    int next = sorted.get(sorted.size() - 2);
+    int above = above(sorted);
+    if (above == sorted.size()) {
+      return;
+    }
+    int next = sorted.get(above - 1);
     int median = sorted.get(sorted.size() / 2);
     for (Hit hit : lane.lane().hits()) {
       if (hit.velocity() - next >= SLIP && !accent(lane.id(), hit)) {
         out.add(slip(lane, hit, next, median));
       }
     }
+  }
+
+  /**
+   * Where the velocities begin that stand clearly over all others, in ascending order: few of them,
+   * one or a quarter at most, since more are accents; the size where none do.
+   */
+  private static int above(List<Integer> sorted) {
+    for (int at = sorted.size() - 1; at > 0; at--) {
+      boolean clear = sorted.get(at) - sorted.get(at - 1) >= SLIP;
+      if (clear) {
+        int count = sorted.size() - at;
+        return count <= Math.max(1, sorted.size() / 4) ? at : sorted.size();
+      }
+    }
+    return sorted.size();
   }
 
   /** Whether a figure of the style is about as loud on that step, so that it is meant. */

@@ -83,6 +83,6 @@ final class LevelSoundings {
         Optional.of(
             new Fix(
                 "cut it below " + USUAL_CUT + " Hz",
-                MixEdits.mix(part.id(), "low cut", mix -> mix.withLowCut(USUAL_CUT)))));
+                MixEdits.mix(part.id(), "low-cut filter", mix -> mix.withLowCut(USUAL_CUT)))));
   }
 }

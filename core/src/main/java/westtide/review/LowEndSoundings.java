@@ -2,9 +2,13 @@ package westtide.review;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import westtide.rhythm.Position;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -113,37 +117,41 @@ final class LowEndSoundings {
                     LowEndEdits.lowest(sub.part().id(), LowEndRange.LOWEST_USEFUL)))));
   }
 
-  /** The first note of each pattern that dips into what is left to the low end. */
+  /** The notes of each pattern that dip into what is left to the low end. */
   private void addClashes(ScoredPart part, LowNotes low, List<Finding> findings) {
-    Set<String> told = new HashSet<>();
+    Map<String, List<ScoredNote>> dipping = new LinkedHashMap<>();
     for (Passage passage : part.passages()) {
-      if (told.contains(passage.name())) {
-        continue;
-      }
       for (ScoredNote note : passage.notes()) {
         if (LowEndRange.leftFree(note.key()) && low.soundsWith(note)) {
-          told.add(passage.name());
-          findings.add(clash(part, passage, note));
-          break;
+          dipping.computeIfAbsent(passage.name(), name -> new ArrayList<>()).add(note);
         }
       }
     }
+    dipping.forEach((pattern, notes) -> findings.add(clash(part, pattern, notes)));
   }
 
-  private Finding clash(ScoredPart part, Passage passage, ScoredNote note) {
+  private Finding clash(ScoredPart part, String pattern, List<ScoredNote> notes) {
+    ScoredNote first = notes.get(0);
+    String more = notes.size() == 1 ? "" : " and " + (notes.size() - 1) + " more";
+    TreeSet<Integer> keys = new TreeSet<>();
+    notes.forEach(note -> keys.add(note.key()));
+    String pitches =
+        keys.stream()
+            .map(midi -> key.pitch(midi) + ", " + Math.round(Pitch.hertz(midi)) + " Hz")
+            .collect(Collectors.joining("; "));
+    int section = song.form().sectionAt(first.start() / song.brief().meter().ticksPerBar());
     return new Finding(
-        "lowend.clash." + part.part().id() + "." + passage.name() + "." + note.key(),
+        "lowend.clash." + part.part().id() + "." + pattern + "." + first.key(),
         Weight.WARNING,
         part.part().name() + " dips into the 808",
-        song.form().label(passage.place()) + ", bar " + bar(note.start()),
-        key.pitch(note.key())
-            + " is "
-            + Math.round(Pitch.hertz(note.key()))
-            + " Hz while the 808 sounds; lines leave everything below 150 Hz to it.",
+        song.form().label(section) + ", bar " + bar(first.start()) + more,
+        pitches
+            + (keys.size() == 1 ? ", sounds" : " sound")
+            + " with the 808; lines leave everything below 150 Hz to it.",
         Optional.of(
             new Fix(
-                "lift it an octave",
-                new RegisterEdits(part.part().id(), passage.name())
+                "lift them an octave",
+                new RegisterEdits(part.part().id(), pattern)
                     .liftBelow(LowEndRange.HIGHEST_LEFT_FREE + 1))));
   }
 

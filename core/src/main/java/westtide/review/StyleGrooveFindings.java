@@ -182,7 +182,7 @@ final class StyleGrooveFindings {
     return new Finding(
         "drums.full." + view.id() + "." + Math.round(found),
         Weight.NOTE,
-        plain(found) + " hits a bar in all",
+        plain(found) + " hits per bar in all",
         view.where(),
         style.name()
             + " has "
@@ -204,7 +204,7 @@ final class StyleGrooveFindings {
     return new Finding(
         "drums.density." + view.id() + "." + id.code() + "." + Math.round(found),
         Weight.NOTE,
-        id + ": " + plain(found) + " hits a bar",
+        id + ": " + plain(found) + " hits per bar",
         view.where(),
         style.name() + " has " + range + " a bar: " + why(id),
         Optional.empty());

@@ -182,7 +182,7 @@ final class VoicingFindings {
             Weight.NOTE,
             chords.get(0) + " and " + chords.get(1) + " take turns " + pairs + " times",
             row.name(),
-            "The same change wears out when it is all there is; hypnotic styles mean it, others"
+            "The same change wears out when it is all there is; repeating styles mean it, others"
                 + " replace the last chord. Ask for the next chord on the sheet.",
             Optional.empty()));
   }

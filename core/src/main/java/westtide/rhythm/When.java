@@ -14,9 +14,9 @@ import java.util.SplittableRandom;
 public record When(Turn turn, int every, int on, int percent, long seed) {
   /** Kinds of passes. */
   public enum Turn {
-    COUNTED("every pass"),
-    FIRST("first pass only"),
-    LAST("last pass before a change"),
+    COUNTED("every repeat"),
+    FIRST("first repeat only"),
+    LAST("last repeat before a change"),
     FILL("fill bars only");
 
     private final String title;

@@ -71,7 +71,7 @@ final class Groove {
   }
 
   private List<LaidHit> laid(DrumLane lane, int to) {
-    return lane.laid(to, drums.restart().ticks(drums.ticks(meter)));
+    return lane.laid(to, drums.restartTicks(lane, meter));
   }
 
   private boolean plays(DrumLane lane, LaidHit laid, int from, int to) {

@@ -5,7 +5,7 @@ package westtide.song;
  */
 public enum KickLink {
   LOCKED("locked to the kick"),
-  INDEPENDENT("independent");
+  INDEPENDENT("own rhythm");
 
   private final String title;
 

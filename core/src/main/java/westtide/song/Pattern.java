@@ -119,7 +119,12 @@ public sealed interface Pattern {
 
     /** Where the hits of one of its lanes fall in the groove, with its restarts. */
     public List<LaidHit> laid(DrumLane lane, Meter meter) {
-      return lane.laid(ticks(meter), restart.ticks(ticks(meter)));
+      return lane.laid(ticks(meter), restartTicks(lane, meter));
+    }
+
+    /** Ticks from one restart of a lane to the next: its own, or those of all lanes. */
+    public int restartTicks(DrumLane lane, Meter meter) {
+      return lane.restart().orElse(restart).ticks(ticks(meter));
     }
 
     /** Ticks of the groove in a meter. */

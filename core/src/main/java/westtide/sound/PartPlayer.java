@@ -131,7 +131,13 @@ final class PartPlayer {
             ratio);
     out.add(
         drum.entry(
-            note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), sound.choke()));
+                note.start(),
+                note.end(),
+                table,
+                gain * pan.left(),
+                gain * pan.right(),
+                sound.choke())
+            .sent(sound.reverb() / 100f, sound.delay() / 100f));
   }
 
   private Patch patch(LaneSound sound, Kit.Piece piece) {

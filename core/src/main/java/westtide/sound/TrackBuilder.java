@@ -17,7 +17,29 @@ final class TrackBuilder {
       float right,
       int choke,
       float fall,
-      boolean struck) {}
+      boolean struck,
+      float reverb,
+      float delay) {
+    /** A note that sends nothing by itself. */
+    Entry(
+        int start,
+        int end,
+        int into,
+        float[] table,
+        float left,
+        float right,
+        int choke,
+        float fall,
+        boolean struck) {
+      this(start, end, into, table, left, right, choke, fall, struck, 0, 0);
+    }
+
+    /** The same note sent to reverb and delay, as shares 0 to 1. */
+    Entry sent(float toReverb, float toDelay) {
+      return new Entry(
+          start, end, into, table, left, right, choke, fall, struck, toReverb, toDelay);
+    }
+  }
 
   private final List<Entry> entries = new ArrayList<>();
 
@@ -39,6 +61,8 @@ final class TrackBuilder {
             new int[size],
             new float[size],
             new boolean[size],
+            new float[size],
+            new float[size],
             entries.stream().allMatch(entry -> entry.left() == entry.right()),
             entries.stream().mapToInt(entry -> entry.end() - entry.start()).max().orElse(0));
     for (int i = 0; i < size; i++) {
@@ -52,6 +76,8 @@ final class TrackBuilder {
       out.chokes()[i] = entry.choke();
       out.falls()[i] = entry.fall();
       out.struck()[i] = entry.struck();
+      out.reverb()[i] = entry.reverb();
+      out.delay()[i] = entry.delay();
     }
     return out;
   }

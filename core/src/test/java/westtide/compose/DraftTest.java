@@ -39,7 +39,7 @@ import westtide.theory.Key;
 @Execution(ExecutionMode.CONCURRENT)
 class DraftTest {
   private static final Set<String> STYLED =
-      Set.of("tempo, BPM", "swing, %", "triads · 7ths · 9ths, %", "hits a bar");
+      Set.of("tempo, BPM", "swing, %", "triads · 7ths · 9ths, %", "density, hits per bar");
 
   private static Stream<String> styles() {
     return Songs.book().styles().stream().map(Style::id);

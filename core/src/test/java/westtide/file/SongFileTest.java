@@ -238,14 +238,15 @@ class SongFileTest {
                     lane ->
                         lane.withGrid(StepGrid.TRIPLETS)
                             .withSwing(Optional.of(Swing.of(57)))
-                            .withAccents(Optional.of(StepLane.parse("X.oxo")))),
+                            .withAccents(Optional.of(StepLane.parse("X.oxo")))
+                            .withRestart(Optional.of(new Restart(12)))),
             new DrumEdits(PartId.of("drums"), "A").stack(DrumVoice.CLAP.lane()),
             new GrooveEdits(PartId.of("drums"), "A").restart(new Restart(60)),
             new DrumEdits(PartId.of("drums"), "A")
                 .sound(
                     "s",
                     new LaneId(DrumVoice.CLAP, 2),
-                    s -> new LaneSound("snare", -300, -45, 30, 2, 40)),
+                    s -> new LaneSound("snare", -300, -45, 30, 2, 40).withReverb(35).withDelay(20)),
             new GrooveEdits(PartId.of("drums"), "A")
                 .grow("B", Songs.groove(4, DrumVoice.RIM, "x..x")),
             new GrooveEdits(PartId.of("drums"), "B").restart(Restart.NEVER),

@@ -13,6 +13,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
 import westtide.song.id.PartId;
@@ -28,6 +29,10 @@ class DrumFindingsTest {
 
   private static Optional<Finding> find(Song song, String idStart) {
     return drums(song).findings().stream().filter(f -> f.id().startsWith(idStart)).findFirst();
+  }
+
+  private static List<Finding> all(Song song, String idStart) {
+    return drums(song).findings().stream().filter(f -> f.id().startsWith(idStart)).toList();
   }
 
   private static Finding fixed(Song song, String idStart) {
@@ -104,7 +109,7 @@ class DrumFindingsTest {
     StepLane busy = StepLane.parse("xxxxxxxxxxxxxxxx");
     Song busier = A.lane(DrumVoice.PERCUSSION.lane(), busy).apply(song);
     assertThat(find(busier, "drums.density").orElseThrow().title())
-        .isEqualTo("Percussion: 16 hits a bar");
+        .isEqualTo("Percussion: 16 hits per bar");
     assertThat(find(song, "drums.density")).isEmpty();
   }
 
@@ -121,10 +126,43 @@ class DrumFindingsTest {
   @Test
   void repetitionIsMeasuredAgainstTheSchoolOfTheStyle() {
     Song loop = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
-    assertThat(measure(loop, "bars like").shown()).isEqualTo("88 %");
+    assertThat(measure(loop, "repetition").shown()).isEqualTo("88 %");
     Song boomBap = loop.withBrief(Songs.draft("boom-bap", 1).brief());
-    assertThat(find(boomBap, "drums.repeats").orElseThrow().why()).contains("through-written");
+    assertThat(find(boomBap, "drums.repeats").orElseThrow().why()).contains("evolving");
     assertThat(find(loop, "drums.repeats")).isEmpty();
+  }
+
+  @Test
+  void twoLoudHitsAreTwoSlipsAndManyAreAccents() {
+    Song song =
+        groove(
+            Songs.groove(
+                2, DrumVoice.RIDE, "oooooooooooooooo", DrumVoice.KICK, "x..............."));
+    LaneId ride = DrumVoice.RIDE.lane();
+    Song two = A.velocity(ride, 3, 127).apply(A.velocity(ride, 11, 127).apply(song));
+    assertThat(all(two, "drums.slip"))
+        .as("a second one does not hide the first")
+        .extracting(Finding::title)
+        .containsExactly("Ride at 127 among 56s", "Ride at 127 among 56s");
+    Song accents = song;
+    for (int step = 0; step < 16; step += 2) {
+      accents = A.velocity(ride, step, 127).apply(accents);
+    }
+    assertThat(all(accents, "drums.slip")).isEmpty();
+  }
+
+  /**
+   * Arithmetic: a lane of one bar comes eight times in eight bars, so a sixteenth repeat never
+   * does.
+   */
+  @Test
+  void aHitWhoseRepeatNeverComesIsTold() {
+    Song song = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x/16..."));
+    Finding finding = fixed(song, "drums.never");
+    assertThat(finding.title()).isEqualTo("Kick on step 13 never plays");
+    assertThat(finding.why()).contains("repeat 16 of 16");
+    Song often = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x/2..."));
+    assertThat(find(often, "drums.never")).isEmpty();
   }
 
   /** One loud hit among ghosts is a slip, unless the style has a loud one on that step. */
@@ -145,7 +183,7 @@ class DrumFindingsTest {
     Song full =
         groove(
             Songs.groove(1, DrumVoice.CLOSED_HAT, all, DrumVoice.RIM, all, DrumVoice.SHAKER, all));
-    assertThat(find(full, "drums.full").orElseThrow().title()).isEqualTo("48 hits a bar in all");
+    assertThat(find(full, "drums.full").orElseThrow().title()).isEqualTo("48 hits per bar in all");
     assertThat(find(groove(Songs.groove(1, DrumVoice.CLOSED_HAT, all)), "drums.full")).isEmpty();
   }
 
@@ -166,8 +204,8 @@ class DrumFindingsTest {
   void figuresFollowTheGroove() {
     Song plain = groove(Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
     assertThat(measure(plain, "syncopation").value()).isZero();
-    assertThat(measure(plain, "off the beat").value()).isZero();
-    assertThat(measure(plain, "velocities").value()).isZero();
+    assertThat(measure(plain, "off-beat share").value()).isZero();
+    assertThat(measure(plain, "velocity range").value()).isZero();
     Song son = groove(Songs.groove(1, DrumVoice.KICK, "x..x..x...x.x..."));
     assertThat(measure(son, "syncopation").value()).isEqualTo(4);
     Song shaped =
@@ -175,7 +213,7 @@ class DrumFindingsTest {
                 DrumVoice.KICK.lane(),
                 new StepLane(16, List.of(Hit.of(0, 120), Hit.of(4, 70), Hit.of(8, 100))))
             .apply(plain);
-    assertThat(measure(shaped, "velocities").value()).isEqualTo(50);
+    assertThat(measure(shaped, "velocity range").value()).isEqualTo(50);
   }
 
   /** Six seeds of every style: the first draft of its drums leaves nothing to warn about. */
@@ -191,7 +229,7 @@ class DrumFindingsTest {
                 assertThat(drums.findings()).as(style.id() + " " + seed).isEmpty();
                 assertThat(drums.measures())
                     .as(style.id() + " " + seed)
-                    .filteredOn(m -> m.name().equals("hits a bar"))
+                    .filteredOn(m -> m.name().equals("density, hits per bar"))
                     .allMatch(Measure::usual);
               }
             });

@@ -42,6 +42,32 @@ import westtide.theory.voicing.VoicingRange;
 class SoundingsTest {
   private static final Brief BRIEF = Songs.brief("F# minor", 50);
 
+  @Test
+  void adviceOnTheLengthFitsTheFigure() {
+    String shortSong =
+        take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3, keys())).at(Stage.FORM).findings().stream()
+            .filter(f -> f.id().startsWith("form.length"))
+            .map(Finding::why)
+            .findFirst()
+            .orElseThrow();
+    assertThat(shortSong).contains("lengthen a section or add one").doesNotContain("shorten");
+    String longSong =
+        take(twice(Songs.oneHook(BRIEF, "F#m | D | Bm7", 128, keys())))
+            .at(Stage.FORM)
+            .findings()
+            .stream()
+            .filter(f -> f.id().startsWith("form.length"))
+            .map(Finding::why)
+            .findFirst()
+            .orElseThrow();
+    assertThat(longSong).contains("shorten a section or delete one").doesNotContain("lengthen");
+  }
+
+  private static Song twice(Song song) {
+    Section hook = song.form().sections().get(0).withId(SectionId.NEW);
+    return song.withForm(new Form(List.of(song.form().sections().get(0), hook)));
+  }
+
   private static Soundings take(Song song) {
     return Soundings.of(Score.of(song), Songs.book().get("trap"));
   }

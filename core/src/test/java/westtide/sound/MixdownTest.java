@@ -24,6 +24,7 @@ import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.edit.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Mix;
@@ -88,6 +89,43 @@ class MixdownTest {
     assertThat(loudest).isGreaterThan(0.1);
     assertThat(20 * Math.log10(peak(rest[0]) + 1e-12)).isLessThan(-90);
     assertThat(20 * Math.log10(peak(rest[1]) + 1e-12)).isLessThan(-90);
+  }
+
+  /** A lane that is sent to the reverb rings on where the dry one is silent, and by its share. */
+  @Test
+  void aLaneIsSentToTheReverbByItself() throws IOException {
+    Song dry =
+        Songs.oneHook(
+            Songs.brief("A minor", 50),
+            "Am",
+            2,
+            Songs.part(
+                "drums",
+                Role.DRUMS,
+                Songs.groove(2, DrumVoice.CLAP, "x...............................")));
+    dry = dry.withPart(PartId.of("drums"), p -> p.withMix(p.mix().withReverb(0).withDelay(0)));
+    double none = tail(dry);
+    double some = tail(sent(dry, 30));
+    double more = tail(sent(dry, 60));
+    assertThat(some).isGreaterThan(20 * none).isGreaterThan(1e-6);
+    assertThat(more / some).isBetween(3.2, 4.8);
+  }
+
+  private static Song sent(Song song, int percent) {
+    return new DrumEdits(PartId.of("drums"), "A")
+        .sound("", DrumVoice.CLAP.lane(), sound -> sound.withReverb(percent))
+        .apply(song);
+  }
+
+  /** The energy from 0.6 to 1.5 s, after the only hit has died away. */
+  private static double tail(Song song) throws IOException {
+    Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
+    float[][] all = rendered(sink -> mixdown.beforeLimiter(sink, Mixdown.Watch.NOBODY), mixdown);
+    double energy = 0;
+    for (int i = RATE * 6 / 10; i < RATE * 15 / 10; i++) {
+      energy += all[0][i] * all[0][i];
+    }
+    return energy;
   }
 
   @Test

@@ -54,14 +54,14 @@ final class Screenshots {
       views.add(new View(name, () -> show(demos.get(0), stage), () -> !heard || measured()));
     }
     views.add(new View("find-an-action", shell::find));
-    views.add(new View("reckon", () -> shell.run("bench")));
+    views.add(new View("calculators", () -> shell.run("bench")));
     views.add(new View("listening", shell::listening));
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
     views.add(new View("drums-house", () -> act(demos.get(1), Stage.DRUMS, "drums-cycle")));
     views.add(new View("ensemble", () -> show(ensemble(demos.get(1)), Stage.FORM)));
-    views.add(new View("chords-next", () -> chords(demos.get(2), "what next")));
+    views.add(new View("chords-next", () -> chords(demos.get(2), "next chord")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
-    views.add(new View("chords-row", () -> chords(demos.get(2), "whole row")));
+    views.add(new View("chords-row", () -> chords(demos.get(2), "progression")));
     views.add(new View("drums-eight", this::eightBars));
   }
 

@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -138,6 +139,7 @@ public final class Shell {
     frame.setRight(soundings);
     frame.setBottom(tide);
     tide.fitInto(frame);
+    frame.widthProperty().addListener((o, was, is) -> soundings.fit(is.doubleValue()));
     root.getStyleClass().add("desk");
     root.getChildren().addAll(frame, overlay, messages);
   }
@@ -215,8 +217,12 @@ public final class Shell {
             },
             open.view().map(view -> view.song().title()),
             overlay::close);
-    overlay.openWhole(
-        new StartSheet(open.book().styles(), demos, files.recent(), left(), ways), open.isOpen());
+    ScrollPane sheet =
+        new ScrollPane(new StartSheet(open.book().styles(), demos, files.recent(), left(), ways));
+    sheet.setFitToWidth(true);
+    sheet.setFitToHeight(true);
+    sheet.getStyleClass().add("start");
+    overlay.openWhole(sheet, open.isOpen());
   }
 
   /** Brings a stage's sheet to the front. */
@@ -232,7 +238,7 @@ public final class Shell {
   /** Opens the list of commands. */
   void find() {
     if (open.isOpen()) {
-      new CommandList(commands, overlay).open();
+      new CommandList(commands, new Places(this, rooms, front).list(), overlay).open();
     }
   }
 

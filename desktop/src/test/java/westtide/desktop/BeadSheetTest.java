@@ -63,7 +63,7 @@ class BeadSheetTest extends TrapSongTest {
     push(KeyCode.PERIOD);
     settle();
     assertThat(lane(DrumVoice.SNARE).at(1)).contains(new Hit(1, 64, 5, 3));
-    assertHas(words("#hit-told"), "Snare · 1.1.2", "velocity 64", "+5 ticks", "3 strokes");
+    assertHas(words("#hit-told"), "Snare · 1.1.2", "velocity 64", "+5 ticks", "roll of 3");
     push(KeyCode.MINUS);
     push(KeyCode.COMMA);
     settle();
@@ -88,7 +88,7 @@ class BeadSheetTest extends TrapSongTest {
     go(Stage.DRUMS);
     choose("#add-voice", DrumVoice.RIDE);
     assertThat(groove().lane(DrumVoice.RIDE)).isPresent();
-    interact(() -> shell.run("drums-whole-groove"));
+    interact(() -> shell.run("drums-groove"));
     settle();
     press("#groove-copy");
     assertThat(shown("#groove-b")).isTrue();

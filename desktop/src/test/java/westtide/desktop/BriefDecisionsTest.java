@@ -87,7 +87,7 @@ class BriefDecisionsTest extends WindowTest {
 
   @Test
   void theOtherSchoolIsOneClickAway() {
-    press("#brief-two-schools", "#school-low-end-independent");
+    press("#brief-conventions", "#school-low-end-own-rhythm");
     waitFor(() -> link() == KickLink.INDEPENDENT);
     press("#school-opening-hook-first");
     waitFor(() -> song().form().sections().get(0).word().toString().equals("hook"));

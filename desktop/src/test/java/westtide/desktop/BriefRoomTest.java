@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
+import westtide.song.Song;
 import westtide.theory.Key;
 import westtide.theory.Scale;
 
@@ -54,7 +55,11 @@ class BriefRoomTest extends TrapSongTest {
     assertThat(song().brief().style()).isEqualTo("house");
     assertThat(words("#fix-0")).isEqualTo("set it to 126");
     var before = groove();
+    Song kept = song();
     press("#new-take");
+    assertHas(words("#confirm .strong"), "New draft of");
+    assertThat(song()).as("it says what it replaces before it does").isSameAs(kept);
+    press("#confirm-yes");
     waitFor(() -> !groove().equals(before));
     assertThat(song().brief().tempo()).hasToString("142");
     press("#undo", "#undo");

@@ -163,7 +163,7 @@ class ChordsRoomTest extends WindowTest {
   @Test
   void aSuggestionIsHeardTakenAndTakenBack() {
     clickOn("#chord-card-0");
-    press("#page-what-next", "#next-hear-0");
+    press("#page-next-chord", "#next-hear-0");
     String wanted = words("#next-0").split(" ")[0];
     assertThat(chords()).hasSize(4);
     press("#next-take-0");
@@ -186,7 +186,7 @@ class ChordsRoomTest extends WindowTest {
 
   @Test
   void aRowHasARhythmARegisterACopyAndAPedal() {
-    press("#page-whole-row");
+    press("#page-progression");
     choose("#row-rhythm", RhythmFamily.QUICK_SWITCH.toString());
     assertThat(row().rhythm()).contains(RhythmFamily.QUICK_SWITCH.rhythm());
     type("#row-figure", "x-..x-.o");
@@ -209,7 +209,7 @@ class ChordsRoomTest extends WindowTest {
 
   @Test
   void aRhythmIsDrawnByHand() {
-    press("#page-whole-row");
+    press("#page-progression");
     choose("#row-rhythm", RhythmFamily.PLUCKED.toString());
     clickOn("#row-hand-0");
     assertThat(figure()).as("a click only sets the cursor").isEqualTo("x-..x-..x-..x-..");
@@ -237,7 +237,7 @@ class ChordsRoomTest extends WindowTest {
 
   @Test
   void partsAreSpreadVariedAndLayered() throws Exception {
-    press("#page-part-in-front");
+    press("#page-part");
     choose("#part-spread", VoicingKind.DROP_2);
     assertThat(rule("keys").kind()).isEqualTo(VoicingKind.DROP_2);
     type("#vary", "12");
@@ -262,7 +262,7 @@ class ChordsRoomTest extends WindowTest {
 
   @Test
   void placedNotesAreNamedAndTaken() {
-    press("#page-name-it");
+    press("#page-name-these-notes");
     type("#name-notes", "A3 C4 E4 G4");
     assertThat(words("#name-0")).isEqualTo("Am7");
     press("#name-clear");

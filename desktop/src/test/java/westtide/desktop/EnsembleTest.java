@@ -145,7 +145,7 @@ class EnsembleTest extends TrapSongTest {
   void theProgressionOfTheSelectedSectionIsInFrontAndMeasured() {
     go(Stage.CHORDS);
     String hook = words("#figure-triads-7ths-9ths-");
-    press("#page-whole-row", "#row-copy");
+    press("#page-progression", "#row-copy");
     type("#row-name", "calm");
     type("#chord-line", "i | i | i | i");
     assertThat(words("#figure-triads-7ths-9ths-")).isEqualTo("100 · 0 · 0").isNotEqualTo(hook);
@@ -162,7 +162,7 @@ class EnsembleTest extends TrapSongTest {
   void chordPartsGoTheirOwnWayOverOneProgression() {
     go(Stage.CHORDS);
     add("#chords-part-add", Role.CHORDS, "organ", "Held pad");
-    press("#page-part-in-front");
+    press("#page-part");
     choose("#part-strum", "up");
     choose("#part-rhythm", RhythmFamily.OFF_BEATS.toString());
     FollowRule.Chords pad = part("Held pad").rules(FollowRule.Chords.class).get(0);
@@ -259,11 +259,11 @@ class EnsembleTest extends TrapSongTest {
   private void addTwelve() {
     go(Stage.CHORDS);
     add("#chords-part-add", Role.CHORDS, "organ", "Pad");
-    press("#page-part-in-front");
+    press("#page-part");
     choose("#part-rhythm", RhythmFamily.OFF_BEATS.toString());
     press("#chords-part-keys");
     add("#chords-part-add", Role.CHORDS, "guitar", "Strummed guitar");
-    press("#page-part-in-front");
+    press("#page-part");
     choose("#part-strum", "up");
     go(Stage.LINES);
     press("#lines-part-more", "#part-double", "#part-done");

@@ -11,9 +11,13 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
+import westtide.rhythm.StepLane;
 import westtide.song.Level;
+import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
 
 /** The same gestures on every sheet: one drag is one step, Escape gives back, menus never erase. */
@@ -165,5 +169,71 @@ class GesturesTest extends TrapSongTest {
     push(KeyCode.ESCAPE);
     settle();
     assertThat(shown("#overlay")).isFalse();
+  }
+
+  @Test
+  void actionsAndControlsAreFoundByOtherWordsOfTheTrade() {
+    go(Stage.BRIEF);
+    for (String word :
+        List.of("sidechain", "bass", "clap", "swing", "stick", "pan", "transpose", "humanise")) {
+      push(KeyCode.SLASH);
+      settle();
+      write(word);
+      settle();
+      assertThat(lookup("#command-rows .command-row").queryAll()).as(word).isNotEmpty();
+      assertThat(words("#command-nothing")).as(word).isEmpty();
+      push(KeyCode.ESCAPE);
+      settle();
+    }
+    push(KeyCode.SLASH);
+    settle();
+    write("ducking depth");
+    push(KeyCode.ENTER);
+    settle();
+    assertThat(window.getScene().getFocusOwner().getId()).isEqualTo("mix-duck-depth");
+    interact(() -> lookup("#plumb-sheet").query().requestFocus());
+    push(KeyCode.SLASH);
+    settle();
+    write("quantisse");
+    settle();
+    assertHas(words("#command-nothing"), "Nothing is called “quantisse”");
+    assertThat(lookup("#command-rows .command-row").queryAll()).isNotEmpty();
+    push(KeyCode.ESCAPE);
+  }
+
+  @Test
+  void theMidiFileIsWrittenFromAnyRoomIntoTheFolderOfTheSong() {
+    go(Stage.DRUMS);
+    push(KeyCode.CONTROL, KeyCode.E);
+    waitFor(() -> shown("#message") && words("#message-words").contains("Wrote"));
+    assertHas(words("#message-words"), folder.resolve("documents").toString());
+    type("#deliver-folder", "/dev/null/x");
+    push(KeyCode.CONTROL, KeyCode.E);
+    waitFor(() -> lookup("#message").query().getStyleClass().contains("bad"));
+    assertHas(words("#message-words"), "/dev/null/x", "hoose");
+    go(Stage.DRUMS);
+    assertThat(shown("#message")).as("a failure stays where it happened").isFalse();
+  }
+
+  @Test
+  void aSecondTomAndAnyInstrumentAreAddedAsLanes() {
+    go(Stage.DRUMS);
+    choose("#add-voice", "Tom");
+    choose("#add-voice", "Tom 2");
+    assertThat(groove().find(new LaneId(DrumVoice.TOM, 2))).isPresent();
+    choose("#add-voice", "cowbell, as");
+    LaneId added = groove().lanes().get(groove().lanes().size() - 1).id();
+    assertThat(added.voice()).isEqualTo(DrumVoice.PERCUSSION);
+    assertThat(song().parts(Role.DRUMS).get(0).sound(added).instrument()).contains("cowbell");
+    run("drums-sound");
+    type("#lane-reverb", "40");
+    assertThat(song().parts(Role.DRUMS).get(0).sound(added).reverb()).isEqualTo(40);
+    run("drums-lane");
+    type("#lane-restart", "12");
+    assertThat(groove().find(added).orElseThrow().restart()).contains(new Restart(12));
+    press("#lane-random-accents");
+    StepLane accents = groove().find(added).orElseThrow().accents().orElseThrow();
+    press("#lane-random-accents");
+    assertThat(groove().find(added).orElseThrow().accents()).isPresent().isNotEqualTo(accents);
   }
 }

@@ -58,7 +58,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     go(Stage.BRIEF);
     type("#swing", "58");
     go(Stage.DRUMS);
-    run("drums-whole-groove");
+    run("drums-groove");
     press("#groove-begin");
     assertThat(groove().lanes()).hasSize(1);
     assertThat(groove().bars()).isEqualTo(2);
@@ -87,7 +87,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     interact(() -> shell.play().playSection());
     waitFor(() -> shell.play().gauges().peak(PartId.of("drums")) > 0.02);
     interact(() -> shell.play().stop());
-    run("drums-whole-groove");
+    run("drums-groove");
     press("#groove-export");
     Path file = folder.resolve("own.mid");
     type("#file-path", file.toString());
@@ -134,7 +134,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
   @Test
   void everythingAboutAHitIsANumber() {
     walkTo(DrumVoice.CLOSED_HAT, 0);
-    run("drums-this-hit");
+    run("drums-hit");
     type("#hit-velocity", "77");
     type("#hit-late", "-15");
     type("#hit-pitch", "4");
@@ -152,7 +152,11 @@ class GrooveBuildingTest extends DemoDrumsTest {
     assertThat(hit.offset(1, 240)).isEqualTo(225);
     assertThat(hit.roll().ramp()).isEqualTo(-30);
     assertThat(hit.when()).isEqualTo(When.at(When.Turn.LAST).withPercent(60));
-    assertHas(words("#hit-told"), "+4 semitones", "4 strokes over 4 steps, falling, up 7", "60 %");
+    assertHas(
+        words("#hit-told"),
+        "+4 semitones",
+        "roll of 4 over 4 steps, falling velocity, pitch up 7",
+        "60 %");
     type("#hit-velocity", "200");
     assertHas(words("#hit-velocity-problem"), "1 to 127");
     focus("#bead-sheet");
@@ -166,7 +170,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
   @Test
   void aLaneHasItsOwnGridSwingAccentsAndSound() {
     walkTo(DrumVoice.CLOSED_HAT, 0);
-    run("drums-this-lane");
+    run("drums-lane");
     choose("#lane-swings", "swings by itself");
     type("#lane-swing", "64");
     assertThat(lane(DrumVoice.CLOSED_HAT).swing()).contains(Swing.of(64));
@@ -177,7 +181,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     assertThat(lane(DrumVoice.CLOSED_HAT).grid()).isEqualTo(StepGrid.TRIPLETS);
     choose("#lane-copy-to", DrumVoice.PERCUSSION.lane());
     assertThat(lane(DrumVoice.PERCUSSION).grid()).isEqualTo(StepGrid.TRIPLETS);
-    run("drums-its-sound");
+    run("drums-sound");
     choose("#lane-instrument", "shaker");
     type("#lane-tune", "-250");
     type("#lane-choke", "3");
@@ -195,7 +199,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
 
   @Test
   void aGrooveIsPlayedInByKeysAfterACountIn() {
-    run("drums-play-it-in");
+    run("drums-play-in");
     StepLane before = lane(DrumVoice.CLAP).lane();
     press("#pad-record");
     assertHas(words("#pad-told"), "counting in");
@@ -216,7 +220,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
   @Test
   void theSimulatedPlayerPlaysALaneAndQuantisingFindsItAgain() {
     walkTo(DrumVoice.KICK, 0);
-    run("drums-play-it-in");
+    run("drums-play-in");
     choose("#pad-input", "simulated player, this lane");
     StepLane before = lane(DrumVoice.KICK).lane();
     press("#pad-keep");

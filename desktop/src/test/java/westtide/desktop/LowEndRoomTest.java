@@ -28,7 +28,7 @@ class LowEndRoomTest extends TrapSongTest {
   void the808IsDrawnOnTheKickAndCanGoItsOwnWay() {
     go(Stage.LOW_END);
     assertHas(lookup("#sub-0").query().getAccessibleText(), "808 F♯1");
-    press("#link-independent");
+    press("#link-own-rhythm");
     assertThat(rule().link()).isEqualTo(KickLink.INDEPENDENT);
     type("#sub-lowest", "A0");
     assertThat(rule().lowest()).isEqualTo(21);

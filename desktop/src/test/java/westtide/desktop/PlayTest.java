@@ -189,7 +189,7 @@ class PlayTest extends WindowTest {
     type("#mix-level", "-14.5");
     type("#mix-low-cut", "210");
     type("#mix-reverb", "40");
-    press("#duck-with-the-kick");
+    press("#duck-side-chained-to-the-kick");
     type("#mix-duck-below", "120");
     press("#delay-time-1-4");
     var mix = song().part(PartId.of("keys")).orElseThrow().mix();

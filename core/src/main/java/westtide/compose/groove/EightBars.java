@@ -32,8 +32,8 @@ public record EightBars(Plan plan, Map<Integer, FillFamily> fills, boolean crash
     LAST("A A A B", "Three times the same, then a change: the most usual."),
     SECOND_AND_LAST("A B A C", "Question and answer, twice, the second answer new."),
     ALTERNATING("A B A B", "Question and the same answer."),
-    ALL("A B C D", "No two bars alike: through-written."),
-    NONE("A A A A", "One groove kept: hypnotic.");
+    ALL("A B C D", "No two bars alike: evolving."),
+    NONE("A A A A", "One groove kept: repeating.");
 
     private final String letters;
     private final String words;

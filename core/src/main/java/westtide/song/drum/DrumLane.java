@@ -20,6 +20,7 @@ import westtide.rhythm.Velocity;
  * @param accents velocities of a length of their own that run along the steps: {@code x} leaves a
  *     hit as written, {@code X} and {@code o} make it louder and softer, {@code .} silences it
  * @param feel how the lane as a whole is played
+ * @param restart when it begins again, apart from the others; empty to restart with them
  */
 public record DrumLane(
     LaneId id,
@@ -27,7 +28,19 @@ public record DrumLane(
     StepGrid grid,
     Optional<Swing> swing,
     Optional<StepLane> accents,
-    LaneFeel feel) {
+    LaneFeel feel,
+    Optional<Restart> restart) {
+  /** A lane that restarts with the others. */
+  public DrumLane(
+      LaneId id,
+      StepLane lane,
+      StepGrid grid,
+      Optional<Swing> swing,
+      Optional<StepLane> accents,
+      LaneFeel feel) {
+    this(id, lane, grid, swing, accents, feel, Optional.empty());
+  }
+
   /** A lane of sixteenths played plainly. */
   public static DrumLane of(LaneId id, StepLane lane) {
     return new DrumLane(
@@ -46,32 +59,37 @@ public record DrumLane(
 
   /** The same hits on another lane of the part. */
   public DrumLane withId(LaneId other) {
-    return new DrumLane(other, lane, grid, swing, accents, feel);
+    return new DrumLane(other, lane, grid, swing, accents, feel, restart);
   }
 
   /** The same lane with other hits. */
   public DrumLane withLane(StepLane other) {
-    return new DrumLane(id, other, grid, swing, accents, feel);
+    return new DrumLane(id, other, grid, swing, accents, feel, restart);
   }
 
   /** The same steps of another length. */
   public DrumLane withGrid(StepGrid other) {
-    return new DrumLane(id, lane, other, swing, accents, feel);
+    return new DrumLane(id, lane, other, swing, accents, feel, restart);
   }
 
   /** The same lane with swing of its own, or the song's. */
   public DrumLane withSwing(Optional<Swing> other) {
-    return new DrumLane(id, lane, grid, other, accents, feel);
+    return new DrumLane(id, lane, grid, other, accents, feel, restart);
   }
 
   /** The same lane with other velocities running along. */
   public DrumLane withAccents(Optional<StepLane> other) {
-    return new DrumLane(id, lane, grid, swing, other, feel);
+    return new DrumLane(id, lane, grid, swing, other, feel, restart);
   }
 
   /** The same hits played another way. */
   public DrumLane withFeel(LaneFeel other) {
-    return new DrumLane(id, lane, grid, swing, accents, other);
+    return new DrumLane(id, lane, grid, swing, accents, other, restart);
+  }
+
+  /** The same lane beginning again at its own times; empty to restart with the others. */
+  public DrumLane withRestart(Optional<Restart> other) {
+    return new DrumLane(id, lane, grid, swing, accents, feel, other);
   }
 
   /**

@@ -12,8 +12,16 @@ import westtide.theory.Pitch;
  * @param pan steps right (positive) or left of where the kit has it, −100 to 100
  * @param choke group whose members cut one another, 1 to 8; 0 for none
  * @param note MIDI note it is written as, 0 to 127
+ * @param reverb share sent to the reverb beside what its part sends, 0 to 100 %
+ * @param delay share sent to the delay of its part, 0 to 100 %
  */
-public record LaneSound(String instrument, int cents, int level, int pan, int choke, int note) {
+public record LaneSound(
+    String instrument, int cents, int level, int pan, int choke, int note, int reverb, int delay) {
+  /** A lane that sends nothing by itself. */
+  public LaneSound(String instrument, int cents, int level, int pan, int choke, int note) {
+    this(instrument, cents, level, pan, choke, note, 0, 0);
+  }
+
   /** Checks every range. */
   public LaneSound {
     check("tuning is", cents, -2400, 2400, " cents");
@@ -21,6 +29,8 @@ public record LaneSound(String instrument, int cents, int level, int pan, int ch
     check("pan moves by", pan, -100, 100, "");
     check("choke group is", choke, 0, 8, "");
     check("MIDI note is", note, 0, 127, "");
+    check("reverb is", reverb, 0, 100, " %");
+    check("delay is", delay, 0, 100, " %");
   }
 
   /** As the kit has it: hats choke one another, notes by General MIDI. */
@@ -30,32 +40,42 @@ public record LaneSound(String instrument, int cents, int level, int pan, int ch
 
   /** Heard with another instrument; empty for the kit's own. */
   public LaneSound withInstrument(String name) {
-    return new LaneSound(name, cents, level, pan, choke, note);
+    return new LaneSound(name, cents, level, pan, choke, note, reverb, delay);
   }
 
   /** Tuned otherwise, in cents. */
   public LaneSound withCents(int other) {
-    return new LaneSound(instrument, other, level, pan, choke, note);
+    return new LaneSound(instrument, other, level, pan, choke, note, reverb, delay);
   }
 
   /** Louder or softer, in tenths of dB. */
   public LaneSound withLevel(int tenths) {
-    return new LaneSound(instrument, cents, tenths, pan, choke, note);
+    return new LaneSound(instrument, cents, tenths, pan, choke, note, reverb, delay);
   }
 
   /** Moved to a side. */
   public LaneSound withPan(int steps) {
-    return new LaneSound(instrument, cents, level, steps, choke, note);
+    return new LaneSound(instrument, cents, level, steps, choke, note, reverb, delay);
   }
 
   /** In another choke group. */
   public LaneSound withChoke(int group) {
-    return new LaneSound(instrument, cents, level, pan, group, note);
+    return new LaneSound(instrument, cents, level, pan, group, note, reverb, delay);
   }
 
   /** Written as another MIDI note. */
   public LaneSound withNote(int midi) {
-    return new LaneSound(instrument, cents, level, pan, choke, midi);
+    return new LaneSound(instrument, cents, level, pan, choke, midi, reverb, delay);
+  }
+
+  /** Sent to the reverb, 0 to 100 %. */
+  public LaneSound withReverb(int percent) {
+    return new LaneSound(instrument, cents, level, pan, choke, note, percent, delay);
+  }
+
+  /** Sent to the delay of its part, 0 to 100 %. */
+  public LaneSound withDelay(int percent) {
+    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, percent);
   }
 
   /** The factor by which a hit of some semitones is faster than the untuned drum. */

@@ -55,8 +55,7 @@ public record ChordEdits(String row) {
   /** Replaces one chord; its length stays. */
   public Edit replace(int index, Chord chord) {
     return spans(
-        "Put " + chord + " into the " + row,
-        list -> list.set(index, list.get(index).withChord(chord)));
+        "Replace a chord by " + chord, list -> list.set(index, list.get(index).withChord(chord)));
   }
 
   /** Puts a chord in front of the one at an index; the number of chords adds at the end. */
@@ -72,7 +71,7 @@ public record ChordEdits(String row) {
   /** Takes a chord out; the last one of a progression stays. */
   public Edit remove(int index) {
     return spans(
-        "Take a chord out",
+        "Delete a chord",
         list -> {
           if (list.size() > 1) {
             list.remove(index);

@@ -39,12 +39,12 @@ public record DrumEdits(PartId part, String variant) {
   /** Carries the hit of a step elsewhere; one that stands where it goes gives way. */
   public Edit carry(LaneId id, int from, Hit to) {
     return lane(
-        "Carry " + id + " to step " + (to.step() + 1), id, lane -> lane.without(from).with(to));
+        "Move " + id + " to step " + (to.step() + 1), id, lane -> lane.without(from).with(to));
   }
 
   /** Takes a hit off a lane. */
   public Edit remove(LaneId id, int step) {
-    return lane("Remove " + id + " from step " + (step + 1), id, lane -> lane.without(step));
+    return lane("Delete " + id + " on step " + (step + 1), id, lane -> lane.without(step));
   }
 
   /** Changes a hit that stands on a step; nothing happens on an empty step. */
@@ -139,7 +139,7 @@ public record DrumEdits(PartId part, String variant) {
   /** Takes a lane away; the last one stays. */
   public Edit drop(LaneId id) {
     return pattern(
-        "Take the " + id + " lane away",
+        "Delete the " + id + " lane",
         groove -> groove.lanes().size() == 1 ? groove : groove.without(id));
   }
 

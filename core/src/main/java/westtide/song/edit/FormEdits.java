@@ -101,7 +101,7 @@ public final class FormEdits {
   public static Edit variant(SectionId id, PartId part, int fromBar, String variant) {
     return sectionOf(
         part,
-        name -> "Let " + name + " play " + variant,
+        name -> "Set the pattern of " + name + " to " + variant,
         id,
         s ->
             s.withCells(

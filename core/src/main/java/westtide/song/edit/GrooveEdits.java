@@ -68,14 +68,14 @@ public record GrooveEdits(PartId part, String variant) {
   /** Lets a groove that follows another stand alone, as it is now. */
   public Edit unlink() {
     return inPart(
-        "Let groove " + variant + " stand alone",
+        "Unlink groove " + variant,
         (p, meter) -> p.with(PatternEdits.alone(p, p.variant(variant), meter)));
   }
 
   /** Lets a groove follow its parent again wherever it differed. */
   public Edit follow() {
     return inPart(
-        "Let groove " + variant + " follow again",
+        "Link groove " + variant + " again",
         (p, meter) ->
             p.variant(variant).pattern() instanceof Pattern.Varied varied
                 ? p.with(new Variant(variant, varied.withChanges(List.of())))

@@ -14,7 +14,7 @@ public final class LowEndEdits {
   /** Locks the 808 to the kick or lets it keep its own rhythm. */
   public static Edit link(PartId part, KickLink link) {
     return Edit.named(
-        song -> "Let " + name(song, part) + " be " + link,
+        song -> "Set the rhythm of " + name(song, part) + ": " + link,
         song -> song.withPart(part, p -> p.withRule(FollowRule.Sub.class, r -> r.withLink(link))));
   }
 

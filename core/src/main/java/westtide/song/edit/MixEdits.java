@@ -35,7 +35,7 @@ public final class MixEdits {
   /** Turns every part down by tenths of a dB; what is silent stays silent. */
   public static Edit allQuieter(int tenths) {
     return Edit.of(
-        "Turn every part down by " + tenths / 10.0 + " dB",
+        "Lower every part by " + tenths / 10.0 + " dB",
         song ->
             song.withParts(
                 song.parts().stream()

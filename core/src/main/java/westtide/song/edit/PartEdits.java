@@ -155,8 +155,7 @@ public record PartEdits(PartId part) {
 
   /** Lets a part that doubles another play the same by itself, to be changed from here on. */
   public Edit standAlone() {
-    return Edit.named(
-        song -> "Let " + name(song) + " stand alone", song -> alone(song, Optional.empty()));
+    return Edit.named(song -> "Unlink " + name(song), song -> alone(song, Optional.empty()));
   }
 
   /** The song with this part playing by itself what it doubled, of that model or of any. */

@@ -16,8 +16,8 @@ public record Duck(Trigger trigger, int depth, int millis, int below) {
   /** What makes a part step back. */
   public enum Trigger {
     NONE("not at all"),
-    QUARTERS("on every quarter"),
-    KICK("with the kick");
+    QUARTERS("on each beat"),
+    KICK("side-chained to the kick");
 
     private final String title;
 

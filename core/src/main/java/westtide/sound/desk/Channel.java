@@ -11,6 +11,7 @@ public final class Channel {
   private static final double SMOOTH_MILLIS = 0.7;
 
   private final Voices voices;
+  private final Sends sends;
   private final float[] left;
   private final float[] right;
   private final StereoFilter lowCut;
@@ -33,6 +34,7 @@ public final class Channel {
   /** A channel with room for a block of samples. */
   public Channel(int rate, int blockFrames, Strip strip) {
     this.voices = new Voices(rate);
+    this.sends = new Sends(blockFrames);
     this.left = new float[blockFrames];
     this.right = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
@@ -110,7 +112,8 @@ public final class Channel {
     java.util.Arrays.fill(left, 0, frames, 0);
     java.util.Arrays.fill(right, 0, frames, 0);
     middle = voices.middle() && (middle || silent());
-    boolean sounding = voices.mix(left, right, frames, middle);
+    sends.clear(frames);
+    boolean sounding = voices.mix(left, right, frames, middle, sends);
     quietFor = sounding ? 0 : Math.min(restFrames, quietFor + frames);
     peak = 0;
     if (silent()) {
@@ -257,5 +260,15 @@ public final class Channel {
 
   Strip strip() {
     return strip;
+  }
+
+  /** What single notes send to the reverb and the delay. */
+  Sends sends() {
+    return sends;
+  }
+
+  /** The factor single notes are sent with: the level of the channel, ducked as it is. */
+  float sendGain() {
+    return ducked * (strip.left() + strip.right());
   }
 }

@@ -44,6 +44,10 @@ public final class Returns {
     Strip strip = channel.strip();
     add(channel.left(), left, frames);
     add(channel.right(), right, frames);
+    channel.sends().addReverb(toRoom, 0.5f * channel.sendGain(), frames);
+    if (channel.sends().addDelay(toEcho[strip.delayBus()], 0.5f * channel.sendGain(), frames)) {
+      fed[strip.delayBus()] = true;
+    }
     if (strip.reverb() > 0) {
       addBoth(channel, toRoom, 0.5f * strip.reverb(), frames);
     }

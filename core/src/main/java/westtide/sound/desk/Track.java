@@ -14,6 +14,8 @@ package westtide.sound.desk;
  * @param chokes group whose members cut one another, 0 for none
  * @param falls factor a sample once a note has ended
  * @param struck whether a note rings out by itself
+ * @param reverb share of each sent to the reverb beside what its channel sends, 0 to 1
+ * @param delay share of each sent to the delay of its channel, 0 to 1
  * @param middle whether every note stands in the middle, so that one side tells all
  * @param longest length of the longest note in ticks
  */
@@ -27,6 +29,8 @@ public record Track(
     int[] chokes,
     float[] falls,
     boolean[] struck,
+    float[] reverb,
+    float[] delay,
     boolean middle,
     int longest) {
   /** A track without notes. */
@@ -41,6 +45,8 @@ public record Track(
           new int[0],
           new float[0],
           new boolean[0],
+          new float[0],
+          new float[0],
           true,
           0);
 

@@ -25,6 +25,8 @@ final class Voice {
   int holdFrames;
   boolean struck;
   float fallOnEnd;
+  float reverb;
+  float delay;
 
   /**
    * Starts a table at a sample of the block; from a later place in the table it comes in over
@@ -41,6 +43,8 @@ final class Voice {
     releaseOffset = -1;
     releasing = false;
     holdFrames = -1;
+    reverb = 0;
+    delay = 0;
     sounding = at < table.length;
   }
 

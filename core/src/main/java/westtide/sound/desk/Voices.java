@@ -139,6 +139,8 @@ final class Voices {
     voice.chokeGroup = track.chokes()[note];
     voice.fallOnEnd = track.falls()[note];
     voice.struck = track.struck()[note];
+    voice.reverb = track.reverb()[note];
+    voice.delay = track.delay()[note];
   }
 
   private void chokeOthers(int group, int offset) {
@@ -167,7 +169,7 @@ final class Voices {
   }
 
   /** Adds a block of every sounding note to the bus; false when there was none. */
-  boolean mix(float[] left, float[] right, int frames, boolean middle) {
+  boolean mix(float[] left, float[] right, int frames, boolean middle, Sends sends) {
     boolean sounding = false;
     int last = 0;
     for (int i = 0; i < inUse; i++) {
@@ -183,7 +185,11 @@ final class Voices {
         }
         voice.holdFrames = Math.max(0, voice.holdFrames - frames);
       }
-      voice.mix(left, right, frames, middle);
+      if (voice.reverb > 0 || voice.delay > 0) {
+        sends.mix(voice, left, right, frames, middle);
+      } else {
+        voice.mix(left, right, frames, middle);
+      }
     }
     inUse = last;
     return sounding;

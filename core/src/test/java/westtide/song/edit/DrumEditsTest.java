@@ -185,6 +185,25 @@ class DrumEditsTest {
     assertThat(drums(without).variant("B").pattern()).isEqualTo(before);
   }
 
+  /**
+   * Arithmetic: a lane of 5 steps that restarts after 8 plays on 1 and 6, then again on 9 and 14.
+   */
+  @Test
+  void aLaneRestartsByItself() {
+    Song song =
+        A.whole("", HAT, l -> l.withRestart(Optional.of(new Restart(8))))
+            .apply(A.lane(HAT, StepLane.parse("x....")).apply(begun()));
+    Pattern.Drums groove = groove(song, "A");
+    assertThat(groove.laid(groove.find(HAT).orElseThrow(), Meter.COMMON))
+        .extracting(laid -> laid.tick() / 240 + 1)
+        .startsWith(1, 6, 9, 14);
+    Pattern.Drums with =
+        groove(A.whole("", HAT, l -> l.withRestart(Optional.empty())).apply(song), "A");
+    assertThat(with.laid(with.find(HAT).orElseThrow(), Meter.COMMON))
+        .extracting(laid -> laid.tick() / 240 + 1)
+        .startsWith(1, 6, 11, 16);
+  }
+
   @Test
   void typedAccentsWinOverAccentsThatRunAlong() {
     Song cycled =

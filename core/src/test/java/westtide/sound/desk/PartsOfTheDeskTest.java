@@ -167,6 +167,8 @@ class PartsOfTheDeskTest {
         new int[size],
         new float[size],
         struck,
+        new float[size],
+        new float[size],
         true,
         600);
   }

@@ -40,9 +40,9 @@ final class BenchPanel extends VBox {
     problem.setId("bench-problem");
     getChildren()
         .addAll(
-            Controls.title("Reckon"),
+            Controls.title("Calculators"),
             Controls.label(
-                "at " + tempo + " BPM, four beats to the bar; Enter reckons the other side",
+                "at " + tempo + " BPM, four beats to the bar; Enter works out the other side",
                 "small"),
             loop(),
             repitch(),

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import westtide.compose.SongDraft;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Confirm;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Command;
@@ -27,10 +28,12 @@ import westtide.song.edit.Edit;
 import westtide.style.Reason;
 import westtide.style.Style;
 
-/** Style with its reasons, schools and plan on the left; tempo, key and swing on the right. */
+/**
+ * Why the style is as it is, conventions and plan on the left; tempo, key and swing on the right.
+ */
 public final class BriefRoom implements Room {
-  private static final String REASONS = "its reasons";
-  private static final String SCHOOLS = "two schools";
+  private static final String REASONS = "why this style";
+  private static final String SCHOOLS = "conventions";
   private static final String PLAN = "plan and checklist";
   private static final double DECIDED_WIDTH = 386;
 
@@ -51,6 +54,7 @@ public final class BriefRoom implements Room {
   private final KeyBox key;
   private final SwingBox swing;
   private String tab = REASONS;
+  private Button take;
 
   /** The room; {@code millis} is the clock taps are timed by. */
   public BriefRoom(Desk desk, OwnStyles own, LongSupplier millis) {
@@ -78,8 +82,11 @@ public final class BriefRoom implements Room {
   @Override
   public List<Command> commands() {
     return List.of(
-        Command.of("brief-reasons", "Brief: reasons of the style", () -> turnTo(REASONS)),
-        Command.of("brief-schools", "Brief: the two schools", () -> turnTo(SCHOOLS)),
+        Command.of("brief-reasons", "Brief: why this style", () -> turnTo(REASONS)),
+        Command.of(
+            "brief-schools",
+            "Brief: conventions, where practitioners disagree",
+            () -> turnTo(SCHOOLS)),
         Command.of("brief-plan", "Brief: plan and checklist", () -> turnTo(PLAN)),
         Command.of("own-styles", "Brief: styles of your own", this::ownStyles),
         Command.of("tap", "Tap the tempo", this::tap).withKeys("T").everywhere(),
@@ -114,12 +121,23 @@ public final class BriefRoom implements Room {
     tempo.tap();
   }
 
-  /** Drafts everything anew from the next seed, keeping title, tempo, key and swing. */
+  /** Drafts everything anew from the next seed, after saying what that replaces. */
   public void newTake() {
+    Song now = desk.open().song();
+    Confirm.under(
+        take,
+        "New draft of " + now.title() + "?",
+        "It replaces the chords, drums, lines and levels of all "
+            + now.parts().size()
+            + " parts; title, tempo, key, swing and the form stay. Undo brings everything back.",
+        "new draft",
+        this::redraft);
+  }
+
+  private void redraft() {
     Song before = desk.open().song();
     desk.compute(
-        () -> redrafted(before),
-        drafted -> desk.apply(Edit.of("Draft a new take", song -> drafted)));
+        () -> redrafted(before), drafted -> desk.apply(Edit.of("New draft", song -> drafted)));
   }
 
   /** Opens the calculators. */
@@ -208,15 +226,15 @@ public final class BriefRoom implements Room {
   private Node names() {
     HBox.setHgrow(title, Priority.ALWAYS);
     VBox first = Controls.column(2, Controls.label("title", "small"), title);
-    VBox second = Controls.column(2, Controls.label("belongs to", "small"), project);
+    VBox second = Controls.column(2, Controls.label("project", "small"), project);
     return Controls.row(10, first, second);
   }
 
   private Node takeBox() {
-    Button take = Controls.action("new-take", "draft a new take", this::newTake);
+    take = Controls.action("new-take", "new draft", this::newTake);
     Controls.explained(
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
-    Button bench = Controls.action("open-bench", "reckon", this::bench);
+    Button bench = Controls.action("open-bench", "calculators", this::bench);
     Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
     Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);
     return Controls.column(0, take, styles, bench);
@@ -242,7 +260,7 @@ public final class BriefRoom implements Room {
         .done(
             "Measured as "
                 + style.name().toLowerCase()
-                + " now; notes stay until you draft a new take.");
+                + " now; notes stay until you make a new draft.");
   }
 
   private static void showText(TextField field, String text) {

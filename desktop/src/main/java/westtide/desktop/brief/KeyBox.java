@@ -40,7 +40,7 @@ final class KeyBox extends VBox {
     this.cents =
         NumberField.whole(
                 "cents",
-                "cents",
+                "tuning, cents",
                 cents -> desk.apply(BriefEdits.cents(cents)),
                 by ->
                     desk.apply(
@@ -65,8 +65,8 @@ final class KeyBox extends VBox {
     getChildren()
         .addAll(
             Controls.label("key", "small"),
-            Controls.row(6, tonic, scale, Controls.action("find-key", "find it", findKey)),
-            Controls.row(6, Controls.whole(Controls.label("lines go", "small")), way),
+            Controls.row(6, tonic, scale, Controls.action("find-key", "detect", findKey)),
+            Controls.row(6, Controls.whole(Controls.label("transpose lines", "small")), way),
             bent,
             Controls.row(8, notes, Controls.spring(), cents));
   }

@@ -56,7 +56,7 @@ final class KeyPanel extends VBox {
             guesses,
             Controls.row(
                 8,
-                Controls.action("key-of-song", "take what the song plays", this::takeSong),
+                Controls.action("key-of-song", "use what the song plays", this::takeSong),
                 Controls.spring(),
                 Controls.primary("key-panel-close", "done", close)));
   }
@@ -130,7 +130,7 @@ final class KeyPanel extends VBox {
         reason,
         Controls.action(
             "key-take-" + index,
-            "take it",
+            "use this key",
             () -> {
               desk.apply(BriefEdits.key(guess.key()));
               close.run();

@@ -64,9 +64,9 @@ final class TempoBox extends VBox {
     tempo.show(brief.tempo().toString());
     feel.show(List.of(Feel.values()), brief.feel());
     felt.setText(
-        "counted "
+        "full time "
             + brief.tempo()
-            + ", feels like "
+            + ", felt tempo "
             + brief.felt()
             + " · a quarter lasts "
             + Math.round(brief.tempo().millis(960))

@@ -20,6 +20,7 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.Searched;
 import westtide.review.Stage;
 import westtide.song.Brief;
 import westtide.song.Role;
@@ -35,10 +36,11 @@ import westtide.text.Reading;
  * decided about a chord, the next one, the row and the parts that play it.
  */
 public final class ChordsRoom implements Room {
-  private static final double PAGE_HEIGHT = 140;
+  private static final double PAGE_HEIGHT = 76;
+  private static final double LADDER = 190;
   private static final String SIGNS =
-      "| bar   :6 sixteenths   . hold   - rest   < a sixteenth early   @1 first inversion"
-          + "   % bar again   ( )x2 repeat";
+      "| bar   :6 length in sixteenths   . hold   - rest   < push by a sixteenth"
+          + "   @1 1st inversion (@0 root position)   % bar again   ( )x2 repeat";
 
   private final Desk desk;
   private final ChordChoice choice;
@@ -115,6 +117,13 @@ public final class ChordsRoom implements Room {
   }
 
   @Override
+  public List<Searched> searched() {
+    List<Searched> out = new ArrayList<>(List.of(new Searched(sheet, () -> {})));
+    pages.all().forEach(page -> out.add(new Searched(page.node(), () -> pages.turnTo(page))));
+    return out;
+  }
+
+  @Override
   public List<KeyTable> keys() {
     return List.of(ladder.keys());
   }
@@ -147,6 +156,7 @@ public final class ChordsRoom implements Room {
   private void build() {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(ladder, Priority.ALWAYS);
+    ladder.setMinHeight(LADDER);
     sheet
         .getChildren()
         .addAll(
@@ -159,7 +169,7 @@ public final class ChordsRoom implements Room {
                 Controls.spring(),
                 notation),
             line,
-            Controls.label(SIGNS, "small"),
+            Controls.wrapped(SIGNS, "small"),
             ladder,
             pages);
   }

@@ -43,7 +43,7 @@ final class MoodPage implements ChordPage {
             Controls.flow(
                 moods,
                 lengths,
-                Controls.action("mood-others", "three others", this::others),
+                Controls.action("mood-others", "other suggestions", this::others),
                 seedTold),
             list);
   }
@@ -95,12 +95,14 @@ final class MoodPage implements ChordPage {
         line,
         Controls.action(
             "mood-hear-" + index,
-            "hear",
+            "play",
             () -> choice.hearAll(take.stream().map(ChordSpan::chord).toList())),
         Controls.action(
             "mood-take-" + index,
-            "take",
-            () -> choice.apply(choice.edits().chords("Take a " + mood + " progression", take), 0)));
+            "replace",
+            () ->
+                choice.apply(
+                    choice.edits().chords("Replace by a " + mood + " progression", take), 0)));
   }
 
   private void choose(Mood chosen) {

@@ -47,7 +47,7 @@ final class NamePage implements ChordPage {
             Controls.row(
                 8,
                 typed,
-                Controls.action("name-chosen", "take the chosen chord's", this::takeChosen),
+                Controls.action("name-chosen", "use the chosen chord's", this::takeChosen),
                 Controls.action("name-clear", "clear", this::clear)),
             strip,
             scroll);
@@ -55,7 +55,7 @@ final class NamePage implements ChordPage {
 
   @Override
   public String title() {
-    return "name it";
+    return "name these notes";
   }
 
   @Override
@@ -98,7 +98,10 @@ final class NamePage implements ChordPage {
     HBox.setHgrow(why, Priority.ALWAYS);
     why.setMaxWidth(Double.MAX_VALUE);
     return Controls.row(
-        6, name, why, Controls.action("name-take-" + index, "take", () -> takeName(found)));
+        6,
+        name,
+        why,
+        Controls.action("name-take-" + index, "replace the chord", () -> takeName(found)));
   }
 
   private void takeName(ChordNamer.Name found) {

@@ -26,7 +26,7 @@ final class NextPage implements ChordPage {
 
   @Override
   public String title() {
-    return "what next";
+    return "next chord";
   }
 
   @Override
@@ -60,11 +60,11 @@ final class NextPage implements ChordPage {
         function,
         reason,
         Controls.action(
-            "next-hear-" + index, "hear", () -> choice.hearThen(List.of(found.chord()))),
-        Controls.action("next-take-" + index, "take", () -> take(found)),
+            "next-hear-" + index, "play", () -> choice.hearThen(List.of(found.chord()))),
+        Controls.action("next-take-" + index, "append", () -> take(found)),
         Controls.action(
             "next-instead-" + index,
-            "instead",
+            "replace",
             () ->
                 choice.apply(
                     choice.edits().replace(choice.chord(), found.chord()), choice.chord())));

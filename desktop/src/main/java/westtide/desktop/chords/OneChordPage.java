@@ -35,9 +35,9 @@ import westtide.theory.voicing.VoicingKind;
  * How the chosen chord is played: place, push, rest, spread, inversion, strum and its very notes.
  */
 final class OneChordPage implements ChordPage {
-  private static final String AS_PART = "spread as part";
+  private static final String AS_PART = "voicing as part";
   private static final List<String> TURNS = List.of("auto", "root", "1st", "2nd", "3rd");
-  private static final List<String> STRUMS = List.of("struck", "up", "down");
+  private static final List<String> STRUMS = List.of("block", "up", "down");
   private static final List<String> PUSHES = List.of("on time", "1/16 early", "1/8 early");
 
   private final ChordChoice choice;
@@ -49,7 +49,7 @@ final class OneChordPage implements ChordPage {
   private final Chips<String> strum = new Chips<>("strum-", w -> w, this::takeStrum);
   private final ToggleButton rest = new ToggleButton("rest");
   private final Chooser<String> spread =
-      new Chooser<>("chord-spread", "spread of this chord", spreads(), this::takeSpread);
+      new Chooser<>("chord-spread", "voicing type of this chord", spreads(), this::takeSpread);
   private final NumberField millis;
   private final NumberField curve;
   private final Label told = Controls.wrapped("", "small");
@@ -78,7 +78,7 @@ final class OneChordPage implements ChordPage {
 
   @Override
   public String title() {
-    return "this chord";
+    return "chord";
   }
 
   @Override
@@ -96,7 +96,7 @@ final class OneChordPage implements ChordPage {
     rest.setSelected(manner.rest());
     turns.show(TURNS, TURNS.get(manner.inversion().map(turn -> Math.min(4, turn + 1)).orElse(0)));
     spread.display(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
-    strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("struck"));
+    strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("block"));
     millis.show(manner.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
     curve.show(manner.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
     told.setText(tell(scene));
@@ -120,7 +120,9 @@ final class OneChordPage implements ChordPage {
                 name,
                 Controls.whole(Controls.label("voicing", "small")),
                 notes,
-                Controls.action("chord-led", "automatic", this::led)),
+                Controls.explained(
+                    Controls.action("chord-led", "automatic voice leading", this::led),
+                    "Notes are laid out anew so that each voice moves least")),
             Controls.row(
                 4,
                 Controls.action("chord-duplicate", "duplicate", this::duplicate),
@@ -187,11 +189,11 @@ final class OneChordPage implements ChordPage {
 
   void cycleStrum() {
     Optional<Strum> now = choice.scene().span().manner().strum();
-    takeStrum(now.isEmpty() ? "up" : now.get().up() ? "down" : "struck");
+    takeStrum(now.isEmpty() ? "up" : now.get().up() ? "down" : "block");
   }
 
   private void led() {
-    manner("Let the notes be led", m -> m.withOwn(Optional.empty()));
+    manner("Automatic voice leading", m -> m.withOwn(Optional.empty()));
     choice.hear();
   }
 
@@ -249,7 +251,7 @@ final class OneChordPage implements ChordPage {
   private void takeStrum(String word) {
     Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
     Optional<Strum> after =
-        word.equals("struck")
+        word.equals("block")
             ? Optional.empty()
             : Optional.of(new Strum(word.equals("up"), before.millis(), before.curve()));
     manner("Strum a chord", m -> m.withStrum(after));

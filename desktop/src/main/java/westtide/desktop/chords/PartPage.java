@@ -43,7 +43,7 @@ final class PartPage implements ChordPage {
   private static final String AS_CHORDS = "as each chord";
   private static final String SECTION_ROW = "the section's";
   private static final List<String> OCTAVES =
-      List.of("octave down", "as laid out", "octave up", "two up");
+      List.of("octave down", "as it is", "octave up", "two up");
   private static final int USUAL_STRUM = 25;
 
   private final ChordChoice choice;
@@ -98,7 +98,7 @@ final class PartPage implements ChordPage {
                 strumMillis),
             Controls.row(
                 8,
-                caption("plays"),
+                caption("condition"),
                 row,
                 octaves,
                 Controls.spring(),
@@ -142,7 +142,7 @@ final class PartPage implements ChordPage {
 
   @Override
   public String title() {
-    return "part in front";
+    return "part";
   }
 
   @Override

@@ -61,16 +61,16 @@ final class RowPage implements ChordPage {
                 Controls.whole(Controls.label("register", "small")),
                 octave,
                 Controls.spring(),
-                Controls.whole(Controls.label("called", "small")),
+                Controls.whole(Controls.label("name", "small")),
                 name,
                 Controls.action("row-copy", "copy as another", this::copy),
-                Controls.action("row-remove", "take away", this::remove)),
+                Controls.action("row-remove", "delete", this::remove)),
             uses);
   }
 
   @Override
   public String title() {
-    return "whole row";
+    return "progression";
   }
 
   @Override

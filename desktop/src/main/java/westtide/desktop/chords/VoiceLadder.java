@@ -29,7 +29,9 @@ import westtide.theory.voicing.Voicing;
 final class VoiceLadder extends Drawing {
   static final double CARD_TOP = 20;
   static final double CARD_HEIGHT = 48;
-  private static final double LEFT = 46;
+  private static final double LEFT = 66;
+  private static final double LABEL = 11;
+  private static final double BESIDE = 29;
   private static final double STRIKES = CARD_TOP + CARD_HEIGHT + 11;
   private static final double LADDER_TOP = STRIKES + 18;
   private static final int TOLD_MOVE = 3;
@@ -162,13 +164,15 @@ final class VoiceLadder extends Drawing {
   private void drawRungs(Axis y) {
     TreeSet<Integer> used = new TreeSet<>();
     scene.voicings().forEach(voicing -> used.addAll(voicing.keys()));
-    double lastLabel = Double.MAX_VALUE;
+    double[] lastLabel = {Double.MAX_VALUE, Double.MAX_VALUE};
     for (int key : used) {
       double height = y.at(key);
       line(LEFT, height, getWidth() - 6, height, "rule", "faint");
-      if (lastLabel - height >= 11) {
-        textEnding(LEFT - 8, height + 4, scene.brief().key().pitch(key).toString(), "soft");
-        lastLabel = height;
+      int column = lastLabel[0] - height >= LABEL ? 0 : 1;
+      if (lastLabel[column] - height >= LABEL) {
+        String name = scene.brief().key().pitch(key).toString();
+        textEnding(LEFT - 8 - column * BESIDE, height + 4, name, "soft");
+        lastLabel[column] = height;
       }
     }
   }
@@ -221,8 +225,8 @@ final class VoiceLadder extends Drawing {
       card.getStyleClass().add("chosen");
       ring(left - 3, CARD_TOP - 3, width + 6, CARD_HEIGHT + 6);
     }
-    fit(text(left + 8, CARD_TOP + 21, numeral, "big"), width - 10);
-    fit(text(left + 8, CARD_TOP + 39, name + signs(manner)), width - 10);
+    squeeze(text(left + 8, CARD_TOP + 21, numeral, "big"), width - 12);
+    squeeze(text(left + 8, CARD_TOP + 39, name + signs(manner)), width - 12);
   }
 
   private static String signs(Manner manner) {
@@ -237,10 +241,13 @@ final class VoiceLadder extends Drawing {
   private void drawVoices(List<PlacedChord> placed, int index, Axis x, Axis y) {
     Voicing voicing = scene.voicings().get(index);
     PlacedChord chord = placed.get(index);
+    if (chord.span().manner().rest()) {
+      return;
+    }
     double start = column(chord);
     double end = x.at(chord.end()) - 4;
     List<VoiceMove> moves =
-        index + 1 < placed.size()
+        index + 1 < placed.size() && !placed.get(index + 1).span().manner().rest()
             ? VoiceLeading.moves(voicing, scene.voicings().get(index + 1))
             : new ArrayList<>();
     for (VoiceMove move : moves) {

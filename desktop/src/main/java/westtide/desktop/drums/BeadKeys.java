@@ -116,7 +116,7 @@ final class BeadKeys {
 
   private void roll(Hit hit) {
     int strokes = after(ROLLS, hit.strokes());
-    choice.change("Split into " + strokes, h -> h.withStrokes(strokes));
+    choice.change("Roll of " + strokes, h -> h.withStrokes(strokes));
   }
 
   /** Every pass, every second, fourth, eighth, then the first, the last and fill bars only. */
@@ -124,7 +124,7 @@ final class BeadKeys {
     When next = after(PASSES, hit.when().withPercent(100).withSeed(1));
     String words = HitWords.when(next);
     choice.change(
-        "Play " + (words.isEmpty() ? "on every pass" : words),
+        words.isEmpty() ? "Play on every repeat" : "Condition: " + words,
         h -> h.withWhen(h.when().withPasses(next)));
   }
 
@@ -135,7 +135,8 @@ final class BeadKeys {
   /** Surely, three times in four, every other time, one time in four. */
   private void chance(Hit hit) {
     int percent = hit.when().percent() <= 25 ? 100 : hit.when().percent() - 25;
-    choice.change("Play by " + percent + " %", h -> h.withWhen(h.when().withPercent(percent)));
+    choice.change(
+        "Set the chance to " + percent + " %", h -> h.withWhen(h.when().withPercent(percent)));
   }
 
   private void flam(Hit hit) {
@@ -147,6 +148,6 @@ final class BeadKeys {
   private void swell(Hit hit) {
     int now = hit.roll().ramp();
     int ramp = now > 0 ? -SWELL : now < 0 ? 0 : SWELL;
-    choice.change("Change the swell of a roll", h -> h.withRoll(h.roll().withRamp(ramp)));
+    choice.change("Change the velocity ramp of a roll", h -> h.withRoll(h.roll().withRamp(ramp)));
   }
 }

@@ -148,13 +148,14 @@ final class BeadSheet extends Drawing {
       }
     }
     drawKnots(lane, scale, y);
+    drawSwing(lane, scale, y);
     drawMissing(lane, scale, y);
   }
 
   private String soundMark(LaneId id) {
     String name = choice.audible(id);
     String muted = choice.desk().play().muted(name) ? " · muted" : "";
-    return choice.desk().play().alone(name) ? " · alone" : muted;
+    return choice.desk().play().alone(name) ? " · solo" : muted;
   }
 
   /** Ticks at which another lane of its choke group silences a lane. */
@@ -174,7 +175,7 @@ final class BeadSheet extends Drawing {
 
   /** A knot marks where a lane of its own length starts again. */
   private void drawKnots(DrumLane lane, BeadScale scale, double y) {
-    int restart = restart();
+    int restart = scene.groove().restartTicks(lane, scene.meter());
     for (int start = 0; start < scene.ticks(); start += Math.min(restart, scene.ticks())) {
       int end = Math.min(scene.ticks(), start + Math.min(restart, scene.ticks()));
       for (int tick = start + lane.ticks(); tick < end; tick += lane.ticks()) {
@@ -185,6 +186,23 @@ final class BeadSheet extends Drawing {
         }
       }
     }
+  }
+
+  /** Where the off-steps of a lane that swings by itself fall, as ticks on its line. */
+  private void drawSwing(DrumLane lane, BeadScale scale, double y) {
+    if (lane.swing().isEmpty()) {
+      return;
+    }
+    int grid = lane.grid().ticks();
+    for (int tick = grid; tick < scene.ticks(); tick += 2 * grid) {
+      long swung = lane.swing(scene.swing()).at(tick);
+      if (inView(scale, swung)) {
+        double at = scale.time().at(swung);
+        line(at, y - 4, at, y + 4, "rule", "own-swing");
+      }
+    }
+    String words = "own swing " + lane.swing().orElseThrow() + " %";
+    named(textEnding(getWidth() - RIGHT, y - 5, words, "soft"), "swing-" + lane.id().slug(), words);
   }
 
   private void drawRestarts(BeadScale scale) {

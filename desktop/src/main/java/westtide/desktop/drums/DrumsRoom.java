@@ -1,7 +1,6 @@
 package westtide.desktop.drums;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +27,7 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.Searched;
 import westtide.review.HitReason;
 import westtide.review.Stage;
 import westtide.rhythm.LaneText;
@@ -36,7 +36,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Variant;
-import westtide.song.drum.DrumVoice;
+import westtide.song.edit.Edit;
 import westtide.text.Reading;
 
 /**
@@ -45,7 +45,7 @@ import westtide.text.Reading;
  * playing it in.
  */
 public final class DrumsRoom implements Room {
-  private static final double PAGE_HEIGHT = 126;
+  private static final double PAGE_HEIGHT = 76;
   private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
   private static final String TWO_BARS = "two bars";
@@ -54,7 +54,7 @@ public final class DrumsRoom implements Room {
   private static final Map<String, Integer> LOOKS = looks();
 
   private static final int FEW = 3;
-  private static final String HEAR = "hear it";
+  private static final String HEAR = "▷ play this groove";
   private static final String MOUSE =
       "drag over empty steps writes hits, a double click one; drag a bead up or down for velocity, sideways for time";
   private final Desk desk;
@@ -70,7 +70,7 @@ public final class DrumsRoom implements Room {
   private final Label told = Controls.wrapped("");
   private final Label why = Controls.wrapped("", "small");
   private final Button hear;
-  private final Picker<DrumVoice> more = new Picker<>("add-voice", "add a voice", this::addVoice);
+  private final Picker<NewLane> more = new Picker<>("add-voice", "add a lane", this::addLane);
   private final NumberField bars =
       NumberField.held("groove-bars", "bars", 1, 16, this::barsNow, this::takeBars).inline();
   private final GroovePage groovePage;
@@ -147,6 +147,13 @@ public final class DrumsRoom implements Room {
   }
 
   @Override
+  public List<Searched> searched() {
+    List<Searched> out = new ArrayList<>(List.of(new Searched(sheet, () -> {})));
+    pages.all().forEach(page -> out.add(new Searched(page.node(), () -> pages.turnTo(page))));
+    return out;
+  }
+
+  @Override
   public List<KeyTable> keys() {
     return List.of(beads.keys());
   }
@@ -158,9 +165,9 @@ public final class DrumsRoom implements Room {
       String id = "drums-" + page.title().replace(' ', '-');
       out.add(Command.of(id, "Drums: " + page.title(), () -> pages.turnTo(page)));
     }
-    out.add(Command.of("take-groove", "Draft a new take of the groove", this::newTake));
+    out.add(Command.of("take-groove", "New take of the groove in front", this::newTake));
     out.add(Command.of("copy-groove", "Copy the groove", this::copy));
-    out.add(Command.of("hear-groove", "Hear the groove in front, or stop", choice::hearGroove));
+    out.add(Command.of("hear-groove", "Play the groove in front, or stop", choice::hearGroove));
     return out;
   }
 
@@ -182,10 +189,7 @@ public final class DrumsRoom implements Room {
     looks.setManaged(looks.isVisible());
     bars.show(String.valueOf(all));
     beads.show(scene);
-    more.offer(
-        Arrays.stream(DrumVoice.values())
-            .filter(voice -> scene.groove().find(voice.lane()).isEmpty())
-            .toList());
+    more.offer(NewLane.of(scene.groove()));
     laneName.setText(scene.chosen().id().toString());
     laneLine.show(
         LaneText.format(
@@ -286,8 +290,18 @@ public final class DrumsRoom implements Room {
     choice.apply(choice.edits().groove().bars(wanted));
   }
 
-  private void addVoice(DrumVoice voice) {
-    choice.apply(choice.edits().addVoice(voice));
+  private void addLane(NewLane lane) {
+    Edit add = choice.edits().addLane(lane.id());
+    choice.apply(
+        lane.instrument().isEmpty()
+            ? add
+            : Edit.together(
+                "Add " + lane,
+                List.of(
+                    add,
+                    choice
+                        .edits()
+                        .sound("", lane.id(), s -> s.withInstrument(lane.instrument())))));
     choice.choose(choice.scene().groove().lanes().size() - 1, 0);
   }
 

@@ -62,12 +62,10 @@ final class EightPage implements Page<GrooveScene> {
             8,
             Controls.action(
                 "groove-follow",
-                "follow again",
+                "link again: drop the differences",
                 () -> choice.apply(choice.edits().groove().follow())),
             Controls.action(
-                "groove-alone",
-                "let it stand alone",
-                () -> choice.apply(choice.edits().groove().unlink())));
+                "groove-alone", "unlink", () -> choice.apply(choice.edits().groove().unlink())));
     this.box = new VBox(3, growing(), why, single(), Controls.row(8, differs, link));
     explain();
   }
@@ -208,7 +206,7 @@ final class EightPage implements Page<GrooveScene> {
             .map(Variant::name)
             .toList();
     return names.isEmpty()
-        ? "stands alone; grown grooves follow it wherever they are not changed"
+        ? "not linked; grown grooves follow it wherever they are not changed"
         : "followed by " + String.join("; ", names);
   }
 }

@@ -38,7 +38,8 @@ final class GroovePage implements Page<GrooveScene> {
   private final Button next;
   private final Label why = Controls.wrapped("", "small");
   private final Map<School, Chips<String>> schools = new EnumMap<>(School.class);
-  private final Picker<String> feel = new Picker<>("feel-from", "take the feel of", this::takeFeel);
+  private final Picker<String> feel =
+      new Picker<>("feel-from", "copy groove timing from", this::takeFeel);
   private final NumberField amount =
       NumberField.held("feel-amount", "by %", 0, 100, this::amount, this::takeAmount).inline();
   private final TypedLine name = new TypedLine("groove-name", "its name", this::takeName);
@@ -56,7 +57,7 @@ final class GroovePage implements Page<GrooveScene> {
 
   @Override
   public String title() {
-    return "whole groove";
+    return "groove";
   }
 
   @Override
@@ -101,9 +102,9 @@ final class GroovePage implements Page<GrooveScene> {
         next,
         Controls.action("groove-simpler", "simpler", this::simpler),
         Controls.action("groove-busier", "busier", this::busier),
-        Controls.action("lane-take", "new take of this lane", this::newLane),
+        Controls.action("lane-take", "new take of the lane", this::newLane),
         Controls.action("groove-take", "of all", this::newTake),
-        Controls.whole(Controls.label("called", "small")),
+        Controls.whole(Controls.label("name", "small")),
         name);
   }
 
@@ -128,7 +129,7 @@ final class GroovePage implements Page<GrooveScene> {
         amount,
         Controls.action("feel-import", "feel of a MIDI file", this::readFeel),
         Controls.action("groove-copy", "copy it", this::copy),
-        Controls.action("groove-drop", "take it away", this::drop),
+        Controls.action("groove-drop", "delete groove", this::drop),
         Controls.action("groove-import", "read from MIDI", this::read),
         Controls.action("groove-export", "write as MIDI", this::write));
   }
@@ -241,7 +242,7 @@ final class GroovePage implements Page<GrooveScene> {
     GrooveScene scene = choice.scene();
     Pattern.Drums felt =
         GrooveFeel.of(model, scene.meter()).on(scene.groove(), scene.meter(), percent);
-    choice.apply(choice.edits().groove().replace("Take the feel of " + from, felt));
+    choice.apply(choice.edits().groove().replace("Copy groove timing from " + from, felt));
     tell("Timing and velocity of " + from + " taken by " + percent + " %.");
   }
 

@@ -85,7 +85,7 @@ record GrooveScene(
   int step(int row, int at) {
     DrumLane of = groove.lanes().get(row);
     int grid = of.grid().ticks();
-    int run = at * grid % groove.restart().ticks(ticks()) / grid;
+    int run = at * grid % groove.restartTicks(of, meter()) / grid;
     return run % of.lane().length();
   }
 

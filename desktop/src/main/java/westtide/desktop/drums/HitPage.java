@@ -18,15 +18,15 @@ import westtide.rhythm.Roll;
 import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
 
-/** Everything about the chosen hit as numbers: velocity, time, pitch, strokes, passes, chance. */
+/** Everything about the chosen hit as numbers: velocity, time, pitch, strokes, repeats, chance. */
 final class HitPage implements Page<GrooveScene> {
   private static final List<Integer> ROLLS = List.of(1, 2, 3, 4, 6, 8);
 
   private final GrooveChoice choice;
   private final NumberField velocity =
       field("velocity", "velocity", 1, 127, Hit::velocity, v -> h -> h.withVelocity(v));
-  private final LatenessFields late =
-      new LatenessFields(
+  private final OffsetField late =
+      new OffsetField(
           "hit-late",
           () -> choice().scene().song().brief().tempo(),
           () -> now(Hit::nudge),
@@ -36,15 +36,23 @@ final class HitPage implements Page<GrooveScene> {
   private final NumberField flam =
       field("flam", "flam, ticks before", 0, 120, Hit::flam, v -> h -> h.withFlam(v));
   private final NumberField over =
-      field("over", "over steps", 1, 16, h -> h.roll().steps(), v -> rolled(r -> r.withSteps(v)));
+      field(
+          "over", "length, steps", 1, 16, h -> h.roll().steps(), v -> rolled(r -> r.withSteps(v)));
   private final NumberField swell =
-      field("swell", "swell, %", -90, 90, h -> h.roll().ramp(), v -> rolled(r -> r.withRamp(v)));
+      field(
+          "swell",
+          "velocity ramp, %",
+          -90,
+          90,
+          h -> h.roll().ramp(),
+          v -> rolled(r -> r.withRamp(v)));
   private final NumberField rise =
-      field("rise", "climb, st", -24, 24, h -> h.roll().rise(), v -> rolled(r -> r.withRise(v)));
+      field(
+          "rise", "pitch ramp, st", -24, 24, h -> h.roll().rise(), v -> rolled(r -> r.withRise(v)));
   private final NumberField pass =
-      field("pass", "on pass", 1, 64, h -> h.when().on(), v -> counted(v, 0));
+      field("pass", "on repeat", 1, 64, h -> h.when().on(), v -> counted(v, 0));
   private final NumberField every =
-      field("every", "of", 1, 64, h -> h.when().every(), v -> counted(0, v));
+      field("every", "every", 1, 64, h -> h.when().every(), v -> counted(0, v));
   private final NumberField chance =
       field(
           "chance",
@@ -56,7 +64,10 @@ final class HitPage implements Page<GrooveScene> {
   private final Chips<Integer> strokes;
   private final Chooser<When.Turn> turn =
       new Chooser<>(
-          "hit-turn", "on which passes the hit plays", List.of(When.Turn.values()), this::takeTurn);
+          "hit-turn",
+          "on which repeats the hit plays",
+          List.of(When.Turn.values()),
+          this::takeTurn);
   private final VBox box;
 
   HitPage(GrooveChoice choice) {
@@ -65,20 +76,20 @@ final class HitPage implements Page<GrooveScene> {
         new Chips<>(
             "hit-strokes-",
             String::valueOf,
-            n -> choice.change("Split into " + n, h -> h.withStrokes(n)));
+            n -> choice.change("Roll of " + n, h -> h.withStrokes(n)));
     strokes.getStyleClass().add("small-chips");
     this.box =
         new VBox(
             7,
-            row(velocity, late.ticks(), late.millis(), pitch, flam),
-            row(Controls.whole(Controls.label("strokes", "small")), strokes, over, swell, rise),
+            row(velocity, late.node(), pitch, flam),
+            row(Controls.whole(Controls.label("roll", "small")), strokes, over, swell, rise),
             row(
-                Controls.whole(Controls.label("plays", "small")),
+                Controls.whole(Controls.label("condition", "small")),
                 turn,
                 pass,
                 every,
                 chance,
-                Controls.action("hit-draw", "draw anew", this::drawAnew)));
+                Controls.action("hit-draw", "reseed", this::drawAnew)));
   }
 
   private static FlowPane row(Node... nodes) {
@@ -89,7 +100,7 @@ final class HitPage implements Page<GrooveScene> {
 
   @Override
   public String title() {
-    return "this hit";
+    return "hit";
   }
 
   @Override
@@ -162,11 +173,11 @@ final class HitPage implements Page<GrooveScene> {
 
   private void takeTurn(When.Turn taken) {
     choice.change(
-        "Play on the " + taken, hit -> hit.withWhen(hit.when().withPasses(When.at(taken))));
+        "Condition: " + taken, hit -> hit.withWhen(hit.when().withPasses(When.at(taken))));
   }
 
   private void drawAnew() {
     choice.change(
-        "Draw the chances anew", hit -> hit.withWhen(hit.when().withSeed(hit.when().seed() + 1)));
+        "Reseed the chances", hit -> hit.withWhen(hit.when().withSeed(hit.when().seed() + 1)));
   }
 }

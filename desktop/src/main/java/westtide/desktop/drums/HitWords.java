@@ -25,15 +25,36 @@ final class HitWords {
     return when.percent() == 100 ? passes : (passes + " " + when.percent() + "%").strip();
   }
 
-  /** On which passes a hit plays. */
+  /** On which repeats of its lane a hit plays, and how likely. */
   static String when(When when) {
-    String passes =
+    String repeats =
         switch (when.turn()) {
-          case COUNTED -> when.every() == 1 ? "" : "on pass " + when.on() + " of " + when.every();
-          default -> "on the " + when.turn();
+          case COUNTED -> counted(when);
+          default -> when.turn().toString();
         };
-    String chance = when.percent() == 100 ? "" : "by " + when.percent() + " %";
-    return (passes.replace("on the fill bars only", "in fill bars only") + " " + chance).strip();
+    String chance = when.percent() == 100 ? "" : "chance " + when.percent() + " %";
+    return (repeats + (repeats.isEmpty() || chance.isEmpty() ? "" : ", ") + chance).strip();
+  }
+
+  private static String counted(When when) {
+    if (when.every() == 1) {
+      return "";
+    }
+    return when.on() == when.every()
+        ? "every " + ordinal(when.every()) + " repeat"
+        : "repeat " + when.on() + " of " + when.every();
+  }
+
+  private static String ordinal(int number) {
+    boolean teen = number % 100 / 10 == 1;
+    String end =
+        switch (teen ? 0 : number % 10) {
+          case 1 -> "st";
+          case 2 -> "nd";
+          case 3 -> "rd";
+          default -> "th";
+        };
+    return number + end;
   }
 
   /** The chosen place and what stands there. */
@@ -80,12 +101,15 @@ final class HitWords {
 
   private static String roll(Roll roll) {
     if (roll.strokes() == 1) {
-      return "one stroke";
+      return "no roll";
     }
-    String swell = roll.ramp() > 0 ? ", rising" : roll.ramp() < 0 ? ", falling" : ", level";
     String over = roll.steps() == 1 ? "" : " over " + roll.steps() + " steps";
-    String climb =
-        roll.rise() == 0 ? "" : roll.rise() > 0 ? ", up " + roll.rise() : ", down " + -roll.rise();
-    return roll.strokes() + " strokes" + over + swell + climb;
+    String ramp =
+        roll.ramp() == 0 ? "" : roll.ramp() > 0 ? ", rising velocity" : ", falling velocity";
+    String pitch =
+        roll.rise() == 0
+            ? ""
+            : roll.rise() > 0 ? ", pitch up " + roll.rise() : ", pitch down " + -roll.rise();
+    return "roll of " + roll.strokes() + over + ramp + pitch;
   }
 }

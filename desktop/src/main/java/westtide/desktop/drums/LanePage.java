@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.random.RandomGenerator;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chooser;
@@ -21,6 +23,7 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.Restart;
 import westtide.text.Reading;
 
 /**
@@ -31,6 +34,7 @@ final class LanePage implements Page<GrooveScene> {
   private static final int MOST_EVERY = 64;
   private static final String SPREAD = "\\d{1,3}(/\\d{1,3})?";
   private static final String AS_SONG = "swings as the song";
+  private static final int ACCENTS = 7;
   private static final String STRAIGHT = "straight";
   private static final String OWN = "swings by itself";
 
@@ -38,19 +42,19 @@ final class LanePage implements Page<GrooveScene> {
   private final NumberField every =
       NumberField.whole("lane-every", "hits every", this::fill, by -> {}).inline();
   private final NumberField spread =
-      new NumberField("lane-spread", "spread hits/steps", this::spread, by -> {}).inline();
-  private final LatenessFields late =
-      new LatenessFields(
+      new NumberField("lane-spread", "even spread, hits/steps", this::spread, by -> {}).inline();
+  private final OffsetField late =
+      new OffsetField(
           "lane-late",
           () -> choice().scene().song().brief().tempo(),
           () -> choice().scene().chosen().feel().nudge(),
           ticks -> feel("Set the lateness", feel -> feel.withNudge(ticks)));
   private final NumberField loose =
-      feel("vary", "velocities vary by", 0, 40, LaneFeel::velocity, LaneFeel::withVelocity);
+      feel("vary", "humanise velocity", 0, 40, LaneFeel::velocity, LaneFeel::withVelocity);
   private final NumberField wander =
-      feel("wander", "places by, ticks", 0, 60, LaneFeel::ticks, LaneFeel::withTicks);
+      feel("wander", "humanise timing, ticks", 0, 60, LaneFeel::ticks, LaneFeel::withTicks);
   private final NumberField tight =
-      NumberField.whole("lane-tight", "tighten by %", this::tighten, by -> {}).inline();
+      NumberField.whole("lane-tight", "quantise, %", this::tighten, by -> {}).inline();
   private final Chooser<StepGrid> grid =
       new Chooser<>("lane-grid", "length of a step", List.of(StepGrid.values()), this::takeGrid);
   private final Chooser<String> swings =
@@ -58,7 +62,20 @@ final class LanePage implements Page<GrooveScene> {
           "lane-swings", "how the lane swings", List.of(AS_SONG, STRAIGHT, OWN), this::takeSwings);
   private final NumberField swing =
       NumberField.held("lane-swing", "%", 50, 75, this::swingNow, this::takeSwing).inline();
+  private final Button random =
+      Controls.explained(
+          Controls.action("lane-random-accents", "random accents", this::randomAccents),
+          "Loud, plain and soft accents from a new seed, over the length typed here");
   private final TypedLine accents = new TypedLine("lane-accents", "X.oxo", this::takeAccents);
+  private final NumberField restart =
+      NumberField.held(
+              "lane-restart",
+              "restart every, steps (0: with all)",
+              0,
+              4096,
+              this::restartNow,
+              this::takeRestart)
+          .inline();
   private final Picker<String> copyBar =
       new Picker<>("lane-copy-bar", "copy this bar to", this::takeCopyBar);
   private final Picker<LaneId> copyTo =
@@ -82,7 +99,7 @@ final class LanePage implements Page<GrooveScene> {
 
   @Override
   public String title() {
-    return "this lane";
+    return "lane";
   }
 
   @Override
@@ -102,6 +119,7 @@ final class LanePage implements Page<GrooveScene> {
     swing.show(lane.swing(scene.swing()).toString());
     swing.setDisable(!OWN.equals(swings.value()));
     accents.show(lane.accents().map(StepLane::toString).orElse(""));
+    restart.show(String.valueOf(restartNow()));
     copyBar.offer(bars(scene));
     copyTo.offer(
         scene.groove().lanes().stream()
@@ -122,8 +140,9 @@ final class LanePage implements Page<GrooveScene> {
   private FlowPane shapes() {
     return Controls.flow(
         Controls.action(
-            "lane-earlier", "◂ turn", () -> shape("Turn", l -> LaneShapes.turned(l, -1))),
-        Controls.action("lane-later", "turn ▸", () -> shape("Turn", l -> LaneShapes.turned(l, 1))),
+            "lane-earlier", "◂ rotate", () -> shape("Rotate", l -> LaneShapes.turned(l, -1))),
+        Controls.action(
+            "lane-later", "rotate ▸", () -> shape("Rotate", l -> LaneShapes.turned(l, 1))),
         Controls.action("lane-reverse", "reverse", () -> shape("Reverse", LaneShapes::reversed)),
         Controls.action("lane-double", "double", this::doubleLane),
         Controls.action("lane-halve", "halve", () -> shape("Halve", LaneShapes::halved)),
@@ -134,19 +153,25 @@ final class LanePage implements Page<GrooveScene> {
 
   private FlowPane grids() {
     return Controls.flow(
-        grid, swings, swing, Controls.whole(Controls.label("  accents", "small")), accents, copyTo);
+        grid,
+        swings,
+        swing,
+        restart,
+        Controls.whole(Controls.label("  accents", "small")),
+        accents,
+        random,
+        copyTo);
   }
 
   private FlowPane feels() {
     FlowPane row =
         Controls.flow(
-            late.ticks(),
-            late.millis(),
+            late.node(),
             tight,
             loose,
             wander,
             Controls.action(
-                "lane-anew", "vary anew", () -> feel("Vary anew", f -> f.withSeed(f.seed() + 1))));
+                "lane-anew", "reseed", () -> feel("Reseed", f -> f.withSeed(f.seed() + 1))));
     row.setHgap(10);
     return row;
   }
@@ -233,6 +258,27 @@ final class LanePage implements Page<GrooveScene> {
     whole("Set the swing", lane -> lane.withSwing(taken));
   }
 
+  private int restartNow() {
+    return choice.scene().chosen().restart().map(Restart::steps).orElse(0);
+  }
+
+  /** A restart of its own; 0 to restart with all lanes. */
+  private void takeRestart(int steps) {
+    Optional<Restart> own = steps == 0 ? Optional.empty() : Optional.of(new Restart(steps));
+    whole("Set the restart", lane -> lane.withRestart(own));
+  }
+
+  /** Loud, plain and soft ones from a seed, over a length of their own. */
+  private void randomAccents() {
+    int length = choice.scene().chosen().accents().map(StepLane::length).orElse(ACCENTS);
+    RandomGenerator random = choice.nextSeed().random("accents");
+    StringBuilder text = new StringBuilder();
+    for (int step = 0; step < length; step++) {
+      text.append("Xxxo".charAt(random.nextInt(4)));
+    }
+    whole("Random accents", lane -> lane.withAccents(Optional.of(StepLane.parse(text.toString()))));
+  }
+
   private int swingNow() {
     return choice.scene().chosen().swing(choice.scene().swing()).hundredths() / 100;
   }
@@ -244,7 +290,7 @@ final class LanePage implements Page<GrooveScene> {
 
   private Optional<TypedLine.Trouble> takeAccents(String text) {
     if (text.isBlank()) {
-      whole("Take the accents", lane -> lane.withAccents(Optional.empty()));
+      whole("Delete the accents", lane -> lane.withAccents(Optional.empty()));
       return Optional.empty();
     }
     Reading<StepLane> reading = LaneText.read(text);

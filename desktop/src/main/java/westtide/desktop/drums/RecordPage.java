@@ -77,7 +77,7 @@ final class RecordPage implements Page<GrooveScene> {
     told.setId("pad-told");
     strength.show(String.valueOf(percent));
     latency.show(String.valueOf(millis));
-    this.record = Controls.primary("pad-record", "play it in", this::toggle);
+    this.record = Controls.primary("pad-record", "play in", this::toggle);
     this.again = Controls.action("pad-again", "quantise again", this::placeAgain);
     again.setDisable(true);
     FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again);
@@ -98,7 +98,7 @@ final class RecordPage implements Page<GrooveScene> {
     closePad();
     recording = Optional.empty();
     lastTake = Optional.empty();
-    record.setText("play it in");
+    record.setText("play in");
     told.setText("");
   }
 
@@ -109,7 +109,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   @Override
   public String title() {
-    return "play it in";
+    return "play in";
   }
 
   @Override
@@ -286,7 +286,7 @@ final class RecordPage implements Page<GrooveScene> {
     closePad();
     choice.desk().play().stop();
     choice.desk().play().loopNothing();
-    record.setText("play it in");
+    record.setText("play in");
     if (take.count() == 0) {
       told.setText("Nothing was struck, and nothing was changed.");
       return;

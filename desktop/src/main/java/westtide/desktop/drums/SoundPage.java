@@ -41,6 +41,10 @@ final class SoundPage implements Page<GrooveScene> {
       field("choke", "choke group", 0, 8, LaneSound::choke, LaneSound::withChoke);
   private final NumberField note =
       field("note", "MIDI note", 0, 127, LaneSound::note, LaneSound::withNote);
+  private final NumberField reverb =
+      field("reverb", "reverb, %", 0, 100, LaneSound::reverb, LaneSound::withReverb);
+  private final NumberField delay =
+      field("delay", "delay, %", 0, 100, LaneSound::delay, LaneSound::withDelay);
   private final Label words = Controls.wrapped("", "small");
   private final VBox box;
 
@@ -48,11 +52,13 @@ final class SoundPage implements Page<GrooveScene> {
     this.choice = choice;
     FlowPane numbers =
         Controls.flow(
-            Controls.whole(Controls.label("heard as", "small")),
+            Controls.whole(Controls.label("instrument", "small")),
             instrument,
             tune,
             level,
             pan,
+            reverb,
+            delay,
             choke,
             note);
     numbers.setHgap(10);
@@ -75,7 +81,7 @@ final class SoundPage implements Page<GrooveScene> {
                     "Moves the clap a hair before the snare, or back on the beat"),
                 Controls.action(
                     "lane-drop",
-                    "take this lane away",
+                    "delete lane",
                     () -> choice.apply(choice.edits().drop(choice.id())))),
             words);
   }
@@ -100,7 +106,7 @@ final class SoundPage implements Page<GrooveScene> {
 
   @Override
   public String title() {
-    return "its sound";
+    return "sound";
   }
 
   @Override
@@ -117,6 +123,8 @@ final class SoundPage implements Page<GrooveScene> {
     pan.show(String.valueOf(sound.pan()));
     choke.show(String.valueOf(sound.choke()));
     note.show(String.valueOf(sound.note()));
+    reverb.show(String.valueOf(sound.reverb()));
+    delay.show(String.valueOf(sound.delay()));
     words.setText(
         scene.chosen().id()
             + " in all grooves. Pan and level count from the kit's own; lanes of one choke group cut one another, 0 is none.");

@@ -173,14 +173,14 @@ public final class FormRoom implements Room {
                 Controls.action("section-earlier", "◂ earlier", () -> move(-1)),
                 Controls.action("section-later", "later ▸", () -> move(1)),
                 Controls.action("section-add", "add after", this::addAfter),
-                Controls.action("section-remove", "remove", this::remove)),
+                Controls.action("section-remove", "delete section", this::remove)),
             Controls.flow(
                 caption("pattern"),
                 variant,
                 change,
                 Controls.explained(
                     Controls.action("cell-join", "same all through", this::join),
-                    "Take the changes of this part in this section away")));
+                    "Deletes the changes of this part inside the section")));
   }
 
   private static Label caption(String words) {

@@ -298,8 +298,8 @@ final class TankSheet extends Drawing {
     named(wall, id, part.name() + ", " + cell.level());
     String words = cell.level() == Level.OUT ? "" : cell.level().toString();
     boolean special = !part.variant(cell.variant()).equals(part.usual());
-    if (special && to - from > 92) {
-      words = words + " · " + cell.variant();
+    if (special) {
+      squeeze(text(from + 4, top + 12, cell.variant(), "soft"), to - from - 7);
     }
     boolean deep = cell.level() == Level.LIFTED;
     textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");

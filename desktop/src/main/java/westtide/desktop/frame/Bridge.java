@@ -1,5 +1,7 @@
 package westtide.desktop.frame;
 
+import javafx.beans.binding.Bindings;
+import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -20,6 +22,10 @@ import westtide.song.Brief;
  */
 public final class Bridge extends HBox {
   private static final double WIDE = 1200;
+  private static final double MIDDLING = 1080;
+  private static final double NARROW = 1180;
+  private static final double NAME = 128;
+  private static final PseudoClass NARROWED = PseudoClass.getPseudoClass("narrowed");
 
   private final Label title = Controls.label("", "title");
   private final Label project = Controls.label("", "small");
@@ -41,7 +47,7 @@ public final class Bridge extends HBox {
     getStyleClass().add("bridge");
     VBox name = Controls.column(0, title, project);
     name.setPrefWidth(216);
-    name.setMinWidth(206);
+    name.setMinWidth(NAME);
     VBox swung = fact("swing", swing);
     swung.visibleProperty().bind(widthProperty().greaterThan(WIDE));
     swung.managedProperty().bind(swung.visibleProperty());
@@ -51,12 +57,19 @@ public final class Bridge extends HBox {
     Controls.explained(history, "What was done in this session; go back or forward to any of it");
     saved.setId("saved-state");
     title.setId("bridge-title");
+    title.setWrapText(true);
+    widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
     key.setId("bridge-key");
     tempo.setId("bridge-tempo");
     Button finder = Controls.action("find-action", "Find   /", find);
     finder.setAccessibleText("Find an action   /");
     Controls.explained(finder, "Find an action   /");
     finder.getStyleClass().setAll("button", "find");
+    finder
+        .textProperty()
+        .bind(Bindings.when(widthProperty().greaterThan(MIDDLING)).then("Find   /").otherwise("/"));
+    felt.visibleProperty().bind(widthProperty().greaterThan(MIDDLING));
+    felt.managedProperty().bind(felt.visibleProperty());
     Button keyCard = Controls.action("open-keys", "?", keys);
     keyCard.setAccessibleText("Keys   ?");
     Controls.explained(keyCard, "Every key, here and anywhere   ?");
@@ -80,7 +93,8 @@ public final class Bridge extends HBox {
     Brief brief = view.song().brief();
     title.setText(view.song().title());
     project.setText(view.song().project());
-    project.setManaged(!view.song().project().isEmpty());
+    Controls.explained(title, view.song().title());
+    fit(getWidth());
     key.setText(brief.key().toString());
     tempo.setText(brief.tempo().toString());
     felt.setText("felt " + brief.felt());
@@ -91,6 +105,14 @@ public final class Bridge extends HBox {
     redo.setDisable(open.redoable().isEmpty());
     Controls.explained(undo, open.undoable().map(name -> "Undo: " + name).orElse("Undo"));
     Controls.explained(redo, open.redoable().map(name -> "Redo: " + name).orElse("Redo"));
+  }
+
+  /** A narrow window has the title on two lines, and no room for the project. */
+  private void fit(double width) {
+    boolean narrow = width < NARROW;
+    title.pseudoClassStateChanged(NARROWED, narrow);
+    project.setManaged(!narrow && !project.getText().isEmpty());
+    project.setVisible(project.isManaged());
   }
 
   /** Opens the list of what was done. */

@@ -1,40 +1,65 @@
 package westtide.desktop.frame;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.RovingFocus;
 import westtide.desktop.open.Overlay;
 import westtide.desktop.room.Command;
 
-/** The searchable list of everything that can be done now, with its shortcut. */
+/**
+ * The searchable list of everything that can be done now, with its shortcut, and of every control.
+ * It is found by its title and by other words of the trade; where nothing fits, the nearest are
+ * named.
+ */
 public final class CommandList extends VBox {
-  private final List<Command> commands;
-  private final Overlay overlay;
-  private final TextField search = Controls.field("command-search", "Find an action");
-  private final VBox rows = new VBox(1);
+  private static final int MOST = 150;
+  private static final int NEAREST = 4;
 
-  /** A list of everything that can be done, over the window. */
-  public CommandList(List<Command> commands, Overlay overlay) {
+  private final List<Command> commands;
+  private final List<Command> places;
+  private final Overlay overlay;
+  private final TextField search = Controls.field("command-search", "Find an action or a control");
+  private final Label nothing = Controls.wrapped("", "small");
+  private final VBox rows = new VBox(1);
+  private final RovingFocus focus = RovingFocus.over(rows, rows::getChildren);
+
+  /**
+   * A list over the window.
+   *
+   * @param commands what can be done; listed when nothing is searched for
+   * @param places controls and parts to go to; listed when they fit what is searched for
+   */
+  public CommandList(List<Command> commands, List<Command> places, Overlay overlay) {
     this.commands = commands;
+    this.places = places;
     this.overlay = overlay;
     getStyleClass().add("card");
-    setPrefWidth(520);
+    setPrefWidth(560);
     rows.setId("command-rows");
+    nothing.setId("command-nothing");
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
+    scroll.setFocusTraversable(false);
     scroll.setPrefHeight(360);
     getChildren()
         .addAll(
-            Controls.title("Find an action"),
+            Controls.title("Find an action or a control"),
             search,
+            nothing,
             scroll,
-            Controls.label("Enter does the first one, Escape leaves", "small"));
+            Controls.label(
+                "Enter does the first one, Down goes to the list, Escape leaves", "small"));
     search.textProperty().addListener((o, was, is) -> fill());
     search.setOnAction(event -> runFirst());
     search.setOnKeyPressed(
@@ -54,15 +79,52 @@ public final class CommandList extends VBox {
   }
 
   private void fill() {
-    String[] wanted = search.getText().toLowerCase(Locale.ROOT).strip().split("\\s+");
+    String wanted = search.getText().toLowerCase(Locale.ROOT).strip();
+    List<Command> found = new ArrayList<>(fitting(commands, wanted));
+    if (!wanted.isEmpty()) {
+      found.addAll(fitting(places, wanted));
+    }
+    nothing.setText("");
+    if (found.isEmpty()) {
+      found = nearest(wanted);
+      nothing.setText("Nothing is called “" + search.getText().strip() + "”. The nearest:");
+    }
     rows.getChildren().clear();
-    for (Command command : commands) {
+    found.stream().limit(MOST).forEach(command -> rows.getChildren().add(row(command)));
+    focus.enterAt(0);
+  }
+
+  /** Those with every word in their title; then those with words that mean the same. */
+  private static List<Command> fitting(List<Command> all, String wanted) {
+    String[] words = wanted.split("\\s+");
+    List<Command> out = new ArrayList<>();
+    List<Command> meant = new ArrayList<>();
+    for (Command command : all) {
       String title = command.title().toLowerCase(Locale.ROOT);
-      boolean found = java.util.Arrays.stream(wanted).allMatch(title::contains);
-      if (found && command.possible().getAsBoolean()) {
-        rows.getChildren().add(row(command));
+      if (!command.possible().getAsBoolean()) {
+        continue;
+      }
+      if (Arrays.stream(words).allMatch(title::contains)) {
+        out.add(command);
+      } else if (Arrays.stream(words).allMatch(word -> OtherWords.has(title, word))) {
+        meant.add(command);
       }
     }
+    out.addAll(meant);
+    return out;
+  }
+
+  private List<Command> nearest(String wanted) {
+    List<Command> all = new ArrayList<>(commands);
+    all.addAll(places);
+    return all.stream()
+        .filter(command -> command.possible().getAsBoolean())
+        .sorted(
+            Comparator.comparingDouble(
+                    (Command command) -> OtherWords.alike(command.title(), wanted))
+                .reversed())
+        .limit(NEAREST)
+        .toList();
   }
 
   private Button row(Command command) {

@@ -17,7 +17,7 @@ public final class CourseLine extends Drawing {
   private static final List<Stop> STOPS =
       List.of(
           new Stop("Brief", "style, tempo, key"),
-          new Stop("Chords", "typed, led smoothly"),
+          new Stop("Chords", "typed, smoothly voiced"),
           new Stop("Drums", "beads on lines"),
           new Stop("Low end", "808 follows the kick"),
           new Stop("Lines", "a lead on degrees"),

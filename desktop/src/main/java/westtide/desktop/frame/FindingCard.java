@@ -26,7 +26,7 @@ final class FindingCard extends VBox {
     getStyleClass().add("finding");
     setId("finding-" + index);
     this.fix = Controls.action("fix-" + index, "", this::mend);
-    Button leave = Controls.action("leave-" + index, "leave it", this::leave);
+    Button leave = Controls.action("leave-" + index, "ignore", this::leave);
     leave.getStyleClass().add("quiet");
     getChildren().addAll(title, why, where, Controls.row(4, fix, Controls.spring(), leave));
   }

@@ -2,7 +2,10 @@ package westtide.desktop.frame;
 
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -19,28 +22,65 @@ import westtide.song.edit.Edit;
 
 /** The right of the window: what the present stage measures, and what it found. */
 public final class SoundingsPane extends VBox {
+  private static final double WIDTH = 258;
+  private static final double LEAST = 210;
+  private static final double STRIP = 40;
+  private static final double NARROW = 1080;
+
   private final VBox measures = new VBox(5);
   private final VBox findings = new VBox(7);
   private final Consumer<Edit> apply;
   private final Label calm = Controls.wrapped("", "small");
   private final Button recall;
+  private final Button strip;
+  private final Label count = Controls.label("0", "figure");
+  private final List<Node> whole;
+  private boolean narrow;
 
   /** A pane whose fixes are handed over as edits. */
   public SoundingsPane(Consumer<Edit> apply) {
     this.apply = apply;
     getStyleClass().add("soundings");
-    setPrefWidth(258);
-    setMinWidth(210);
     findings.setId("findings");
     this.recall =
         Controls.action("recall-left", "", () -> this.apply.accept(BriefEdits.recallLeft()));
     VBox list = new VBox(7, findings, calm, recall);
-    list.setPadding(new javafx.geometry.Insets(2));
+    list.setPadding(new Insets(2));
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
-    getChildren().addAll(Controls.title("Soundings"), measures, scroll);
+    Button fold = Controls.action("soundings-fold", "▸", () -> fold(true));
+    Controls.explained(fold, "Fold the soundings to a strip");
+    fold.setAccessibleText("Fold the soundings");
+    this.whole =
+        List.of(
+            Controls.row(6, Controls.title("Soundings"), Controls.spring(), fold),
+            measures,
+            scroll);
+    this.strip = Controls.action("soundings-open", "◂", () -> fold(false));
+    strip.setAccessibleText("Open the soundings");
+    strip.setGraphic(count);
+    strip.setContentDisplay(ContentDisplay.BOTTOM);
+    count.setId("soundings-count");
+    fold(false);
+  }
+
+  /** Folds to a strip that says how much was found, or opens again. */
+  public void fold(boolean folded) {
+    getChildren().setAll(folded ? List.of(strip) : whole);
+    setPrefWidth(folded ? STRIP : WIDTH);
+    setMinWidth(folded ? STRIP : LEAST);
+    setPadding(folded ? new Insets(14, 2, 10, 2) : new Insets(14, 14, 10, 14));
+  }
+
+  /** Folds when a window becomes narrow and opens when it becomes wide. */
+  public void fit(double windowWidth) {
+    boolean now = windowWidth < NARROW;
+    if (now != narrow) {
+      narrow = now;
+      fold(now);
+    }
   }
 
   /** Shows what a stage measures of the selected part and its pattern, and what it found. */
@@ -49,16 +89,26 @@ public final class SoundingsPane extends VBox {
     List<Measure> figures = measures(view, stage, selection);
     showMeasures(figures);
     showFindings(found.findings());
-    calm.setText(
-        "Nothing found. The bands show what is usual for "
-            + view.style().name().toLowerCase()
-            + ".");
+    count.setText(String.valueOf(found.findings().size()));
+    Controls.explained(strip, "Open the soundings: " + found.findings().size() + " findings");
+    calm.setText(calm(figures, view.style().name().toLowerCase()));
     calm.setVisible(found.findings().isEmpty());
     calm.setManaged(found.findings().isEmpty());
     int left = view.song().leftAlone().size();
     recall.setText("show the " + left + " left findings again");
     recall.setVisible(left > 0);
     recall.setManaged(left > 0);
+  }
+
+  private static String calm(List<Measure> figures, String style) {
+    List<String> outside = figures.stream().filter(m -> !m.usual()).map(Measure::name).toList();
+    return outside.isEmpty()
+        ? "Nothing found. The bands show what is usual for " + style + "."
+        : "Outside what is usual for "
+            + style
+            + ": "
+            + String.join("; ", outside)
+            + ". That may be meant; nothing else was found.";
   }
 
   /** Cards that are there are used again, so that an edit changes only what is said. */

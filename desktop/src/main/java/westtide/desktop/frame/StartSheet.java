@@ -161,7 +161,7 @@ public final class StartSheet extends VBox {
                       "recover-" + i,
                       "recover " + work.song().title() + of,
                       () -> ways.recover().accept(work)),
-                  Controls.action("let-go-" + i, "let it go", () -> ways.letGo().accept(work))));
+                  Controls.action("let-go-" + i, "discard", () -> ways.letGo().accept(work))));
     }
     return card;
   }

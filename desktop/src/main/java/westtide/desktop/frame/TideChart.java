@@ -30,9 +30,9 @@ public final class TideChart extends Drawing {
   private static final double EDGE = 22;
   private static final double TOP = 40;
   private static final double FOOT = 26;
-  private static final double LOWEST = 104;
+  private static final double LOWEST = 88;
   private static final double HIGHEST = 138;
-  private static final double SHARE = 0.1725;
+  private static final double ROOMY = 800;
 
   private final PlayDesk play;
   private final OpenSong open;
@@ -61,7 +61,8 @@ public final class TideChart extends Drawing {
     prefHeightProperty()
         .bind(
             Bindings.createDoubleBinding(
-                () -> Math.max(LOWEST, Math.min(HIGHEST, frame.getHeight() * SHARE)),
+                () ->
+                    Math.max(LOWEST, Math.min(HIGHEST, HIGHEST - (ROOMY - frame.getHeight()) / 2)),
                 frame.heightProperty()));
   }
 

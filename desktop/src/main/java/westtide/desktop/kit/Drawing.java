@@ -23,6 +23,8 @@ import javafx.scene.text.Text;
  * keys, so that a drag goes on while marks are replaced.
  */
 public abstract class Drawing extends Pane {
+  private static final double NARROWEST = 0.45;
+
   private final Line head = new Line();
   private final Marks marks = new Marks();
   private final List<Sounding> soundings = new ArrayList<>();
@@ -183,6 +185,8 @@ public abstract class Drawing extends Pane {
     Text text = mark(Text.class, all, Text::new);
     text.setX(x);
     text.setY(y);
+    text.setScaleX(1);
+    text.setTranslateX(0);
     text.setText(words);
     return text;
   }
@@ -258,6 +262,21 @@ public abstract class Drawing extends Pane {
     }
     if (text.getLayoutBounds().getWidth() > most) {
       marks.remove(text);
+    }
+  }
+
+  /**
+   * Writes a text narrower until it is no wider than {@code most}, for what must keep all its
+   * signs, such as a chord; takes it away when it could not be read.
+   */
+  protected void squeeze(Text text, double most) {
+    double width = text.getLayoutBounds().getWidth();
+    double scale = Math.min(1, most / width);
+    if (scale < NARROWEST) {
+      marks.remove(text);
+    } else if (scale < 1) {
+      text.setScaleX(scale);
+      text.setTranslateX((scale - 1) * width / 2);
     }
   }
 

@@ -114,6 +114,13 @@ public final class NumberField extends VBox {
     return this;
   }
 
+  /** The same field with room for a value and its unit. */
+  public NumberField wide() {
+    field.setPrefWidth(108);
+    field.setMinWidth(108);
+    return this;
+  }
+
   /** Shows a number; what is being typed or corrected stays until another number is shown. */
   public void show(String number) {
     boolean typing = problem.said() || field.isFocused() && !field.getText().equals(shown);

@@ -2,6 +2,7 @@ package westtide.desktop.kit;
 
 import java.util.List;
 import javafx.event.Event;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
@@ -21,11 +22,13 @@ public final class Pages<S> extends VBox {
   private final Chips<Page<S>> tabs;
   private final StackPane front = new StackPane();
   private final ScrollPane scroll = new ScrollPane(front);
+  private final double least;
   private Page<S> page;
 
   /**
-   * Pages of one height, the first in front; one that is taller is scrolled. {@code turned} is told
-   * when another one is in front.
+   * Pages, the first in front, each as high as it needs but not lower than {@code height}; where
+   * the window has no room for that, it is scrolled. {@code turned} is told when another one is in
+   * front.
    */
   public Pages(String prefix, double height, List<? extends Page<S>> pages, Runnable turned) {
     super(8);
@@ -41,11 +44,40 @@ public final class Pages<S> extends VBox {
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setFocusTraversable(false);
-    scroll.setMinHeight(height);
-    scroll.setPrefHeight(height);
-    scroll.setMaxHeight(height);
+    this.least = height;
     scroll.getStyleClass().add("page");
     getChildren().addAll(tabs, scroll);
+  }
+
+  @Override
+  public Orientation getContentBias() {
+    return Orientation.HORIZONTAL;
+  }
+
+  @Override
+  protected double computePrefHeight(double width) {
+    return above(width) + pageHeight(width);
+  }
+
+  @Override
+  protected double computeMinHeight(double width) {
+    return above(width) + least;
+  }
+
+  private double above(double width) {
+    return snapSizeY(tabs.prefHeight(width)) + getSpacing();
+  }
+
+  private double pageHeight(double width) {
+    double inner = width < 0 ? -1 : width - BORDER;
+    return Math.max(least, snapSizeY(page.node().prefHeight(inner)) + BORDER);
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double above = above(getWidth());
+    tabs.resizeRelocate(0, 0, getWidth(), above - getSpacing());
+    scroll.resizeRelocate(0, above, getWidth(), Math.max(0, getHeight() - above));
   }
 
   /** All of them. */

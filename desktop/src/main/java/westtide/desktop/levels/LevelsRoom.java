@@ -137,15 +137,15 @@ public final class LevelsRoom implements Room {
             Controls.row(
                 12,
                 name,
-                Controls.label("heard as"),
+                Controls.label("instrument"),
                 instrument,
-                Controls.action("try-sound", "hear it", this::tryIt),
+                Controls.action("try-sound", "play this part", this::tryIt),
                 Controls.action("mute-part", "mute", () -> new Fingers().mute(part())),
                 Controls.action("alone-part", "solo", () -> new Fingers().alone(part()))),
             settings,
             amounts,
             Controls.flow(
-                Controls.label("steps back"), ducks, Controls.label("   repeats every"), delays));
+                Controls.label("ducking"), ducks, Controls.label("   delay time"), delays));
     ScrollPane scroll = new ScrollPane(details);
     scroll.setFitToWidth(true);
     scroll.setMinHeight(150);
@@ -288,7 +288,7 @@ public final class LevelsRoom implements Room {
     @Override
     public String heard(Part part) {
       String muted = desk.play().muted(part.id().value()) ? "muted" : "";
-      return desk.play().alone(part.id().value()) ? "alone" : muted;
+      return desk.play().alone(part.id().value()) ? "solo" : muted;
     }
 
     @Override

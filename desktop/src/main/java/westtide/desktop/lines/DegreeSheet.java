@@ -153,7 +153,7 @@ final class DegreeSheet extends Drawing {
       if (chord.start() >= page.firstTick() && chord.start() < page.endTick()) {
         Position at = Position.of(chord.start(), brief.meter());
         String bar = chord.start() % ticksPerBar == 0 ? at.bar() + "  " : "";
-        fit(
+        squeeze(
             text(x.at(chord.start()) + 4, TOP - 11, bar + chord.chord(), "bold"),
             x.length(chord.ticks()) - 6);
       }

@@ -128,7 +128,7 @@ public final class LinesRoom implements Room {
   @Override
   public List<Command> commands() {
     return List.of(
-        Command.of("take-line", "Draft a new take of the line", this::newTake),
+        Command.of("take-line", "New take of the line in front", this::newTake),
         Command.of("line-up", "Move the line a semitone up", () -> transpose(1)),
         Command.of("line-down", "Move the line a semitone down", () -> transpose(-1)),
         Command.of("line-octave-up", "Move the line an octave up", () -> transpose(12)),
@@ -152,17 +152,11 @@ public final class LinesRoom implements Room {
     HBox.setHgrow(parts, Priority.ALWAYS);
     told.setId("note-told");
     over.setId("line-over");
-    over.setMinWidth(0);
     content
         .getChildren()
         .addAll(
-            Controls.row(
-                10,
-                Controls.whole(Controls.label("pattern", "small")),
-                variants,
-                over,
-                Controls.spring(),
-                pages),
+            Controls.flow(
+                Controls.whole(Controls.label("pattern", "small")), variants, pages, over),
             degrees,
             told,
             Controls.row(
@@ -261,7 +255,7 @@ public final class LinesRoom implements Room {
               line.get().part().name()
                   + " "
                   + line.get().words()
-                  + ". Let it stand alone in part … to change its notes.");
+                  + ". Stop doubling in part … to change its notes.");
     }
     return line.filter(HeardLine::written).map(l -> new LineEdits(l.part().id(), l.pattern()));
   }

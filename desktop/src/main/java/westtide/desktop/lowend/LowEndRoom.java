@@ -130,10 +130,7 @@ public final class LowEndRoom implements Room {
     return List.of(
         Command.of("lock-sub", "Lock the 808 to the kick", () -> choose(KickLink.LOCKED))
             .when(() -> desk.open().isOpen() && rule().isPresent()),
-        Command.of(
-                "free-sub",
-                "Let the 808 go independent of the kick",
-                () -> choose(KickLink.INDEPENDENT))
+        Command.of("free-sub", "Give the 808 its own rhythm", () -> choose(KickLink.INDEPENDENT))
             .when(() -> desk.open().isOpen() && rule().isPresent()));
   }
 
@@ -146,11 +143,9 @@ public final class LowEndRoom implements Room {
     content
         .getChildren()
         .addAll(
-            Controls.row(
-                14,
+            Controls.flow(
                 where,
                 link,
-                Controls.spring(),
                 Controls.action("bars-earlier", "◂ earlier bars", () -> turn(-PAGE)),
                 Controls.action("bars-later", "later bars ▸", () -> turn(PAGE))),
             drawing,

@@ -39,6 +39,7 @@ final class LowEndSheet extends Drawing {
   private static final double LEFT = 92;
   private static final double TOP = 30;
   private static final double FOOT = 34;
+  private static final double BESIDE = 12;
 
   private final Runnable earlier;
   private final Runnable later;
@@ -174,10 +175,10 @@ final class LowEndSheet extends Drawing {
     List<ScoredNote> low = new ArrayList<>(sub);
     low.addAll(bass);
     drawZoneNames(x, y, low);
-    bass.forEach(note -> drawBass(note, x, y));
     for (int i = 0; i < sub.size(); i++) {
       drawSub(v, sub.get(i), i, x, y);
     }
+    bass.forEach(note -> drawBass(note, sub, x, y));
     List<ScoredNote> subs =
         v.score().parts(Role.SUB).stream()
             .flatMap(scored -> scored.between(from, to).stream())
@@ -308,7 +309,7 @@ final class LowEndSheet extends Drawing {
         String numeral = RomanNumeral.of(chord.chord(), v.song().brief().key()).toString();
         String words =
             (at % ticksPerBar == 0 ? position.bar() + "  " : "") + numeral + "  " + chord.chord();
-        fit(text(x.at(at) + 6, TOP - 12, words, "bold"), x.length(chord.ticks()) - 10);
+        squeeze(text(x.at(at) + 6, TOP - 12, words, "bold"), x.length(chord.ticks()) - 10);
       }
     }
   }
@@ -360,9 +361,20 @@ final class LowEndSheet extends Drawing {
     }
   }
 
-  private void drawBass(ScoredNote note, Axis x, Axis y) {
+  /** A note of another low part; beside the one in front where both would lie on one place. */
+  private void drawBass(ScoredNote note, List<ScoredNote> sub, Axis x, Axis y) {
+    boolean under =
+        sub.stream()
+            .anyMatch(
+                s -> s.key() == note.key() && s.start() < note.end() && note.start() < s.end());
+    double beside = under ? BESIDE : 0;
     Rectangle bar =
-        box(x.at(note.start()), y.at(note.key()) - 4.5, x.length(note.ticks()) - 3, 9, "tank-wall");
+        box(
+            x.at(note.start()),
+            y.at(note.key()) - 4.5 + beside,
+            x.length(note.ticks()) - 3,
+            9,
+            "tank-wall");
     bar.setArcWidth(9);
     bar.setArcHeight(9);
   }

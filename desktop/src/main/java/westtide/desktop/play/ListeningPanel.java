@@ -41,7 +41,7 @@ public final class ListeningPanel extends VBox {
             Controls.wrapped(
                 desk.audible()
                     ? "Sound goes to the " + desk.output() + "."
-                    : "No audio line was found on this machine, so the silent output is in use: the time runs, nothing can be heard.",
+                    : "No audio line was found on this machine, so there is no audio device and the song plays silently: the time runs, nothing can be heard.",
                 "small"),
             Controls.row(40, level, rest),
             Controls.row(30, count, clicks),

@@ -109,21 +109,21 @@ public final class PlayBar extends HBox {
             ? "in " + gauges.countIn()
             : Position.of((int) Math.max(0, moment.tick()), in).toString());
     show(time, Clock.of(tempo.millis((long) moment.tick())));
-    boolean silent = gauges.shortTerm() < -70;
+    boolean silent = !moment.playing() || gauges.shortTerm() < -70;
     show(
         loudness,
         silent
             ? "quiet"
             : String.format(Locale.ROOT, "%.1f LUFS", gauges.shortTerm()).replace('-', '−'));
-    meter.show(gauges.peak(), gauges.momentary());
+    meter.show(gauges.peak(), moment.playing() ? gauges.momentary() : Double.NEGATIVE_INFINITY);
   }
 
   private void refresh() {
     loop.setSelected(desk.loop().isPresent());
     level.setValue(desk.preferences().listeningDb());
-    output.setText(desk.audible() ? "listening" : desk.output());
+    output.setText(desk.audible() ? "listening" : "playing silently");
     String words =
-        desk.audible() ? "Sound goes to the " + desk.output() : "Nothing can be heard here";
+        desk.audible() ? "Sound goes to the " + desk.output() : "No audio device: playing silently";
     Controls.explained(output, words);
     Controls.explained(
         level,

@@ -58,7 +58,7 @@ public final class PartPanel extends VBox {
   private final NumberField cents =
       NumberField.held(
               "part-cents",
-              "cents",
+              "tuning, cents",
               -100,
               100,
               () -> part().transposition().cents(),
@@ -138,7 +138,7 @@ public final class PartPanel extends VBox {
                 octaves,
                 velocity,
                 Controls.explained(
-                    Controls.action("double-alone", "let it stand alone", this::standAlone),
+                    Controls.action("double-alone", "stop doubling", this::standAlone),
                     "It keeps what it plays now and no longer follows its model")),
             members);
     pitched

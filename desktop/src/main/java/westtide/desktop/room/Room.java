@@ -27,6 +27,11 @@ public interface Room {
   /** Another room comes in front: what was going on in this one ends. */
   default void leave() {}
 
+  /** What is searched for its controls: the sheet, and pages that may be behind another one. */
+  default List<Searched> searched() {
+    return List.of(new Searched(node(), () -> {}));
+  }
+
   /** What can be done on its sheets, and by which keys. */
   default List<KeyTable> keys() {
     return List.of();

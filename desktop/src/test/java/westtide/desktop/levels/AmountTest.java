@@ -32,8 +32,8 @@ class AmountTest {
     "mix-level,loud,level is a number from -60.0 to 6.0",
     "mix-level,6.1,level is a number from -60.0 to 6.0",
     "mix-pan,101,pan is a number from -100 to 100",
-    "mix-low-pass,,low pass is a number from 200 to 20000",
-    "mix-duck-time,10,comes back in is a number from 20 to 1000"
+    "mix-low-pass,,low-pass is a number from 200 to 20000",
+    "mix-duck-time,10,ducking release is a number from 20 to 1000"
   })
   void whatCannotBeUsedIsRefusedWithItsRange(String id, String typed, String message) {
     String text = typed == null ? "" : typed;

@@ -1,0 +1,59 @@
+package westtide.desktop.drums;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import westtide.song.Pattern;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.sound.voice.Family;
+
+/**
+ * A lane that can be added to a groove: a drum, another of a drum that is there, or any instrument
+ * of the drums as percussion.
+ *
+ * @param id the lane it becomes
+ * @param instrument what it is heard with; empty for the kit's own
+ */
+record NewLane(LaneId id, String instrument) {
+  /** Every lane a groove can get, drums it lacks first. */
+  static List<NewLane> of(Pattern.Drums groove) {
+    List<NewLane> missing = new ArrayList<>();
+    List<NewLane> again = new ArrayList<>();
+    for (DrumVoice voice : DrumVoice.values()) {
+      int number = free(groove, voice);
+      if (number <= LaneId.MOST) {
+        (number == 1 ? missing : again).add(new NewLane(new LaneId(voice, number), ""));
+      }
+    }
+    missing.addAll(again);
+    int percussion = free(groove, DrumVoice.PERCUSSION);
+    if (percussion <= LaneId.MOST) {
+      LaneId id = new LaneId(DrumVoice.PERCUSSION, percussion);
+      InstrumentBook.shipped().instruments().stream()
+          .filter(instrument -> instrument.family() == Family.DRUM)
+          .forEach(instrument -> missing.add(new NewLane(id, instrument.name())));
+    }
+    return missing;
+  }
+
+  private static int free(Pattern.Drums groove, DrumVoice voice) {
+    return 1
+        + groove.lanes().stream()
+            .map(DrumLane::id)
+            .filter(id -> id.voice() == voice)
+            .mapToInt(LaneId::number)
+            .max()
+            .orElse(0);
+  }
+
+  /** Its name, such as "Tom 2" or "cowbell, as Percussion 2". */
+  @Override
+  public String toString() {
+    return instrument.isEmpty()
+        ? id.toString()
+        : instrument.toLowerCase(Locale.ROOT) + ", as " + id;
+  }
+}
