@@ -3,9 +3,12 @@ package westtide.desktop;
 import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.stage.Screen;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import westtide.desktop.open.Look;
+import westtide.desktop.open.WindowMemory;
 
 /** The application: one window around a {@link Shell}. */
 public final class WestTide extends Application {
@@ -21,13 +24,24 @@ public final class WestTide extends Application {
     shell = new Shell(Surroundings.ofUser());
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.setTitle("West Tide");
-    stage.setScene(shell.scene(WIDTH, HEIGHT));
-    stage.setMinWidth(1000);
-    stage.setMinHeight(700);
+    WindowMemory last = shell.memory();
+    boolean pictures = words.pictures().isPresent();
+    stage.setScene(
+        pictures ? shell.scene(WIDTH, HEIGHT) : shell.scene(last.width(), last.height()));
+    stage.setMinWidth(WindowMemory.LEAST_WIDTH);
+    stage.setMinHeight(WindowMemory.LEAST_HEIGHT);
+    if (!pictures && onScreen(last)) {
+      stage.setX(last.x());
+      stage.setY(last.y());
+    }
     stage.setOnCloseRequest(
         event -> {
           event.consume();
-          shell.end(Platform::exit);
+          shell.end(
+              () -> {
+                remember(stage);
+                Platform.exit();
+              });
         });
     stage.show();
     begin(words, stage);
@@ -39,6 +53,18 @@ public final class WestTide extends Application {
               wait.setOnFinished(event -> Platform.exit());
               wait.play();
             });
+  }
+
+  /** A screen that is gone must not take the window with it. */
+  private static boolean onScreen(WindowMemory last) {
+    return !Screen.getScreensForRectangle(last.x(), last.y(), last.width(), last.height())
+        .isEmpty();
+  }
+
+  private void remember(Stage stage) {
+    Scene scene = stage.getScene();
+    shell.remember(
+        (int) stage.getX(), (int) stage.getY(), (int) scene.getWidth(), (int) scene.getHeight());
   }
 
   @Override

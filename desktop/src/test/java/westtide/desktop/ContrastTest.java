@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.scene.paint.Color;
@@ -11,7 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.desktop.open.Look;
 
-/** That text stands out from its ground in the day palette. */
+/** That text stands out from its ground in both palettes. */
 class ContrastTest {
   /** WCAG 2.1, success criterion 1.4.3: at least 4.5 to 1 for text (formula from memory). */
   @ParameterizedTest
@@ -33,14 +34,28 @@ class ContrastTest {
     "sheet, buoy-dark"
   })
   void textStandsOutFromItsGround(String text, String ground) throws IOException {
-    double light = luminance(token(text));
-    double dark = luminance(token(ground));
-    double contrast = (Math.max(light, dark) + 0.05) / (Math.min(light, dark) + 0.05);
-    assertThat(contrast).isGreaterThanOrEqualTo(4.5);
+    for (String sheet : List.of("day.css", "night.css")) {
+      assertThat(contrast(sheet, text, ground)).as(sheet).isGreaterThanOrEqualTo(4.5);
+    }
   }
 
-  private static Color token(String name) throws IOException {
-    try (var in = Look.class.getResourceAsStream("/westtide/desktop/day.css")) {
+  /** WCAG 2.1, success criterion 1.4.11: at least 3 to 1 for the ring of the focus (from memory). */
+  @ParameterizedTest
+  @CsvSource({"focus, paper", "focus, sheet"})
+  void theFocusRingStandsOutFromItsNeighbours(String ring, String ground) throws IOException {
+    for (String sheet : List.of("day.css", "night.css")) {
+      assertThat(contrast(sheet, ring, ground)).as(sheet).isGreaterThanOrEqualTo(3);
+    }
+  }
+
+  private static double contrast(String sheet, String text, String ground) throws IOException {
+    double light = luminance(token(sheet, text));
+    double dark = luminance(token(sheet, ground));
+    return (Math.max(light, dark) + 0.05) / (Math.min(light, dark) + 0.05);
+  }
+
+  private static Color token(String sheet, String name) throws IOException {
+    try (var in = Look.class.getResourceAsStream("/westtide/desktop/" + sheet)) {
       String css = new String(in.readAllBytes(), StandardCharsets.UTF_8);
       Matcher matcher = Pattern.compile("-wt-" + name + ": (#\\w{6});").matcher(css);
       assertThat(matcher.find()).isTrue();

@@ -9,6 +9,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import westtide.desktop.open.Palette;
+import westtide.desktop.open.WindowMemory;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
@@ -235,5 +237,26 @@ class GesturesTest extends TrapSongTest {
     StepLane accents = groove().find(added).orElseThrow().accents().orElseThrow();
     press("#lane-random-accents");
     assertThat(groove().find(added).orElseThrow().accents()).isPresent().isNotEqualTo(accents);
+  }
+
+  @Test
+  void textIsScaledThePaletteChangesAndBothAreRemembered() {
+    go(Stage.LINES);
+    double before = lookup("#octave-up").query().getLayoutBounds().getHeight();
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PERIOD);
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PERIOD);
+    settle();
+    assertThat(lookup("#octave-up").query().getLayoutBounds().getHeight()).isGreaterThan(before);
+    run("palette");
+    assertThat(window.getScene().getStylesheets()).anyMatch(url -> url.endsWith("night.css"));
+    interact(() -> shell.remember(10, 20, 1100, 760));
+    WindowMemory kept = WindowMemory.read(folder.resolve("data").resolve("window.properties"));
+    assertThat(kept.textPercent()).isEqualTo(120);
+    assertThat(kept.palette()).isEqualTo(Palette.NIGHT_WATCH);
+    assertThat(kept.room()).isEqualTo(Stage.LINES);
+    assertThat(kept.width()).isEqualTo(1100);
+    run("palette");
+    run("text-usual");
+    assertThat(lookup("#octave-up").query().getLayoutBounds().getHeight()).isEqualTo(before);
   }
 }

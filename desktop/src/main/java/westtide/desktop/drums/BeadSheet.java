@@ -31,6 +31,7 @@ final class BeadSheet extends Drawing {
 
   private final GrooveChoice choice;
   private final KeyTable keys;
+  private final Set<NotePlace> ringed = new HashSet<>();
   private GrooveScene scene;
   private int close = -1;
   private int bars;
@@ -97,6 +98,10 @@ final class BeadSheet extends Drawing {
       return;
     }
     BeadScale scale = scale();
+    ringed.clear();
+    choice
+        .chosenHits()
+        .forEach((id, hits) -> hits.forEach(hit -> ringed.add(NotePlace.of(id, hit.step()))));
     drawGrid(scale);
     for (int i = 0; i < scene.groove().lanes().size(); i++) {
       drawLane(i, scale);
@@ -286,7 +291,7 @@ final class BeadSheet extends Drawing {
     if (some) {
       text(right, bead.getCenterY() - 6, HitWords.mark(hit.when()), "soft");
     }
-    if (choice.desk().open().selection().notes().contains(NotePlace.of(lane.id(), hit.step()))) {
+    if (ringed.contains(NotePlace.of(lane.id(), hit.step()))) {
       double r = bead.getRadius() + 4;
       chosenRing(bead.getCenterX() - r, bead.getCenterY() - r, 2 * r, 2 * r);
     }

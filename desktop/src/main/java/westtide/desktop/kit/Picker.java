@@ -1,5 +1,6 @@
 package westtide.desktop.kit;
 
+import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 
@@ -22,6 +23,12 @@ public final class Picker<T> extends ListButton<T> {
     super(id, prompt, words);
     this.take = take;
     setText(prompt);
+    setPrefWidth(USE_COMPUTED_SIZE);
+  }
+
+  @Override
+  public void offer(List<T> offered) {
+    super.offer(offered);
     setPrefWidth(USE_COMPUTED_SIZE);
   }
 

@@ -6,7 +6,7 @@ import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 
-/** Fonts and stylesheets: the base theme, the day palette, and the house over both. */
+/** Fonts and stylesheets: the base theme, a palette, and the house over both. */
 public final class Look {
   private static final List<String> FONTS =
       List.of(
@@ -14,6 +14,8 @@ public final class Look {
           "Andika-Bold.ttf",
           "GentiumPlus-Italic.ttf",
           "NotoSansMono-Regular.ttf");
+
+  private static final double TEXT_PIXELS = 13;
 
   private Look() {}
 
@@ -25,10 +27,10 @@ public final class Look {
     }
   }
 
-  /** Gives a scene the style sheets of the application. */
-  public static void dress(Scene scene) {
-    scene.getStylesheets().add(url("day.css"));
-    scene.getStylesheets().add(url("west-tide.css"));
+  /** Gives a scene the style sheets of the application, in a palette and a size of text. */
+  public static void dress(Scene scene, Palette palette, int textPercent) {
+    scene.getStylesheets().setAll(url(palette.sheet()), url("west-tide.css"));
+    scene.getRoot().setStyle("-fx-font-size: " + TEXT_PIXELS * textPercent / 100 + "px;");
   }
 
   private static String url(String name) {

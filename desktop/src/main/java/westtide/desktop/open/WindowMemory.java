@@ -1,0 +1,112 @@
+package westtide.desktop.open;
+
+import java.io.IOException;
+import java.io.Reader;
+import java.io.Writer;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Properties;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import westtide.review.Stage;
+
+/**
+ * How the window was left: where it stood, which room was in front, and how it looked.
+ *
+ * @param x left edge on the screen, in pixels
+ * @param y upper edge
+ * @param width width, 1000 or more
+ * @param height height, 700 or more
+ * @param room the room in front
+ * @param palette the colours
+ * @param textPercent size of text, 90 to 200 %
+ */
+public record WindowMemory(
+    int x, int y, int width, int height, Stage room, Palette palette, int textPercent) {
+  /** A window nobody has moved yet. */
+  public static final WindowMemory USUAL =
+      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100);
+
+  /** The least width of a window. */
+  public static final int LEAST_WIDTH = 1000;
+
+  /** The least height. */
+  public static final int LEAST_HEIGHT = 700;
+
+  private static final int SMALLEST = 90;
+  private static final int LARGEST = 200;
+  private static final Logger LOG = LoggerFactory.getLogger(WindowMemory.class);
+
+  /** Keeps sizes inside their ranges. */
+  public WindowMemory {
+    width = Math.max(LEAST_WIDTH, width);
+    height = Math.max(LEAST_HEIGHT, height);
+    textPercent = Math.max(SMALLEST, Math.min(LARGEST, textPercent));
+  }
+
+  /** The same with another room in front. */
+  public WindowMemory withRoom(Stage other) {
+    return new WindowMemory(x, y, width, height, other, palette, textPercent);
+  }
+
+  /** The same in other colours. */
+  public WindowMemory withPalette(Palette other) {
+    return new WindowMemory(x, y, width, height, room, other, textPercent);
+  }
+
+  /** The same with text of another size, held inside 90 to 200 %. */
+  public WindowMemory withText(int percent) {
+    return new WindowMemory(x, y, width, height, room, palette, percent);
+  }
+
+  /** The same standing elsewhere. */
+  public WindowMemory at(int left, int top, int wide, int tall) {
+    return new WindowMemory(left, top, wide, tall, room, palette, textPercent);
+  }
+
+  /** Reads a file; what is missing or unusable in it is as usual. */
+  public static WindowMemory read(Path file) {
+    if (!Files.exists(file)) {
+      return USUAL;
+    }
+    Properties read = new Properties();
+    try (Reader reader = Files.newBufferedReader(file)) {
+      read.load(reader);
+      return new WindowMemory(
+          number(read, "x", USUAL.x),
+          number(read, "y", USUAL.y),
+          number(read, "width", USUAL.width),
+          number(read, "height", USUAL.height),
+          Stage.valueOf(read.getProperty("room", USUAL.room.name())),
+          Palette.valueOf(read.getProperty("palette", USUAL.palette.name())),
+          number(read, "text", USUAL.textPercent));
+    } catch (IOException | IllegalArgumentException e) {
+      LOG.warn("The place of the window could not be used; it is as usual", e);
+      return USUAL;
+    }
+  }
+
+  private static int number(Properties read, String name, int usual) {
+    return Integer.parseInt(read.getProperty(name, String.valueOf(usual)));
+  }
+
+  /** Writes a file; what cannot be written is only logged, since nothing a person made is in it. */
+  public void write(Path file) {
+    Properties out = new Properties();
+    out.setProperty("x", String.valueOf(x));
+    out.setProperty("y", String.valueOf(y));
+    out.setProperty("width", String.valueOf(width));
+    out.setProperty("height", String.valueOf(height));
+    out.setProperty("room", room.name());
+    out.setProperty("palette", palette.name());
+    out.setProperty("text", String.valueOf(textPercent));
+    try {
+      Files.createDirectories(file.getParent());
+      try (Writer writer = Files.newBufferedWriter(file)) {
+        out.store(writer, "West Tide");
+      }
+    } catch (IOException e) {
+      LOG.warn("The place of the window could not be written", e);
+    }
+  }
+}
