@@ -8,12 +8,12 @@ import westtide.rhythm.Figure;
 import westtide.song.Brief;
 import westtide.song.FollowRule;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transposition;
-import westtide.song.Variant;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Strum;
 import westtide.song.edit.Edit;
@@ -56,10 +56,10 @@ public final class Ensembles {
   }
 
   /** A part with more patterns. */
-  public static Part with(Part part, Variant... more) {
-    List<Variant> all = new ArrayList<>(part.variants());
+  public static Part with(Part part, NamedPattern... more) {
+    List<NamedPattern> all = new ArrayList<>(part.patterns());
     all.addAll(List.of(more));
-    return part.withVariants(all);
+    return part.withPatterns(all);
   }
 
   /** A part that sounds semitones away from where it is written. */

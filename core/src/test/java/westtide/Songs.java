@@ -13,13 +13,13 @@ import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
@@ -63,7 +63,7 @@ public final class Songs {
     Map<PartId, List<Cell>> cells = new java.util.LinkedHashMap<>();
     list.forEach(
         part ->
-            cells.put(part.id(), List.of(new Cell(0, Level.FULL, part.variants().get(0).name()))));
+            cells.put(part.id(), List.of(new Cell(0, Level.FULL, part.patterns().get(0).name()))));
     Section hook = Section.of(SectionWord.HOOK, bars, "hook", cells);
     return new Song(
         "Test",
@@ -79,7 +79,7 @@ public final class Songs {
 
   /** A part with one pattern called A. */
   public static Part part(String id, Role role, Pattern pattern) {
-    return Part.of(PartId.of(id), id, role, 0, List.of(new Variant("A", pattern)));
+    return Part.of(PartId.of(id), id, role, 0, List.of(new NamedPattern("A", pattern)));
   }
 
   /** A groove of one bar from lane texts: a voice, then its text. */

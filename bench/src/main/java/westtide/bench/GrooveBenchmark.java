@@ -29,13 +29,13 @@ import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
@@ -77,7 +77,7 @@ public class GrooveBenchmark {
             "Drums",
             Role.DRUMS,
             0,
-            List.of(new Variant("A", new Pattern.Drums(2, lanes))));
+            List.of(new NamedPattern("A", new Pattern.Drums(2, lanes))));
     Section section =
         Section.of(
             SectionWord.HOOK,

@@ -10,11 +10,11 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.Notation;
 import westtide.song.chord.PlacedChord;
@@ -91,7 +91,7 @@ final class SongTree {
           .put("ticks", chord.ticks())
           .put("chord", chord.chord().toString())
           .put("numeral", RomanNumeral.of(chord.chord(), song.brief().key()).toString())
-          .put("rest", chord.span().manner().rest());
+          .put("rest", chord.span().articulation().rest());
     }
     return out;
   }
@@ -110,11 +110,11 @@ final class SongTree {
             .put("cents", part.transposition().cents())
             .put("notes", scored.notes().size());
     ArrayNode patterns = out.putArray("patterns");
-    for (Variant variant : part.variants()) {
+    for (NamedPattern named : part.patterns()) {
       patterns
           .addObject()
-          .put("name", variant.name())
-          .put("condition", PatternWords.of(variant.pattern(), song));
+          .put("name", named.name())
+          .put("condition", PatternDescription.of(named.pattern(), song));
     }
     return out;
   }

@@ -87,11 +87,12 @@ class MainTest {
     Result made = draft(song, "--key", "F# minor", "--chords", line);
     assertThat(made.status()).as(made.err()).isZero();
     var spans = SongFile.read(song).progression("hook").spans();
-    assertThat(spans.stream().map(s -> s.manner().rest() ? "-" : s.chord().toString()).toList())
+    assertThat(
+            spans.stream().map(s -> s.articulation().rest() ? "-" : s.chord().toString()).toList())
         .containsExactly(
             "F♯m9", "Dmaj7", "-", "F♯m/A", "-", "F♯m/A", "G", "C♯7", "-", "G", "C♯7", "-");
-    assertThat(spans.get(1).manner().early()).isEqualTo(480);
-    assertThat(spans.get(3).manner().inversion()).contains(1);
+    assertThat(spans.get(1).articulation().push()).isEqualTo(480);
+    assertThat(spans.get(3).articulation().inversion()).contains(1);
     assertThat(spans.stream().mapToInt(s -> s.ticks()).sum()).isEqualTo(5 * 3840);
   }
 
@@ -111,7 +112,7 @@ class MainTest {
             "58");
     assertThat(made.status()).as(made.err()).isZero();
     Song read = SongFile.read(song);
-    var groove = (Pattern.Drums) read.parts(Role.DRUMS).get(0).variants().get(0).pattern();
+    var groove = (Pattern.Drums) read.parts(Role.DRUMS).get(0).patterns().get(0).pattern();
     assertThat(groove.lane(DrumVoice.CLOSED_HAT).orElseThrow()).hasToString("x.o.x.x3.");
     assertThat(groove.lane(DrumVoice.COWBELL).orElseThrow().length()).isEqualTo(5);
     LaneId second = new LaneId(DrumVoice.CLAP, 2);
@@ -244,7 +245,7 @@ class MainTest {
     Path song = folder.resolve("plain.tide");
     assertThat(draft(song, "--lane", "hat: xxxxxxxxxxxxxxxx").status()).isZero();
     Pattern.Drums groove =
-        (Pattern.Drums) SongFile.read(song).parts(Role.DRUMS).get(0).variant("A").pattern();
+        (Pattern.Drums) SongFile.read(song).parts(Role.DRUMS).get(0).pattern("A").pattern();
     assertThat(groove.find(DrumVoice.CLOSED_HAT.lane()).orElseThrow().accents()).isEmpty();
   }
 

@@ -11,13 +11,13 @@ import westtide.compose.groove.KickVelocity;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.song.Cell;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.GrooveEdits;
@@ -45,7 +45,7 @@ final class DrumSchools {
   }
 
   private static int bars(Song song, Part part, Cell cell) {
-    return part.groove(cell.variant(), song.brief().meter()).map(Pattern.Drums::bars).orElse(0);
+    return part.groove(cell.pattern(), song.brief().meter()).map(Pattern.Drums::bars).orElse(0);
   }
 
   /** The main groove of every drum part grown to eight bars wherever it plays, or kept again. */
@@ -60,7 +60,7 @@ final class DrumSchools {
   private static Song withEightBars(Song song, Part part, boolean throughWritten) {
     if (!throughWritten) {
       return playing(
-          song, part, cell -> bars(song, part, cell) >= LONG, cell -> kept(part, cell.variant()));
+          song, part, cell -> bars(song, part, cell) >= LONG, cell -> kept(part, cell.pattern()));
     }
     String main = new PlayedBars(song).pattern(part);
     String name = main + GROWN;
@@ -68,14 +68,14 @@ final class DrumSchools {
     return playing(
         grown,
         part,
-        cell -> part.variant(cell.variant()).name().equals(main),
+        cell -> part.pattern(cell.pattern()).name().equals(main),
         cell -> Optional.of(name));
   }
 
   /** The groove that was grown into this one; empty, the usual one, where none was. */
   private static Optional<String> kept(Part part, String grown) {
-    return part.variants().stream()
-        .map(Variant::name)
+    return part.patterns().stream()
+        .map(NamedPattern::name)
         .filter(name -> grown.equals(name + GROWN))
         .findFirst();
   }
@@ -91,14 +91,14 @@ final class DrumSchools {
   }
 
   private static Song playing(
-      Song song, Part part, Predicate<Cell> which, Function<Cell, Optional<String>> variant) {
+      Song song, Part part, Predicate<Cell> which, Function<Cell, Optional<String>> pattern) {
     return song.withForm(
         song.form()
             .each(
                 section ->
                     section.withEachCell(
                         part.id(),
-                        c -> which.test(c) ? c.withVariant(variant.apply(c).orElse("")) : c)));
+                        c -> which.test(c) ? c.withPattern(pattern.apply(c).orElse("")) : c)));
   }
 
   /** Whether velocities of copies differ; empty without drums. */
@@ -141,11 +141,11 @@ final class DrumSchools {
   private static Song each(Song song, UnaryOperator<DrumLane> change) {
     Song out = song;
     for (Part part : song.parts()) {
-      for (Variant variant : part.variants()) {
+      for (NamedPattern named : part.patterns()) {
         Optional<Pattern.Drums> groove =
-            out.part(part.id()).flatMap(p -> p.groove(variant.name(), song.brief().meter()));
+            out.part(part.id()).flatMap(p -> p.groove(named.name(), song.brief().meter()));
         if (groove.isPresent()) {
-          GrooveEdits edits = new GrooveEdits(part.id(), variant.name());
+          GrooveEdits edits = new GrooveEdits(part.id(), named.name());
           out = edits.replace("", groove.get().each(change)).apply(out);
         }
       }

@@ -107,7 +107,7 @@ public final class FormDraft {
   /** Cells that ask for patterns the part has; where it lacks one it plays its first. */
   private static List<Cell> fitting(Part part, List<Cell> cells) {
     return cells.stream()
-        .map(cell -> part.find(cell.variant()).isPresent() ? cell : cell.withVariant(""))
+        .map(cell -> part.find(cell.pattern()).isPresent() ? cell : cell.withPattern(""))
         .toList();
   }
 
@@ -138,7 +138,7 @@ public final class FormDraft {
             out.withCells(
                 part.id(),
                 section.cells(part.id()).stream()
-                    .filter(cell -> !cell.variant().equals(GrooveDraft.FILL))
+                    .filter(cell -> !cell.pattern().equals(GrooveDraft.FILL))
                     .toList());
       }
     }

@@ -100,7 +100,7 @@ public enum School {
       case LOW_END ->
           new PlayedBars(song)
               .part(Role.SUB)
-              .flatMap(part -> part.rules(FollowRule.Sub.class).stream().findFirst())
+              .flatMap(part -> part.rules(FollowRule.Bass808.class).stream().findFirst())
               .map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));

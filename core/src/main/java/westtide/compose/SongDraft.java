@@ -13,13 +13,13 @@ import westtide.song.Brief;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.FormLine;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.SectionKind;
 import westtide.song.Seed;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
@@ -159,7 +159,7 @@ public record SongDraft(
     List<ChordSpan> spans = new ArrayList<>(row.spans());
     int strum = style.chords().strum();
     for (int i = 0; strum > 0 && i < spans.size(); i += 2) {
-      spans.set(i, spans.get(i).withManner(m -> m.withStrum(Optional.of(Strum.up(strum)))));
+      spans.set(i, spans.get(i).withArticulation(m -> m.withStrum(Optional.of(Strum.up(strum)))));
     }
     Optional<ChordRhythm> own = Optional.of(rhythm).filter(r -> r.push() > 0);
     return row.withSpans(spans).withRhythm(own);
@@ -192,7 +192,7 @@ public record SongDraft(
         style.lead().name(),
         Role.LINE,
         style.lead().program(),
-        List.of(new Variant(MAIN, line), new Variant(TEASE, draft.tease(line))));
+        List.of(new NamedPattern(MAIN, line), new NamedPattern(TEASE, draft.tease(line))));
   }
 
   private Part drums() {
@@ -201,9 +201,9 @@ public record SongDraft(
   }
 
   private Part sub() {
-    PartHabit.Sub habit = style.sub();
+    PartHabit.Bass808 habit = style.sub();
     FollowRule rule =
-        new FollowRule.Sub(
+        new FollowRule.Bass808(
             habit.link(), Seed.pick(habit.figures(), seed.random("808 figure")), habit.lowest());
     return following(SUB, habit, Role.SUB, rule);
   }
@@ -225,6 +225,6 @@ public record SongDraft(
         habit.name(),
         role,
         habit.program(),
-        List.of(new Variant(MAIN, new Pattern.Following(rule))));
+        List.of(new NamedPattern(MAIN, new Pattern.Following(rule))));
   }
 }

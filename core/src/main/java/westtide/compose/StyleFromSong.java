@@ -119,7 +119,7 @@ public final class StyleFromSong {
             .toList(),
         rule.kind(),
         spans.stream()
-            .flatMap(span -> span.manner().strum().stream())
+            .flatMap(span -> span.articulation().strum().stream())
             .mapToInt(Strum::millis)
             .findFirst()
             .orElse(0),
@@ -187,10 +187,10 @@ public final class StyleFromSong {
     return List.of(lanes);
   }
 
-  private Optional<Pattern.Drums> drums(String variant) {
+  private Optional<Pattern.Drums> drums(String pattern) {
     return main(Role.DRUMS)
-        .filter(part -> part.find(variant).isPresent())
-        .flatMap(part -> part.groove(variant, brief.meter()));
+        .filter(part -> part.find(pattern).isPresent())
+        .flatMap(part -> part.groove(pattern, brief.meter()));
   }
 
   private PartHabit.Keys keys() {
@@ -217,14 +217,14 @@ public final class StyleFromSong {
         .orElse(base.lead());
   }
 
-  private PartHabit.Sub sub() {
+  private PartHabit.Bass808 sub() {
     Optional<Part> part = main(Role.SUB);
-    Optional<FollowRule.Sub> rule =
-        part.flatMap(p -> p.rules(FollowRule.Sub.class).stream().findFirst());
+    Optional<FollowRule.Bass808> rule =
+        part.flatMap(p -> p.rules(FollowRule.Bass808.class).stream().findFirst());
     if (part.isEmpty() || rule.isEmpty()) {
       return base.sub();
     }
-    return new PartHabit.Sub(
+    return new PartHabit.Bass808(
         part.get().name(),
         part.get().program(),
         rule.get().link(),
@@ -289,8 +289,8 @@ public final class StyleFromSong {
 
   private static String plan(Section section, Part part, int bar) {
     var cell = section.cell(part.id(), bar);
-    String variant = cell.variant().isEmpty() ? SongDraft.MAIN : cell.variant();
-    return cell.level() + (variant.equals(SongDraft.MAIN) ? "" : ":" + variant);
+    String pattern = cell.pattern().isEmpty() ? SongDraft.MAIN : cell.pattern();
+    return cell.level() + (pattern.equals(SongDraft.MAIN) ? "" : ":" + pattern);
   }
 
   private List<Reason> reasons() {

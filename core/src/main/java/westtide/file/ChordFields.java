@@ -20,9 +20,9 @@ import java.util.Set;
 import java.util.function.Function;
 import westtide.rhythm.Figure;
 import westtide.song.FollowRule;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
-import westtide.song.chord.Manner;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
@@ -162,33 +162,35 @@ final class ChordFields {
   private static ObjectNode write(ChordSpan span) {
     ObjectNode out =
         NODES.objectNode().put("chord", span.chord().toString()).put("ticks", span.ticks());
-    Manner manner = span.manner();
-    if (manner.early() > 0) {
-      out.put("early", manner.early());
+    ChordArticulation articulation = span.articulation();
+    if (articulation.push() > 0) {
+      out.put("early", articulation.push());
     }
-    if (manner.rest()) {
+    if (articulation.rest()) {
       out.put("rest", true);
     }
-    manner.kind().ifPresent(kind -> out.put("spread", kind.name()));
-    manner.inversion().ifPresent(turns -> out.put("inversion", turns));
-    manner
+    articulation.kind().ifPresent(kind -> out.put("spread", kind.name()));
+    articulation.inversion().ifPresent(turns -> out.put("inversion", turns));
+    articulation
         .own()
         .ifPresent(
             own -> {
               ArrayNode keys = out.putArray("notes");
               own.keys().forEach(keys::add);
             });
-    manner.strum().ifPresent(strum -> out.set("strum", write(strum)));
-    if (!manner.without().isEmpty()) {
+    articulation.strum().ifPresent(strum -> out.set("strum", write(strum)));
+    if (!articulation.without().isEmpty()) {
       ObjectNode leaves = out.putObject("without");
-      manner.without().forEach((part, members) -> write(members, leaves.putArray(part.value())));
+      articulation
+          .without()
+          .forEach((part, members) -> write(members, leaves.putArray(part.value())));
     }
     return out;
   }
 
   private static ChordSpan span(JsonNode node) {
-    Manner manner =
-        new Manner(
+    ChordArticulation articulation =
+        new ChordArticulation(
             node.path("early").asInt(0),
             node.path("rest").asBoolean(false),
             node.has("spread")
@@ -198,7 +200,7 @@ final class ChordFields {
             optional(node, "notes", ChordFields::voicing),
             optional(node, "strum", ChordFields::strum),
             without(node.path("without")));
-    return new ChordSpan(Chord.parse(text(node, "chord")), number(node, "ticks"), manner);
+    return new ChordSpan(Chord.parse(text(node, "chord")), number(node, "ticks"), articulation);
   }
 
   private static Map<PartId, Set<ChordMember>> without(JsonNode node) {

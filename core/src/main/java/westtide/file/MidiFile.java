@@ -109,9 +109,9 @@ public final class MidiFile {
    *
    * @throws UnusableFileException when the place cannot be written
    */
-  public static void writePattern(Song song, PartId part, String variant, Path path)
+  public static void writePattern(Song song, PartId part, String pattern, Path path)
       throws UnusableFileException {
-    Score score = Score.of(PatternSong.of(song, part, variant));
+    Score score = Score.of(PatternSong.of(song, part, pattern));
     WholeFile.write(path, bytes(score, score.parts()));
   }
 

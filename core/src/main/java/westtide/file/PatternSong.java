@@ -12,7 +12,7 @@ import westtide.song.PlayedBars;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.chord.Manner;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.Progression;
 import westtide.song.id.PartId;
 
@@ -20,15 +20,15 @@ import westtide.song.id.PartId;
 final class PatternSong {
   private PatternSong() {}
 
-  static Song of(Song song, PartId part, String variant) {
+  static Song of(Song song, PartId part, String name) {
     Part playing = song.part(part).orElseThrow();
-    Pattern pattern = playing.variant(variant).pattern();
+    Pattern pattern = playing.pattern(name).pattern();
     Section section =
         Section.of(
             SectionWord.HOOK,
-            pattern.accept(new Bars(song, playing, variant)),
-            progression(song, part, variant),
-            Map.of(part, List.of(new Cell(0, Level.FULL, variant))));
+            pattern.accept(new Bars(song, playing, name)),
+            progression(song, part, name),
+            Map.of(part, List.of(new Cell(0, Level.FULL, name))));
     Form form = new Form(List.of(section));
     return pattern instanceof Pattern.Following
         ? song.withForm(form)
@@ -39,10 +39,10 @@ final class PatternSong {
    * The progression it is heard over first, or where it never plays the one most of the song is
    * over.
    */
-  private static String progression(Song song, PartId part, String variant) {
+  private static String progression(Song song, PartId part, String pattern) {
     return Score.of(song).part(part).stream()
         .flatMap(scored -> scored.passages().stream())
-        .filter(passage -> passage.name().equals(variant))
+        .filter(passage -> passage.name().equals(pattern))
         .map(passage -> song.form().sections().get(passage.place()).progression())
         .findFirst()
         .orElseGet(() -> new PlayedBars(song).progression().name());
@@ -55,13 +55,13 @@ final class PatternSong {
             row ->
                 row.withSpans(
                     row.spans().stream()
-                        .map(span -> span.withManner(Manner::withoutParts))
+                        .map(span -> span.withArticulation(ChordArticulation::withoutParts))
                         .toList()))
         .toList();
   }
 
   /** How many bars each kind of pattern has; a rule plays its progression through. */
-  private record Bars(Song song, Part part, String variant) implements Pattern.Kinds<Integer> {
+  private record Bars(Song song, Part part, String name) implements Pattern.Kinds<Integer> {
     @Override
     public Integer drums(Pattern.Drums pattern) {
       return pattern.bars();
@@ -79,7 +79,7 @@ final class PatternSong {
 
     @Override
     public Integer following(Pattern.Following pattern) {
-      String row = progression(song, part.id(), variant);
+      String row = progression(song, part.id(), name);
       return Math.min(Section.MOST_BARS, song.progression(row).bars(song.brief().meter()));
     }
   }

@@ -27,6 +27,7 @@ import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -36,7 +37,6 @@ import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Transposition;
-import westtide.song.Variant;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
@@ -117,7 +117,7 @@ final class SongReader {
             text(node, "name"),
             named(Role.class, node, "role"),
             number(node, "program"),
-            list(field(node, "patterns"), p -> new Variant(text(p, "name"), pattern(p))));
+            list(field(node, "patterns"), p -> new NamedPattern(text(p, "name"), pattern(p))));
     if (node.has("sound")) {
       part = part.withPatch(SoundFields.patch(field(node, "sound")), part.program());
     }
@@ -155,7 +155,7 @@ final class SongReader {
     return switch (follows) {
       case "chords" -> ChordFields.rule(node);
       case "808" ->
-          new FollowRule.Sub(
+          new FollowRule.Bass808(
               named(KickLink.class, node, "link"),
               new Figure(text(node, "figure")),
               number(node, "lowest"));

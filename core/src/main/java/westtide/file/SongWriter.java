@@ -6,13 +6,13 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
-import westtide.song.Variant;
 
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
@@ -74,13 +74,13 @@ final class SongWriter {
       out.set("laneSounds", DrumFields.write(part.lanes()));
     }
     ArrayNode patterns = out.putArray("patterns");
-    part.variants().forEach(variant -> patterns.add(variant(variant)));
+    part.patterns().forEach(named -> patterns.add(pattern(named)));
     return out;
   }
 
-  private ObjectNode variant(Variant variant) {
-    ObjectNode out = nodes.objectNode().put("name", variant.name());
-    variant.pattern().accept(new Written(out));
+  private ObjectNode pattern(NamedPattern named) {
+    ObjectNode out = nodes.objectNode().put("name", named.name());
+    named.pattern().accept(new Written(out));
     return out;
   }
 
@@ -124,7 +124,7 @@ final class SongWriter {
     }
 
     @Override
-    public ObjectNode sub(FollowRule.Sub rule) {
+    public ObjectNode sub(FollowRule.Bass808 rule) {
       return nodes
           .objectNode()
           .put("follows", "808")
@@ -195,6 +195,6 @@ final class SongWriter {
         .objectNode()
         .put("from", cell.fromBar())
         .put("level", cell.level().toString())
-        .put("pattern", cell.variant());
+        .put("pattern", cell.pattern());
   }
 }

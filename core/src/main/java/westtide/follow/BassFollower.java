@@ -83,7 +83,7 @@ final class BassFollower {
   }
 
   private static boolean rests(PlacedChord chord) {
-    return chord.span().manner().rest();
+    return chord.span().articulation().rest();
   }
 
   private static void cut(List<Note> notes, int tick) {

@@ -53,7 +53,7 @@ final class ChordFollower {
     List<PlacedChord> chords = harmony.chords();
     List<Note> out = new ArrayList<>();
     for (int i = 0; i < chords.size(); i++) {
-      if (chords.get(i).span().manner().rest()) {
+      if (chords.get(i).span().articulation().rest()) {
         continue;
       }
       for (Strike strike : strikes(chords.get(i))) {
@@ -70,7 +70,7 @@ final class ChordFollower {
       return List.of(new Strike(chord.start(), chord.ticks(), HELD_VELOCITY, false));
     }
     TreeMap<Integer, Strike> strikes = struck(figure.get(), chord);
-    if (chord.early() > 0) {
+    if (chord.push() > 0) {
       pushFirst(strikes, chord);
     }
     if (strikes.isEmpty()) {
@@ -96,10 +96,10 @@ final class ChordFollower {
 
   /** The strike on the written place comes early instead; where none is, one is added. */
   private static void pushFirst(TreeMap<Integer, Strike> strikes, PlacedChord chord) {
-    strikes.headMap(chord.start() + chord.early(), false).clear();
-    Strike written = strikes.remove(chord.start() + chord.early());
+    strikes.headMap(chord.start() + chord.push(), false).clear();
+    Strike written = strikes.remove(chord.start() + chord.push());
     int next = strikes.isEmpty() ? chord.end() : strikes.firstKey();
-    int ticks = written == null ? next - chord.start() : written.ticks + chord.early();
+    int ticks = written == null ? next - chord.start() : written.ticks + chord.push();
     int velocity = written == null ? Velocity.HIT : written.velocity;
     strikes.put(chord.start(), new Strike(chord.start(), ticks, velocity, false));
   }
@@ -110,7 +110,7 @@ final class ChordFollower {
       return;
     }
     Voicing voicing = played.get();
-    Optional<Strum> strum = rule.own().strum().or(placed.span().manner()::strum);
+    Optional<Strum> strum = rule.own().strum().or(placed.span().articulation()::strum);
     for (int i = 0; i < voicing.keys().size(); i++) {
       int late = late(strum, voicing, i, strike);
       int key = voicing.keys().get(i);
@@ -135,7 +135,7 @@ final class ChordFollower {
 
   private List<Integer> kept(Voicing voicing, PlacedChord placed) {
     Chord chord = placed.chord();
-    Set<ChordMember> here = placed.span().manner().without(part);
+    Set<ChordMember> here = placed.span().articulation().without(part);
     return voicing.keys().stream()
         .filter(key -> rule.layer().without().stream().noneMatch(m -> m.is(key, voicing, chord)))
         .filter(key -> here.stream().noneMatch(m -> m.is(key, voicing, chord)))

@@ -46,7 +46,7 @@ public record Follower(
   }
 
   @Override
-  public List<Note> sub(FollowRule.Sub rule) {
+  public List<Note> sub(FollowRule.Bass808 rule) {
     return new SubFollower(rule, kicks.get()).resolve(harmony);
   }
 

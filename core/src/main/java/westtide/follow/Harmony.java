@@ -66,7 +66,7 @@ public record Harmony(
 
   /** Whether nothing is played at a tick inside the section. */
   public boolean rests(int tick) {
-    return at(tick).span().manner().rest();
+    return at(tick).span().articulation().rest();
   }
 
   /** The first chord that starts after a tick, if the section has one. */

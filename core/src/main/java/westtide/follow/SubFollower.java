@@ -19,10 +19,10 @@ import westtide.theory.Pitch;
 final class SubFollower {
   private static final int FULL = 112;
 
-  private final FollowRule.Sub rule;
+  private final FollowRule.Bass808 rule;
   private final List<Integer> kicks;
 
-  SubFollower(FollowRule.Sub rule, List<Integer> kicks) {
+  SubFollower(FollowRule.Bass808 rule, List<Integer> kicks) {
     this.rule = rule;
     this.kicks = kicks;
   }
@@ -36,7 +36,7 @@ final class SubFollower {
     TreeSet<Integer> stops = new TreeSet<>();
     int bass = -1;
     for (var chord : harmony.chords()) {
-      boolean rest = chord.span().manner().rest();
+      boolean rest = chord.span().articulation().rest();
       int next = rest ? -1 : chord.chord().bass().pitchClass();
       if (next != bass) {
         (rest ? stops : starts).add(chord.start());

@@ -1,7 +1,7 @@
 package westtide.play;
 
+import westtide.sound.Audition;
 import westtide.sound.PreparedScore;
-import westtide.sound.Trial;
 
 /** What the audio thread is asked to do before its next block. */
 sealed interface Request {
@@ -21,7 +21,7 @@ sealed interface Request {
   record Loop(int from, int to) implements Request {}
 
   /** Hear one note. */
-  record Hear(Trial trial) implements Request {}
+  record Hear(Audition trial) implements Request {}
 
   /** Click on every beat, or not. */
   record Click(boolean on) implements Request {}

@@ -10,7 +10,7 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 import westtide.song.drum.PlayedHit;
 
 /**
@@ -61,7 +61,7 @@ public final class SimulatedPads implements PadInput {
     Random random = new Random(hand.seed());
     List<PlayedHit> out = new ArrayList<>();
     for (DrumLane lane : figure.lanes()) {
-      for (LaidHit laid : lane.laid(ticks, ticks)) {
+      for (PlacedHit laid : lane.laid(ticks, ticks)) {
         double off = (hand.late() + hand.ms() * random.nextGaussian()) / millisPerTick;
         long velocity =
             Math.round(lane.velocity(laid, 0) + hand.velocity() * random.nextGaussian());

@@ -23,7 +23,10 @@ final class ChordMeasures {
     this.row = row;
     this.laid = laid.stream().filter(one -> one.row().equals(row)).findFirst();
     this.chords =
-        row.spans().stream().filter(span -> !span.manner().rest()).map(ChordSpan::chord).toList();
+        row.spans().stream()
+            .filter(span -> !span.articulation().rest())
+            .map(ChordSpan::chord)
+            .toList();
   }
 
   List<Measure> take() {

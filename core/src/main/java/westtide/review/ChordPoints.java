@@ -27,7 +27,7 @@ final class ChordPoints {
           (score, style) -> score.song().progressions().size() > 1,
           "chords strummed",
           (score, style) ->
-              spans(score.song()).stream().anyMatch(span -> span.manner().strum().isPresent())
+              spans(score.song()).stream().anyMatch(span -> span.articulation().strum().isPresent())
                   || score.song().rules(FollowRule.Chords.class).stream()
                       .anyMatch(ChordPoints::strums),
           "two-note stacks",
@@ -57,7 +57,8 @@ final class ChordPoints {
 
   private static boolean spread(Song song, VoicingKind kind) {
     return song.rules(FollowRule.Chords.class).stream().anyMatch(rule -> rule.kind() == kind)
-        || spans(song).stream().anyMatch(span -> span.manner().kind().equals(Optional.of(kind)));
+        || spans(song).stream()
+            .anyMatch(span -> span.articulation().kind().equals(Optional.of(kind)));
   }
 
   private static boolean strums(FollowRule.Chords rule) {

@@ -17,7 +17,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 
 /** Points of the checklist that are read from the grooves. Steps are counted from 0. */
 final class DrumPoints {
@@ -93,7 +93,7 @@ final class DrumPoints {
         groove.lanes().stream()
             .filter(lane -> lane.voice() == voice)
             .flatMap(lane -> groove.laid(lane, meter).stream())
-            .map(LaidHit::tick)
+            .map(PlacedHit::tick)
             .collect(Collectors.toSet());
     return IntStream.range(0, groove.bars())
         .map(bar -> bar * meter.ticksPerBar())
@@ -112,7 +112,7 @@ final class DrumPoints {
                 groove.lanes().stream()
                     .filter(lane -> lane.voice() == voice)
                     .flatMap(lane -> groove.laid(lane, meter).stream())
-                    .mapToInt(LaidHit::tick)
+                    .mapToInt(PlacedHit::tick)
                     .anyMatch(tick -> on(tick, bar, step, meter)));
   }
 

@@ -146,7 +146,7 @@ record DrumRepeats(List<List<Bar>> sections) {
         "Play the fill before a change",
         song -> {
           Song split = FormEdits.split(id, part, bar).apply(song);
-          return FormEdits.variant(id, part, bar, FILL).apply(split);
+          return FormEdits.pattern(id, part, bar, FILL).apply(split);
         });
   }
 }

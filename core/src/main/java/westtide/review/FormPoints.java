@@ -65,7 +65,7 @@ final class FormPoints {
         ? last.level() == Level.OUT && section.bars() > 1
         : played
             && last.level() != Level.OUT
-            && !drums.variant(last.variant()).equals(drums.variant(before.variant()));
+            && !drums.pattern(last.pattern()).equals(drums.pattern(before.pattern()));
   }
 
   private static boolean hookAboveVerse(Score score) {

@@ -13,8 +13,8 @@ import westtide.score.Chokes;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
-import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
 import westtide.style.LaneHabit;
 
@@ -107,7 +107,7 @@ final class GrooveFindings {
     for (int other : Chokes.silencing(index, groove, part)) {
       view.laid(groove.lanes().get(other)).forEach(laid -> silencing.add(laid.tick()));
     }
-    List<LaidHit> own = view.laid(lane);
+    List<PlacedHit> own = view.laid(lane);
     long silent = own.stream().filter(laid -> silencing.contains(laid.tick())).count();
     if (own.isEmpty() || silent < MOSTLY * own.size()) {
       return;
@@ -139,9 +139,9 @@ final class GrooveFindings {
 
   private Finding crowd(int tick, List<LaneId> lanes) {
     DrumLane softest = null;
-    LaidHit least = null;
+    PlacedHit least = null;
     for (DrumLane lane : groove.lanes()) {
-      for (LaidHit laid : view.laid(lane)) {
+      for (PlacedHit laid : view.laid(lane)) {
         boolean softer = least == null || lane.velocity(laid, 0) < softest.velocity(least, 0);
         if (laid.tick() == tick && softer) {
           softest = lane;

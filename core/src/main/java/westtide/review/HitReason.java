@@ -14,8 +14,8 @@ import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PlacedHit;
 import westtide.style.LaneHabit;
 import westtide.style.Style;
 
@@ -50,7 +50,7 @@ public final class HitReason {
    */
   public String of(LaneId id, int tick) {
     Optional<DrumLane> lane = groove.find(id);
-    Optional<LaidHit> hit =
+    Optional<PlacedHit> hit =
         lane.flatMap(l -> laid(l).stream().filter(laid -> laid.tick() == tick).findFirst());
     if (hit.isEmpty()) {
       return "";
@@ -64,7 +64,7 @@ public final class HitReason {
     return String.join("; ", out);
   }
 
-  private List<LaidHit> laid(DrumLane lane) {
+  private List<PlacedHit> laid(DrumLane lane) {
     return groove.laid(lane, meter);
   }
 
@@ -119,7 +119,7 @@ public final class HitReason {
       if (!lane.voice().backbone() || lane.id().equals(id)) {
         continue;
       }
-      for (LaidHit laid : laid(lane)) {
+      for (PlacedHit laid : laid(lane)) {
         int before = tick - laid.tick();
         if (before == 0) {
           with.add(word(lane.id().toString()));

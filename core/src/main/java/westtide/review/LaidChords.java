@@ -40,7 +40,7 @@ record LaidChords(Part part, FollowRule.Chords rule, Progression row, List<Voici
   private static Voicing played(Part part, FollowRule.Chords rule, ChordSpan span, Voicing whole) {
     Set<ChordMember> without = EnumSet.noneOf(ChordMember.class);
     without.addAll(rule.layer().without());
-    without.addAll(span.manner().without(part.id()));
+    without.addAll(span.articulation().without(part.id()));
     List<Integer> kept =
         whole.keys().stream()
             .filter(key -> without.stream().noneMatch(m -> m.is(key, whole, span.chord())))
@@ -54,7 +54,7 @@ record LaidChords(Part part, FollowRule.Chords rule, Progression row, List<Voici
     for (ScoredPart part : score.parts()) {
       for (Passage passage : part.passages()) {
         part.part()
-            .variant(passage.name())
+            .pattern(passage.name())
             .rule(FollowRule.Chords.class)
             .ifPresent(
                 rule -> played.add(new Played(part.part(), rule, passage.harmony().progression())));

@@ -17,7 +17,7 @@ final class LowEndPoints {
   private LowEndPoints() {}
 
   private static boolean linked(Song song, KickLink link) {
-    return song.rules(FollowRule.Sub.class).stream().anyMatch(sub -> sub.link() == link);
+    return song.rules(FollowRule.Bass808.class).stream().anyMatch(sub -> sub.link() == link);
   }
 
   private static boolean picksUp(Song song) {

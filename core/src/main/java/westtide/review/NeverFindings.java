@@ -29,7 +29,7 @@ final class NeverFindings {
   NeverFindings(StyledGroove view, ScoredPart part) {
     this.view = view;
     for (Passage passage : part.passages()) {
-      if (passage.name().equals(view.edits().variant())) {
+      if (passage.name().equals(view.edits().pattern())) {
         plays = true;
         passage.notes().forEach(this::add);
       }

@@ -16,8 +16,8 @@ import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
 import westtide.style.LaneHabit;
 import westtide.style.Span;
@@ -78,7 +78,7 @@ final class StyleGrooveFindings {
   }
 
   /** A figure of the style as a lane over the bars of this groove. */
-  private List<LaidHit> figure(LaneHabit habit, int index) {
+  private List<PlacedHit> figure(LaneHabit habit, int index) {
     DrumLane lane =
         DrumLane.of(DrumVoice.KICK.lane(), StepLane.parse(habit.texts().get(index)))
             .withGrid(habit.grid());
@@ -86,10 +86,10 @@ final class StyleGrooveFindings {
   }
 
   /** The ticks of hits that are no ghosts. */
-  private static Set<Integer> strong(List<LaidHit> laid) {
+  private static Set<Integer> strong(List<PlacedHit> laid) {
     return laid.stream()
         .filter(hit -> hit.hit().velocity() > Velocity.SOFT)
-        .map(LaidHit::tick)
+        .map(PlacedHit::tick)
         .collect(Collectors.toSet());
   }
 

@@ -7,7 +7,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
 import westtide.style.Style;
 
@@ -25,7 +25,7 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
   }
 
   /** Where the hits of a lane fall. */
-  List<LaidHit> laid(DrumLane lane) {
+  List<PlacedHit> laid(DrumLane lane) {
     return groove.laid(lane, meter());
   }
 
@@ -42,12 +42,12 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
 
   /** What findings of it are known by. */
   String id() {
-    return edits.part() + "." + edits.variant();
+    return edits.part() + "." + edits.pattern();
   }
 
   /** Its part and name. */
   String where() {
     String name = song.part(edits.part()).map(Part::name).orElse("Drums");
-    return name + ", groove " + edits.variant();
+    return name + ", groove " + edits.pattern();
   }
 }

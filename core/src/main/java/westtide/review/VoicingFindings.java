@@ -47,7 +47,7 @@ final class VoicingFindings {
     List<PlacedChord> placed = laid.row().placed();
     for (int i = 0; i < placed.size(); i++) {
       List<Integer> muddy = laid.voicings().get(i).muddy();
-      if (!muddy.isEmpty() && !placed.get(i).span().manner().rest()) {
+      if (!muddy.isEmpty() && !placed.get(i).span().articulation().rest()) {
         out.add(mud(laid, i, placed.get(i), muddy));
       }
     }
@@ -60,7 +60,7 @@ final class VoicingFindings {
     String notes =
         muddy.stream().map(k -> key.pitch(k).toString()).collect(Collectors.joining(", "));
     Set<ChordMember> without = EnumSet.noneOf(ChordMember.class);
-    without.addAll(chord.span().manner().without(laid.part().id()));
+    without.addAll(chord.span().articulation().without(laid.part().id()));
     voicing.keys().stream()
         .filter(k -> k != voicing.bass() && crowds(k, voicing, muddy))
         .forEach(k -> without.add(member(k, voicing, chord.chord())));
@@ -128,7 +128,7 @@ final class VoicingFindings {
           for (int index : chords) {
             out =
                 new ChordEdits(row.name())
-                    .manner("", index, m -> m.withKind(Optional.of(VoicingKind.CLOSE)))
+                    .articulation("", index, m -> m.withKind(Optional.of(VoicingKind.CLOSE)))
                     .apply(out);
           }
           return out;
@@ -147,7 +147,9 @@ final class VoicingFindings {
   /** What is typed beyond the triad and left out by a thin voicing. */
   private static List<Interval> lost(LaidChords laid, ChordSpan span) {
     VoicingKind kind = kind(laid, span);
-    if (!THIN.contains(kind) || span.manner().own().isPresent() || span.manner().rest()) {
+    if (!THIN.contains(kind)
+        || span.articulation().own().isPresent()
+        || span.articulation().rest()) {
       return List.of();
     }
     return kind.leavesOut(span.chord()).stream().filter(VoicingFindings::colours).toList();
@@ -162,7 +164,7 @@ final class VoicingFindings {
   }
 
   private static VoicingKind kind(LaidChords laid, ChordSpan span) {
-    return span.manner().kind().orElse(laid.rule().kind());
+    return span.articulation().kind().orElse(laid.rule().kind());
   }
 
   /** A row in which two chords take turns and nothing else happens. */

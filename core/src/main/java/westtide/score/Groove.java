@@ -13,7 +13,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 
 /**
  * A groove laid out over a stretch of a section: lanes repeated and restarted, hits that do not
@@ -63,25 +63,25 @@ final class Groove {
     int from = span.fromBar() * meter.ticksPerBar();
     int to = span.endBar() * meter.ticksPerBar();
     Set<Integer> silent = choked(index, from, to);
-    for (LaidHit laid : laid(lane, to)) {
+    for (PlacedHit laid : laid(lane, to)) {
       if (plays(lane, laid, from, to) && (silent.isEmpty() || !silent.contains(laid.tick()))) {
         strike(struck, laid, to, sink);
       }
     }
   }
 
-  private List<LaidHit> laid(DrumLane lane, int to) {
+  private List<PlacedHit> laid(DrumLane lane, int to) {
     return lane.laid(to, drums.restartTicks(lane, meter));
   }
 
-  private boolean plays(DrumLane lane, LaidHit laid, int from, int to) {
+  private boolean plays(DrumLane lane, PlacedHit laid, int from, int to) {
     When when = laid.hit().when();
     return laid.tick() >= from
         && !lane.silences(laid)
         && (when.equals(When.ALWAYS) || when.plays(pass(laid, from, to), laid.hit().step()));
   }
 
-  private When.Pass pass(LaidHit laid, int from, int to) {
+  private When.Pass pass(PlacedHit laid, int from, int to) {
     int bar = laid.tick() / meter.ticksPerBar();
     boolean lastBar = (bar + 1) * meter.ticksPerBar() >= to;
     return new When.Pass(
@@ -96,7 +96,7 @@ final class Groove {
     Set<Integer> out = new HashSet<>();
     for (int other : Chokes.silencing(lane, drums, part)) {
       DrumLane choking = drums.lanes().get(other);
-      for (LaidHit laid : laid(choking, to)) {
+      for (PlacedHit laid : laid(choking, to)) {
         if (plays(choking, laid, from, to)) {
           out.add(laid.tick());
         }
@@ -105,7 +105,7 @@ final class Groove {
     return out;
   }
 
-  private static void strike(StruckLane struck, LaidHit laid, int to, StrokeSink sink) {
+  private static void strike(StruckLane struck, PlacedHit laid, int to, StrokeSink sink) {
     DrumLane lane = struck.lane();
     Hit hit = laid.hit();
     int late = laid.tick() + lane.late(laid.step());

@@ -52,9 +52,9 @@ final class Harmonies {
   }
 
   /** What a part hears in the section at a place while it plays a pattern. */
-  Heard of(Part part, String variant, int place) {
+  Heard of(Part part, String pattern, int place) {
     FollowRule.Own own =
-        part.variant(variant)
+        part.pattern(pattern)
             .rule(FollowRule.Chords.class)
             .map(FollowRule.Chords::own)
             .orElse(FollowRule.Own.NOTHING);

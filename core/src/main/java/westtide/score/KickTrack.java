@@ -62,7 +62,7 @@ final class KickTrack {
   }
 
   private Optional<Pattern.Drums> groove(Part part, CellSpan span) {
-    return part.groove(span.cell().variant(), brief.meter());
+    return part.groove(span.cell().pattern(), brief.meter());
   }
 
   /** Adds the kicks of a stretch; false when its groove has no kick lane. */

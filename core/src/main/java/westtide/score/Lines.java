@@ -27,9 +27,9 @@ final class Lines {
   private final Map<Name, Pattern.Drums> grooves = new HashMap<>();
 
   /** What decides how a pattern resolves: a section, or what is heard over so many bars. */
-  private record Place(PartId part, String variant, int bars, int heard, int kicks) {}
+  private record Place(PartId part, String pattern, int bars, int heard, int kicks) {}
 
-  private record Name(PartId part, String variant) {}
+  private record Name(PartId part, String pattern) {}
 
   Lines(Song song, Harmonies harmonies) {
     this.song = song;
@@ -38,23 +38,23 @@ final class Lines {
   }
 
   /** A groove, worked out where it follows another. */
-  Pattern.Drums groove(Part part, String variant) {
+  Pattern.Drums groove(Part part, String pattern) {
     return grooves.computeIfAbsent(
-        new Name(part.id(), variant), name -> part.groove(variant, meter).orElseThrow());
+        new Name(part.id(), pattern), name -> part.groove(pattern, meter).orElseThrow());
   }
 
   /** A pattern, a groove worked out. */
-  Pattern pattern(Part part, String variant) {
-    return part.role() == Role.DRUMS ? groove(part, variant) : part.variant(variant).pattern();
+  Pattern pattern(Part part, String pattern) {
+    return part.role() == Role.DRUMS ? groove(part, pattern) : part.pattern(pattern).pattern();
   }
 
   /** What a pitched pattern plays over the section at a place. */
-  Line of(Part part, String variant, int place) {
-    Pattern pattern = part.variant(variant).pattern();
-    Place key = pattern.accept(new Deciding(part, variant, place));
+  Line of(Part part, String name, int place) {
+    Pattern pattern = part.pattern(name).pattern();
+    Place key = pattern.accept(new Deciding(part, name, place));
     Line found = known.get(key);
     if (found == null) {
-      found = pattern.accept(new Resolved(part, variant, place));
+      found = pattern.accept(new Resolved(part, name, place));
       known.put(key, found);
     }
     return found;
@@ -63,12 +63,12 @@ final class Lines {
   /** What each kind of pattern listens to in the section at a place. */
   private final class Deciding implements Pattern.Kinds<Place>, FollowRule.Kinds<Place> {
     private final Part part;
-    private final String variant;
+    private final String name;
     private final int place;
 
-    Deciding(Part part, String variant, int place) {
+    Deciding(Part part, String name, int place) {
       this.part = part;
-      this.variant = variant;
+      this.name = name;
       this.place = place;
     }
 
@@ -98,7 +98,7 @@ final class Lines {
     }
 
     @Override
-    public Place sub(FollowRule.Sub rule) {
+    public Place sub(FollowRule.Bass808 rule) {
       return by(heard(), harmonies.kicks(place).id());
     }
 
@@ -113,34 +113,34 @@ final class Lines {
     }
 
     private int heard() {
-      return harmonies.of(part, variant, place).id();
+      return harmonies.of(part, name, place).id();
     }
 
     private Place by(int heard, int kicks) {
-      return new Place(part.id(), variant, song.form().sections().get(place).bars(), heard, kicks);
+      return new Place(part.id(), name, song.form().sections().get(place).bars(), heard, kicks);
     }
   }
 
   /** Each kind of pattern over a section. */
   private final class Resolved implements Pattern.Kinds<Line> {
     private final Part part;
-    private final String variant;
+    private final String name;
     private final int place;
 
-    Resolved(Part part, String variant, int place) {
+    Resolved(Part part, String name, int place) {
       this.part = part;
-      this.variant = variant;
+      this.name = name;
       this.place = place;
     }
 
     @Override
     public Line drums(Pattern.Drums pattern) {
-      return new Line(variant, List.of(), 0);
+      return new Line(name, List.of(), 0);
     }
 
     @Override
     public Line varied(Pattern.Varied pattern) {
-      return new Line(variant, List.of(), 0);
+      return new Line(name, List.of(), 0);
     }
 
     @Override
@@ -156,12 +156,12 @@ final class Lines {
           }
         }
       }
-      return new Line(variant, out, once.size());
+      return new Line(name, out, once.size());
     }
 
     @Override
     public Line following(Pattern.Following pattern) {
-      Harmony harmony = harmonies.of(part, variant, place).harmony();
+      Harmony harmony = harmonies.of(part, name, place).harmony();
       Follower follower =
           new Follower(
               part.id(),
@@ -169,7 +169,7 @@ final class Lines {
               () -> harmonies.kicks(place).ticks(),
               song.brief().key(),
               rule -> doubled(rule, place));
-      return new Line(variant, follower.resolve(pattern.rule()), 0);
+      return new Line(name, follower.resolve(pattern.rule()), 0);
     }
   }
 

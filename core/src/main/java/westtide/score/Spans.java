@@ -31,6 +31,6 @@ final class Spans {
 
   /** The name of the pattern a cell plays. */
   static String name(Part part, Cell cell) {
-    return part.variant(cell.variant()).name();
+    return part.pattern(cell.pattern()).name();
   }
 }

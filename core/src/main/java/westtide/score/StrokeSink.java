@@ -1,6 +1,6 @@
 package westtide.score;
 
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 
 /** Takes the strokes of a groove one after another, lane by lane. */
 @FunctionalInterface
@@ -15,5 +15,5 @@ interface StrokeSink {
    * @param velocity 1 to 127, as the lane plays it
    * @param semitones how far above or below the tuned drum
    */
-  void stroke(StruckLane lane, LaidHit laid, int start, int ticks, int velocity, int semitones);
+  void stroke(StruckLane lane, PlacedHit laid, int start, int ticks, int velocity, int semitones);
 }

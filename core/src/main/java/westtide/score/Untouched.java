@@ -78,7 +78,7 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
   }
 
   private boolean hearsTheSame(Part part) {
-    boolean follows = !part.rules(FollowRule.Sub.class).isEmpty();
+    boolean follows = !part.rules(FollowRule.Bass808.class).isEmpty();
     if (follows && !sameDrums()) {
       return false;
     }

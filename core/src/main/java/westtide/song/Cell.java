@@ -5,9 +5,9 @@ package westtide.song;
  *
  * @param fromBar the bar of the section it begins with, from 0
  * @param level how full
- * @param variant the name of the pattern played; empty for the first of the part
+ * @param pattern the name of the pattern played; empty for the first of the part
  */
-public record Cell(int fromBar, Level level, String variant) {
+public record Cell(int fromBar, Level level, String pattern) {
   /** Checks the bar. */
   public Cell {
     if (fromBar < 0) {
@@ -22,21 +22,21 @@ public record Cell(int fromBar, Level level, String variant) {
 
   /** Whether the part is in and plays that pattern. */
   public boolean plays(String name) {
-    return level != Level.OUT && variant.equals(name);
+    return level != Level.OUT && pattern.equals(name);
   }
 
   /** The same cell from another bar on. */
   public Cell withFromBar(int bar) {
-    return new Cell(bar, level, variant);
+    return new Cell(bar, level, pattern);
   }
 
   /** The same cell playing another pattern. */
-  public Cell withVariant(String name) {
+  public Cell withPattern(String name) {
     return new Cell(fromBar, level, name);
   }
 
   /** The same cell at another level. */
   public Cell withLevel(Level other) {
-    return new Cell(fromBar, other, variant);
+    return new Cell(fromBar, other, pattern);
   }
 }

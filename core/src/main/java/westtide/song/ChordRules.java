@@ -12,12 +12,12 @@ public final class ChordRules {
 
   /** The rule of a pattern of a part; empty where it plays no whole chords. */
   public static Optional<FollowRule.Chords> of(Song song, Part part, String pattern) {
-    Variant variant = part.variant(pattern);
-    Optional<FollowRule.Chords> own = variant.rule(FollowRule.Chords.class);
+    NamedPattern named = part.pattern(pattern);
+    Optional<FollowRule.Chords> own = named.rule(FollowRule.Chords.class);
     if (own.isPresent()) {
       return own;
     }
-    return variant
+    return named
         .rule(FollowRule.Doubling.class)
         .flatMap(
             doubling ->

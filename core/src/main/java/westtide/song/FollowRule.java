@@ -30,7 +30,7 @@ public sealed interface FollowRule {
     R chords(Chords rule);
 
     /** For an 808. */
-    R sub(Sub rule);
+    R sub(Bass808 rule);
 
     /** For a bass. */
     R bass(Bass rule);
@@ -189,22 +189,22 @@ public sealed interface FollowRule {
    * @param figure its own rhythm, used when independent
    * @param lowest MIDI note from which the octave of its range begins, 12 to 60; 28 is E1
    */
-  record Sub(KickLink link, Figure figure, int lowest) implements FollowRule {
+  record Bass808(KickLink link, Figure figure, int lowest) implements FollowRule {
     /** Checks the range. */
-    public Sub {
+    public Bass808 {
       if (lowest < 12 || lowest > 60) {
         throw new IllegalArgumentException("an 808 range begins at 12 to 60, but was " + lowest);
       }
     }
 
     /** The same rule with the other school. */
-    public Sub withLink(KickLink other) {
-      return new Sub(other, figure, lowest);
+    public Bass808 withLink(KickLink other) {
+      return new Bass808(other, figure, lowest);
     }
 
     /** The same rule in another octave or from another note. */
-    public Sub withLowest(int midi) {
-      return new Sub(link, figure, midi);
+    public Bass808 withLowest(int midi) {
+      return new Bass808(link, figure, midi);
     }
 
     @Override

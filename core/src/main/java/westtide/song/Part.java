@@ -25,7 +25,7 @@ import westtide.song.mix.Patch;
  * @param mix its place in the mix
  * @param transposition how far it sounds from where it is written; drums stay
  * @param lanes how lanes of drums sound where not as the kit has them
- * @param variants the patterns it can play, at least one, the first being the usual one
+ * @param patterns the patterns it can play, at least one, the first being the usual one
  */
 public record Part(
     PartId id,
@@ -36,18 +36,18 @@ public record Part(
     Mix mix,
     Transposition transposition,
     Map<LaneId, LaneSound> lanes,
-    List<Variant> variants) {
-  /** Copies the variants and checks them. */
+    List<NamedPattern> patterns) {
+  /** Copies the patterns and checks them. */
   public Part {
     lanes = Collections.unmodifiableMap(new LinkedHashMap<>(lanes));
-    variants = List.copyOf(variants);
-    if (variants.isEmpty()) {
+    patterns = List.copyOf(patterns);
+    if (patterns.isEmpty()) {
       throw new IllegalArgumentException("part " + name + " has no pattern");
     }
-    if (variants.stream().map(Variant::name).distinct().count() != variants.size()) {
+    if (patterns.stream().map(NamedPattern::name).distinct().count() != patterns.size()) {
       throw new IllegalArgumentException("part " + name + " has two patterns of one name");
     }
-    checkParents(name, variants);
+    checkParents(name, patterns);
     if (program < 0 || program > 127) {
       throw new IllegalArgumentException("a MIDI program is 0 to 127, but was " + program);
     }
@@ -57,11 +57,12 @@ public record Part(
     if (role == Role.DRUMS && !transposition.equals(Transposition.NONE)) {
       throw new IllegalArgumentException("drums are not transposed, but " + name + " was");
     }
-    checkKinds(name, role, variants);
+    checkKinds(name, role, patterns);
   }
 
   /** A part that sounds as its role usually does. */
-  public static Part of(PartId id, String name, Role role, int program, List<Variant> variants) {
+  public static Part of(
+      PartId id, String name, Role role, int program, List<NamedPattern> patterns) {
     return new Part(
         id,
         name,
@@ -71,70 +72,70 @@ public record Part(
         PartSound.mix(role),
         Transposition.NONE,
         Map.of(),
-        variants);
+        patterns);
   }
 
   /** The part under another id. */
   public Part withId(PartId other) {
-    return new Part(other, name, role, program, patch, mix, transposition, lanes, variants);
+    return new Part(other, name, role, program, patch, mix, transposition, lanes, patterns);
   }
 
   /** The part called something else. */
   public Part withName(String other) {
-    return new Part(id, other, role, program, patch, mix, transposition, lanes, variants);
+    return new Part(id, other, role, program, patch, mix, transposition, lanes, patterns);
   }
 
   /** The part with another job. */
   public Part withRole(Role other) {
-    return new Part(id, name, other, program, patch, mix, transposition, lanes, variants);
+    return new Part(id, name, other, program, patch, mix, transposition, lanes, patterns);
   }
 
   /** The part sounding elsewhere than it is written. */
   public Part withTransposition(Transposition other) {
-    return new Part(id, name, role, program, patch, mix, other, lanes, variants);
+    return new Part(id, name, role, program, patch, mix, other, lanes, patterns);
   }
 
   /** The pattern it plays where nothing else is asked for: its first. */
-  public Variant usual() {
-    return variants.get(0);
+  public NamedPattern usual() {
+    return patterns.get(0);
   }
 
-  /** The variant of that name, or the usual one when there is none. */
-  public Variant variant(String wanted) {
+  /** The pattern of that name, or the usual one when there is none. */
+  public NamedPattern pattern(String wanted) {
     return find(wanted).orElse(usual());
   }
 
-  /** The variant of that name, if there is one. */
-  public Optional<Variant> find(String wanted) {
-    return variants.stream().filter(variant -> variant.name().equals(wanted)).findFirst();
+  /** The pattern of that name, if there is one. */
+  public Optional<NamedPattern> find(String wanted) {
+    return patterns.stream().filter(named -> named.name().equals(wanted)).findFirst();
   }
 
-  /** The part with a variant replaced, or added at the end when its name is new. */
-  public Part with(Variant variant) {
-    List<Variant> out = new ArrayList<>(variants);
+  /** The part with a pattern replaced, or added at the end when its name is new. */
+  public Part with(NamedPattern named) {
+    List<NamedPattern> out = new ArrayList<>(patterns);
     for (int i = 0; i < out.size(); i++) {
-      if (out.get(i).name().equals(variant.name())) {
-        out.set(i, variant);
-        return withVariants(out);
+      if (out.get(i).name().equals(named.name())) {
+        out.set(i, named);
+        return withPatterns(out);
       }
     }
-    out.add(variant);
-    return withVariants(out);
+    out.add(named);
+    return withPatterns(out);
   }
 
   /** The part with other patterns. */
-  public Part withVariants(List<Variant> other) {
+  public Part withPatterns(List<NamedPattern> other) {
     return new Part(id, name, role, program, patch, mix, transposition, lanes, other);
   }
 
   /** The part heard with another instrument, and its General MIDI program. */
   public Part withPatch(Patch other, int otherProgram) {
-    return new Part(id, name, role, otherProgram, other, mix, transposition, lanes, variants);
+    return new Part(id, name, role, otherProgram, other, mix, transposition, lanes, patterns);
   }
 
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
-    return new Part(id, name, role, program, patch, other, transposition, lanes, variants);
+    return new Part(id, name, role, program, patch, other, transposition, lanes, patterns);
   }
 
   /** How a lane of drums sounds. */
@@ -150,16 +151,16 @@ public record Part(
     } else {
       more.put(lane, sound);
     }
-    return new Part(id, name, role, program, patch, mix, transposition, more, variants);
+    return new Part(id, name, role, program, patch, mix, transposition, more, patterns);
   }
 
   /** The groove of that name, or the first, worked out where it follows another; empty if none. */
   public Optional<Pattern.Drums> groove(String wanted, Meter meter) {
-    return groove(variant(wanted), meter);
+    return groove(pattern(wanted), meter);
   }
 
-  private Optional<Pattern.Drums> groove(Variant variant, Meter meter) {
-    return variant
+  private Optional<Pattern.Drums> groove(NamedPattern named, Meter meter) {
+    return named
         .pattern()
         .accept(
             new Pattern.Kinds<>() {
@@ -188,14 +189,14 @@ public record Part(
   /** All its grooves by name, in order. */
   public Map<String, Pattern.Drums> grooves(Meter meter) {
     Map<String, Pattern.Drums> out = new LinkedHashMap<>();
-    variants.forEach(v -> groove(v, meter).ifPresent(groove -> out.put(v.name(), groove)));
+    patterns.forEach(v -> groove(v, meter).ifPresent(groove -> out.put(v.name(), groove)));
     return out;
   }
 
-  private static void checkKinds(String name, Role role, List<Variant> variants) {
-    for (Variant variant : variants) {
+  private static void checkKinds(String name, Role role, List<NamedPattern> patterns) {
+    for (NamedPattern named : patterns) {
       boolean groove =
-          variant.pattern() instanceof Pattern.Drums || variant.pattern() instanceof Pattern.Varied;
+          named.pattern() instanceof Pattern.Drums || named.pattern() instanceof Pattern.Varied;
       if (groove != (role == Role.DRUMS)) {
         throw new IllegalArgumentException(
             "part "
@@ -203,32 +204,31 @@ public record Part(
                 + (groove
                     ? " is no drums and cannot play the groove "
                     : " is drums and plays grooves only, but has the line ")
-                + variant.name());
+                + named.name());
       }
     }
   }
 
-  private static void checkParents(String name, List<Variant> variants) {
+  private static void checkParents(String name, List<NamedPattern> patterns) {
     List<String> earlier = new ArrayList<>();
-    for (Variant variant : variants) {
-      if (variant.pattern() instanceof Pattern.Varied varied
-          && !earlier.contains(varied.parent())) {
+    for (NamedPattern named : patterns) {
+      if (named.pattern() instanceof Pattern.Varied varied && !earlier.contains(varied.parent())) {
         throw new IllegalArgumentException(
-            "part " + name + " has no groove " + varied.parent() + " before " + variant.name());
+            "part " + name + " has no groove " + varied.parent() + " before " + named.name());
       }
-      if (!(variant.pattern() instanceof Pattern.Following)) {
-        earlier.add(variant.name());
+      if (!(named.pattern() instanceof Pattern.Following)) {
+        earlier.add(named.name());
       }
     }
   }
 
   /** The rules of a kind that its patterns follow, in their order. */
   public <R extends FollowRule> List<R> rules(Class<R> kind) {
-    return variants.stream().flatMap(variant -> variant.rule(kind).stream()).toList();
+    return patterns.stream().flatMap(named -> named.rule(kind).stream()).toList();
   }
 
   /** The part with its rules of a kind changed; other patterns stay. */
   public <R extends FollowRule> Part withRule(Class<R> kind, UnaryOperator<R> change) {
-    return withVariants(variants.stream().map(variant -> variant.withRule(kind, change)).toList());
+    return withPatterns(patterns.stream().map(named -> named.withRule(kind, change)).toList());
   }
 }

@@ -9,8 +9,8 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PlacedHit;
 import westtide.song.drum.Restart;
 
 /**
@@ -118,7 +118,7 @@ public sealed interface Pattern {
     }
 
     /** Where the hits of one of its lanes fall in the groove, with its restarts. */
-    public List<LaidHit> laid(DrumLane lane, Meter meter) {
+    public List<PlacedHit> laid(DrumLane lane, Meter meter) {
       return lane.laid(ticks(meter), restartTicks(lane, meter));
     }
 

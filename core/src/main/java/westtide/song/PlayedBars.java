@@ -31,7 +31,7 @@ public record PlayedBars(Song song) {
     List<CellSpan> hooks = spans(part, section -> section.word().kind() == SectionKind.HOOK);
     List<CellSpan> counted = hooks.isEmpty() ? spans(part, section -> true) : hooks;
     Map<String, Integer> bars = new LinkedHashMap<>();
-    part.variants().forEach(variant -> bars.put(variant.name(), 0));
+    part.patterns().forEach(named -> bars.put(named.name(), 0));
     counted.forEach(s -> bars.merge(name(part, s.cell()), s.bars(), Integer::sum));
     return most(bars).orElseThrow();
   }
@@ -56,7 +56,7 @@ public record PlayedBars(Song song) {
   }
 
   private static String name(Part part, Cell cell) {
-    return part.variant(cell.variant()).name();
+    return part.pattern(cell.pattern()).name();
   }
 
   /** The first of those with the highest count. */

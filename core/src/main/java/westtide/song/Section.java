@@ -101,7 +101,7 @@ public record Section(
 
   private Cell moved(Cell cell, int otherBars) {
     boolean last = cell.fromBar() > 0 && cell.fromBar() == bars - 1 && otherBars > 1;
-    return last ? new Cell(otherBars - 1, cell.level(), cell.variant()) : cell;
+    return last ? new Cell(otherBars - 1, cell.level(), cell.pattern()) : cell;
   }
 
   /** The section with other cells for a part. */

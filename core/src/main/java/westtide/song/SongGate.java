@@ -63,14 +63,14 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
                 + "\" that is not in the song");
       }
       for (Cell cell : cells.getValue()) {
-        if (!cell.variant().isEmpty() && part.find(cell.variant()).isEmpty()) {
+        if (!cell.pattern().isEmpty() && part.find(cell.pattern()).isEmpty()) {
           throw new IllegalArgumentException(
               "in section "
                   + section.word()
                   + " "
                   + part.name()
                   + " plays \""
-                  + cell.variant()
+                  + cell.pattern()
                   + "\", which is none of its patterns");
         }
       }
@@ -128,7 +128,7 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
   private void checkMembers(Map<PartId, Part> byId) {
     for (Progression row : progressions) {
       for (ChordSpan span : row.spans()) {
-        Map<PartId, Set<ChordMember>> without = span.manner().without();
+        Map<PartId, Set<ChordMember>> without = span.articulation().without();
         if (!without.isEmpty()) {
           for (PartId part : without.keySet()) {
             require(

@@ -3,8 +3,8 @@ package westtide.sound;
 import java.util.Arrays;
 import westtide.song.id.PartId;
 import westtide.sound.desk.Channel;
+import westtide.sound.desk.EffectReturns;
 import westtide.sound.desk.Frames;
-import westtide.sound.desk.Returns;
 import westtide.sound.desk.Stretch;
 
 /**
@@ -15,7 +15,7 @@ public final class Engine {
   /** Samples in a block: 5.3 ms at 48 kHz. */
   public static final int BLOCK = 256;
 
-  private final Returns returns;
+  private final EffectReturns returns;
   private final Stretch stretch = new Stretch(BLOCK);
   private final float[] left = new float[BLOCK];
   private final float[] right = new float[BLOCK];
@@ -42,7 +42,7 @@ public final class Engine {
 
   private Engine(int rate, PreparedScore score, Tap tap, boolean metered) {
     this.metered = metered;
-    this.returns = new Returns(rate, BLOCK);
+    this.returns = new EffectReturns(rate, BLOCK);
     this.tap = tap;
     take(score, -1, 0);
   }
@@ -92,7 +92,7 @@ public final class Engine {
   }
 
   /** Plays one note now. */
-  public void hear(Trial trial) {
+  public void hear(Audition trial) {
     for (int i = 0; i < score.parts().size(); i++) {
       PreparedScore.Prepared part = score.parts().get(i);
       if (part.id().equals(trial.part())) {

@@ -91,7 +91,7 @@ final class PartPlayer {
     return (long) tick << 8 | key;
   }
 
-  Optional<Trial> trial(ScoredNote note) {
+  Optional<Audition> trial(ScoredNote note) {
     int frames = note.ticks();
     Track track = track(List.of(note), 1);
     if (track.size() == 0) {
@@ -99,7 +99,7 @@ final class PartPlayer {
     }
     int hold = track.struck()[0] ? track.tables()[0].length : frames;
     return Optional.of(
-        new Trial(
+        new Audition(
             part.id(),
             track.tables()[0],
             track.left()[0],

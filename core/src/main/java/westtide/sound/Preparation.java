@@ -14,8 +14,8 @@ import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
 import westtide.song.id.PartId;
 import westtide.song.mix.Ramp;
+import westtide.sound.desk.Automation;
 import westtide.sound.desk.Channel;
-import westtide.sound.desk.Moves;
 import westtide.sound.desk.Strip;
 import westtide.sound.desk.Track;
 import westtide.theory.Pitch;
@@ -73,7 +73,7 @@ public final class Preparation {
   }
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
-  public Optional<Trial> trial(Part part, int key, int velocity, int millis) {
+  public Optional<Audition> trial(Part part, int key, int velocity, int millis) {
     Optional<ScoredNote.Struck> struck =
         part.role() == Role.DRUMS
             ? DrumVoice.ofNote(key).map(voice -> new ScoredNote.Struck(voice.lane(), 0))
@@ -82,12 +82,12 @@ public final class Preparation {
   }
 
   /** One stroke of a lane of drums, ready to be heard by itself. */
-  public Optional<Trial> trial(Part part, ScoredNote.Struck struck, int velocity, int millis) {
+  public Optional<Audition> trial(Part part, ScoredNote.Struck struck, int velocity, int millis) {
     int key = part.sound(struck.lane()).note();
     return trial(part, new ScoredNote(0, frames(millis), key, velocity, Optional.of(struck)));
   }
 
-  private Optional<Trial> trial(Part part, ScoredNote note) {
+  private Optional<Audition> trial(Part part, ScoredNote note) {
     return new PartPlayer(part, tables, rate, tuning(part)).trial(note);
   }
 
@@ -128,7 +128,7 @@ public final class Preparation {
   }
 
   private static Strip silentStrip() {
-    return Strip.of(westtide.song.mix.Mix.PLAIN, Moves.still(0), Moves.still(0), true);
+    return Strip.of(westtide.song.mix.Mix.PLAIN, Automation.still(0), Automation.still(0), true);
   }
 
   /**
@@ -144,7 +144,7 @@ public final class Preparation {
         .toArray();
   }
 
-  private static Moves moves(Score score, Part part, Ramp.Kind kind) {
+  private static Automation moves(Score score, Part part, Ramp.Kind kind) {
     Form form = score.song().form();
     int bar = score.song().brief().meter().ticksPerBar();
     List<int[]> spans = new ArrayList<>();
@@ -158,7 +158,7 @@ public final class Preparation {
         }
       }
     }
-    return new Moves(
+    return new Automation(
         spans.stream().mapToInt(span -> span[0]).toArray(),
         spans.stream().mapToInt(span -> span[1]).toArray(),
         ramps.stream().mapToDouble(ramp -> value(kind, ramp.from())).toArray(),

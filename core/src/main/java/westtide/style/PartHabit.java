@@ -42,7 +42,7 @@ public sealed interface PartHabit {
    * @param figures rhythms of its own
    * @param lowest lowest MIDI note
    */
-  record Sub(String name, int program, KickLink link, List<Figure> figures, int lowest)
+  record Bass808(String name, int program, KickLink link, List<Figure> figures, int lowest)
       implements PartHabit {}
 
   /**

@@ -41,7 +41,7 @@ public record Style(
     GrooveHabit groove,
     PartHabit.Keys keysPart,
     PartHabit.Lead lead,
-    PartHabit.Sub sub,
+    PartHabit.Bass808 sub,
     PartHabit.Bass bass,
     SoundHabit sound,
     FormHabit form,

@@ -150,8 +150,8 @@ final class StyleReader {
     return out;
   }
 
-  private static PartHabit.Sub sub(JsonNode node) {
-    return new PartHabit.Sub(
+  private static PartHabit.Bass808 sub(JsonNode node) {
+    return new PartHabit.Bass808(
         text(node, "name"),
         program(node),
         KickLink.valueOf(text(node, "link")),

@@ -119,7 +119,7 @@ final class StyleWriter {
   }
 
   private ObjectNode sub() {
-    PartHabit.Sub habit = style.sub();
+    PartHabit.Bass808 habit = style.sub();
     ObjectNode out = part(habit).put("link", habit.link().name()).put("lowest", habit.lowest());
     out.set("figures", texts(habit.figures().stream().map(Object::toString).toList()));
     return out.put("why", why("808"));

@@ -139,7 +139,7 @@ class DraftTest {
   @Test
   void sectionsEndWithTheFillAndTheLastHookIsLifted() {
     Song song = Songs.draft("trap", 1);
-    assertThat(song.form().sections().get(1).cell(PartId.of("drums"), 15).variant())
+    assertThat(song.form().sections().get(1).cell(PartId.of("drums"), 15).pattern())
         .isEqualTo("fill");
     assertThat(song.form().sections().get(1).cell(PartId.of("lead"), 0).level())
         .isEqualTo(Level.HALF);
@@ -174,7 +174,7 @@ class DraftTest {
     for (long seed = 0; seed < 15; seed++) {
       Song song = Songs.draft(style, seed);
       Pattern.Written line =
-          (Pattern.Written) song.parts(Role.LINE).get(0).variants().get(0).pattern();
+          (Pattern.Written) song.parts(Role.LINE).get(0).patterns().get(0).pattern();
       List<PlacedChord> chords = song.progressions().get(0).over(line.bars() * 3840);
       LineFit fit = new LineFit(line.notes(), chords, Meter.COMMON);
       String seeded = style + " seed " + seed;

@@ -208,9 +208,11 @@ class SongFileTest {
     Voicing own = new Voicing(List.of(51, 60, 64, 71));
     List<Edit> edits =
         List.of(
-            hook.manner("a", 0, m -> m.withStrum(Optional.of(strum)).withEarly(480)),
-            hook.manner("b", 1, m -> m.withInversion(Optional.of(2)).withOwn(Optional.of(own))),
-            hook.manner("c", 2, m -> m.withKind(Optional.of(VoicingKind.SHELL)).withRest(true)),
+            hook.articulation("a", 0, m -> m.withStrum(Optional.of(strum)).withPush(480)),
+            hook.articulation(
+                "b", 1, m -> m.withInversion(Optional.of(2)).withOwn(Optional.of(own))),
+            hook.articulation(
+                "c", 2, m -> m.withKind(Optional.of(VoicingKind.SHELL)).withRest(true)),
             hook.rhythm(Optional.of(RhythmFamily.PUSHED.rhythm())),
             hook.octave(-1),
             new ChordPartEdits(PartId.of("keys")).spread(VoicingKind.DROP_2),

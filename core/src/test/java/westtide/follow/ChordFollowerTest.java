@@ -108,7 +108,7 @@ class ChordFollowerTest {
     assertThat(Follower.of(PartId.of("keys"), Harmony.of(row, 1, BRIEF), BRIEF.key()).resolve(bass))
         .extracting(Note::start)
         .containsExactly(0, 960, 1920);
-    FollowRule sub = new FollowRule.Sub(KickLink.LOCKED, new Figure("x---------------"), 28);
+    FollowRule sub = new FollowRule.Bass808(KickLink.LOCKED, new Figure("x---------------"), 28);
     assertThat(
             strikes(
                 Follower.of(PartId.of("808"), Harmony.of(row, 1, BRIEF), BRIEF.key())
@@ -123,7 +123,8 @@ class ChordFollowerTest {
     Progression row = Songs.progression(BRIEF, "Am7");
     Progression strummed =
         row.withSpans(
-            List.of(row.spans().get(0).withManner(m -> m.withStrum(Optional.of(Strum.up(25))))));
+            List.of(
+                row.spans().get(0).withArticulation(m -> m.withStrum(Optional.of(Strum.up(25))))));
     List<Note> notes = play(RULE, strummed, 1);
     assertThat(notes).extracting(Note::start).containsExactly(0, 48, 96, 144);
     assertThat(notes).extracting(Note::key).isSorted();

@@ -86,19 +86,20 @@ class FollowerTest {
     "C/G Am, 1, 0+1440:31 1440+480:31 1920+1920:33"
   })
   void aLocked808FollowsKicksAndBasses(String chords, int bars, String notes) {
-    FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x"), 28);
+    FollowRule rule = new FollowRule.Bass808(KickLink.LOCKED, new Figure("x"), 28);
     assertThat(resolve(rule, harmony(chords, bars), 0, 1440)).isEqualTo(notes);
   }
 
   @Test
   void withoutKicksThereIsOne808NoteAChord() {
-    FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x"), 28);
+    FollowRule rule = new FollowRule.Bass808(KickLink.LOCKED, new Figure("x"), 28);
     assertThat(resolve(rule, harmony("Am | F", 2))).isEqualTo("0+3840:33 3840+3840:29");
   }
 
   @Test
   void anIndependent808NeverHoldsOverAChord() {
-    FollowRule rule = new FollowRule.Sub(KickLink.INDEPENDENT, new Figure("........x-------"), 28);
+    FollowRule rule =
+        new FollowRule.Bass808(KickLink.INDEPENDENT, new Figure("........x-------"), 28);
     assertThat(resolve(rule, harmony("Am . . F", 1))).isEqualTo("1920+960:33");
   }
 

@@ -48,7 +48,7 @@ class ChecklistTest {
               s -> new ChordPartEdits(PartId.of("keys")).spread(VoicingKind.CLOSE).apply(s)),
           Map.entry(
               "chords strummed",
-              s -> HOOK.everyManner("strike", m -> m.withStrum(Optional.empty())).apply(s)),
+              s -> HOOK.everyArticulation("strike", m -> m.withStrum(Optional.empty())).apply(s)),
           Map.entry("second progression", s -> RowEdits.remove("verse").apply(s)),
           Map.entry("planned length", s -> BriefEdits.plan(new Plan(30, Map.of())).apply(s)));
 
@@ -104,7 +104,8 @@ class ChecklistTest {
   void pluckedChordsAreReadFromTheRhythmOfTheRow(RhythmFamily family, boolean plucked) {
     Song song = HOOK.rhythm(Optional.of(family.rhythm())).apply(Songs.draft("country-trap", 1));
     assertThat(done(song, Songs.book().get("country-trap"), "chords plucked")).isEqualTo(plucked);
-    Song strummed = HOOK.manner("s", 0, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
+    Song strummed =
+        HOOK.articulation("s", 0, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
     assertThat(done(strummed, Songs.book().get("bounce"), "chords strummed")).isTrue();
   }
 }

@@ -18,6 +18,7 @@ import westtide.score.Score;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -25,7 +26,6 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.DrumEdits;
@@ -83,7 +83,7 @@ class PassageFindingsTest {
   void everyLineAndEveryPatternThatPlaysIsLookedAt() {
     Pattern.Written wrong = new Pattern.Written(1, List.of(new Note(0, 960, 61, 90)));
     Part counter =
-        Ensembles.with(lead("counter", new Note(0, 960, 60, 90)), new Variant("B", wrong));
+        Ensembles.with(lead("counter", new Note(0, 960, 60, 90)), new NamedPattern("B", wrong));
     Song song = Ensembles.song("C", "C", 2, lead("lead", new Note(0, 960, 60, 90)), counter);
     assertThat(find(song, Stage.LINES, "lines.")).isEmpty();
     Song playing =

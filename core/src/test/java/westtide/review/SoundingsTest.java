@@ -91,7 +91,8 @@ class SoundingsTest {
   }
 
   private static Part sub() {
-    FollowRule rule = new FollowRule.Sub(KickLink.INDEPENDENT, new Figure("x---------------"), 28);
+    FollowRule rule =
+        new FollowRule.Bass808(KickLink.INDEPENDENT, new Figure("x---------------"), 28);
     return Songs.part("808", Role.SUB, new Pattern.Following(rule));
   }
 
@@ -139,7 +140,8 @@ class SoundingsTest {
     Song song = Songs.oneHook(BRIEF, "F#m | D", 2, keys());
     Song muddy =
         new ChordEdits("hook")
-            .manner("low", 0, m -> m.withOwn(Optional.of(new Voicing(List.of(42, 45, 57, 61)))))
+            .articulation(
+                "low", 0, m -> m.withOwn(Optional.of(new Voicing(List.of(42, 45, 57, 61)))))
             .apply(song);
     Finding finding = fixes(muddy, Stage.CHORDS, "chords.mud");
     assertThat(finding.title()).contains("F♯m").contains("F♯2");
@@ -276,7 +278,7 @@ class SoundingsTest {
       Song filled = song;
       for (Part part : song.parts()) {
         filled = FormEdits.join(SectionId.of(2), part.id()).apply(filled);
-        filled = FormEdits.variant(SectionId.of(2), part.id(), 0, "A").apply(filled);
+        filled = FormEdits.pattern(SectionId.of(2), part.id(), 0, "A").apply(filled);
         filled = FormEdits.level(SectionId.of(2), part.id(), 0, level).apply(filled);
       }
       double energy = Energy.of(Score.of(filled)).mean(8, 16);

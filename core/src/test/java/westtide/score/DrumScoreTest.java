@@ -203,7 +203,7 @@ class DrumScoreTest {
                     "808",
                     Role.SUB,
                     new Pattern.Following(
-                        new westtide.song.FollowRule.Sub(
+                        new westtide.song.FollowRule.Bass808(
                             westtide.song.KickLink.LOCKED,
                             new westtide.rhythm.Figure("x---"),
                             28)))));

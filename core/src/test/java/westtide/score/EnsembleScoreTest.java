@@ -21,12 +21,12 @@ import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
@@ -160,7 +160,7 @@ class EnsembleScoreTest {
   @Test
   void aHeldNoteRingsIntoAnotherPatternUntilThatStrikes() {
     Pattern.Written next = new Pattern.Written(2, List.of(new Note(BAR + 960, 960, 64, 100)));
-    Part pad = Ensembles.with(held(0, 2 * BAR, 2), new Variant("B", next));
+    Part pad = Ensembles.with(held(0, 2 * BAR, 2), new NamedPattern("B", next));
     Song song = Ensembles.song("C", "C", 2, pad);
     Song turned = cells(song, new Cell(0, Level.FULL, "A"), new Cell(1, Level.HALF, "B"));
     assertThat(notes(turned, "pad")).isEqualTo("0+3840:60@100 3840+960:60@72 4800+960:64@72");
@@ -173,7 +173,7 @@ class EnsembleScoreTest {
     Part kit = Songs.part("kit", Role.DRUMS, Songs.groove(1, DrumVoice.SNARE, "....x.......x..."));
     Part kicks =
         Songs.part("kicks", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x.....x........."));
-    FollowRule rule = new FollowRule.Sub(KickLink.LOCKED, new Figure("x---------------"), 28);
+    FollowRule rule = new FollowRule.Bass808(KickLink.LOCKED, new Figure("x---------------"), 28);
     Part sub = Songs.part("808", Role.SUB, new Pattern.Following(rule));
     Song song = Ensembles.song("A minor", "Am", 1, kit, kicks, sub);
     assertThat(starts(song, "808")).isEqualTo("0 1440");

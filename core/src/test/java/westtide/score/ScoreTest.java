@@ -45,7 +45,7 @@ class ScoreTest {
   }
 
   private static Part sub(KickLink link) {
-    FollowRule rule = new FollowRule.Sub(link, OWN, 28);
+    FollowRule rule = new FollowRule.Bass808(link, OWN, 28);
     return Songs.part("808", Role.SUB, new Pattern.Following(rule));
   }
 

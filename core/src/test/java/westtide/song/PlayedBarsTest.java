@@ -29,11 +29,11 @@ class PlayedBarsTest {
   @Test
   void theHooksSayWhichPatternIsTheMainOne() {
     Part drums = song.part(DRUMS).orElseThrow();
-    String other = drums.variants().get(1).name();
+    String other = drums.patterns().get(1).name();
     Song varied = song;
     for (Section section : song.form().sections()) {
       if (section.word().kind() == SectionKind.HOOK) {
-        varied = FormEdits.variant(section.id(), DRUMS, 0, other).apply(varied);
+        varied = FormEdits.pattern(section.id(), DRUMS, 0, other).apply(varied);
         varied = FormEdits.level(section.id(), DRUMS, 0, Level.FULL).apply(varied);
       }
     }
@@ -55,6 +55,6 @@ class PlayedBarsTest {
     assertThat(new PlayedBars(two).part(Role.DRUMS).map(Part::id)).contains(copy);
     assertThat(new PlayedBars(two).pattern(two.part(DRUMS).orElseThrow()))
         .as("what never plays has its first pattern")
-        .isEqualTo(two.part(DRUMS).orElseThrow().variants().get(0).name());
+        .isEqualTo(two.part(DRUMS).orElseThrow().patterns().get(0).name());
   }
 }

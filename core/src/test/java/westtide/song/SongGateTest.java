@@ -94,7 +94,7 @@ class SongGateTest {
         row.spans().stream()
             .map(
                 span ->
-                    span.withManner(
+                    span.withArticulation(
                         m -> m.withWithout(PartId.of("ghost"), ghost.get(PartId.of("ghost")))))
             .toList();
     assertThatThrownBy(() -> song.withProgressions(List.of(row.withSpans(spans))))

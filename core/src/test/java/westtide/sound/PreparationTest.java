@@ -146,10 +146,10 @@ class PreparationTest {
   void aTrialIsOneNoteAndNothingForADrumTheKitLacks() {
     Part drums =
         Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x..............."));
-    Trial kick = preparation.trial(drums, 36, 100, 200).orElseThrow();
+    Audition kick = preparation.trial(drums, 36, 100, 200).orElseThrow();
     assertThat(kick.holdFrames()).as("a drum rings out").isEqualTo(kick.table().length);
     assertThat(preparation.trial(drums, 81, 100, 200)).isEmpty();
-    Trial organ = preparation.trial(line("organ"), 60, 100, 250).orElseThrow();
+    Audition organ = preparation.trial(line("organ"), 60, 100, 250).orElseThrow();
     assertThat(organ.holdFrames()).isEqualTo(12_000);
   }
 

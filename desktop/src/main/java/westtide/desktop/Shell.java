@@ -86,7 +86,7 @@ public final class Shell {
   private final SoundingsPane soundings;
   private final TideChart tide;
   private final PlayDesk play;
-  private final LoudnessWatcher ears;
+  private final LoudnessWatcher loudness;
   private final Pulse pulse;
   private final Path preferencesFile;
   private final BorderPane frame = new BorderPane();
@@ -114,7 +114,7 @@ public final class Shell {
     Player player = new Player(around.audio().get());
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     this.kept = play.preferences();
-    this.ears = new LoudnessWatcher(open);
+    this.loudness = new LoudnessWatcher(open);
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
     Desk desk = new Desk(open, files, grooves, messages, background, play, overlay);
     this.rooms =
@@ -305,7 +305,7 @@ public final class Shell {
    */
   void close() {
     pulse.stop();
-    ears.close();
+    loudness.close();
     play.close();
     autosave.end();
     background.finish();
@@ -337,7 +337,7 @@ public final class Shell {
     course.show(view, rooms, front);
     soundings.show(view, front, open.selection());
     tide.show(view);
-    ears.show(view, front);
+    loudness.show(view, front);
   }
 
   private void follow(Moment moment) {

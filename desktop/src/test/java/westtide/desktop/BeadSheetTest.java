@@ -92,6 +92,6 @@ class BeadSheetTest extends TrapSongTest {
     settle();
     press("#groove-copy");
     assertThat(shown("#groove-b")).isTrue();
-    assertThat(song().parts(Role.DRUMS).get(0).variants()).hasSize(4);
+    assertThat(song().parts(Role.DRUMS).get(0).patterns()).hasSize(4);
   }
 }

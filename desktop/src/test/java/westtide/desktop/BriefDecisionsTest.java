@@ -63,7 +63,7 @@ class BriefDecisionsTest extends WindowTest {
 
   private int firstNote() {
     Pattern.Written line =
-        (Pattern.Written) song().part(PartId.of("lead")).orElseThrow().variants().get(0).pattern();
+        (Pattern.Written) song().part(PartId.of("lead")).orElseThrow().patterns().get(0).pattern();
     return line.notes().get(0).key();
   }
 
@@ -96,8 +96,8 @@ class BriefDecisionsTest extends WindowTest {
   }
 
   private KickLink link() {
-    Pattern pattern = song().part(PartId.of("808")).orElseThrow().variants().get(0).pattern();
-    return ((FollowRule.Sub) ((Pattern.Following) pattern).rule()).link();
+    Pattern pattern = song().part(PartId.of("808")).orElseThrow().patterns().get(0).pattern();
+    return ((FollowRule.Bass808) ((Pattern.Following) pattern).rule()).link();
   }
 
   @Test

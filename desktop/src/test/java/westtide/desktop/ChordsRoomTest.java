@@ -16,8 +16,8 @@ import westtide.song.FollowRule;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordSpan;
-import westtide.song.chord.Manner;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.id.PartId;
@@ -51,12 +51,12 @@ class ChordsRoomTest extends WindowTest {
     return row().spans().stream().map(span -> span.ticks() / 240).toList();
   }
 
-  private Manner manner(int chord) {
-    return row().spans().get(chord).manner();
+  private ChordArticulation articulation(int chord) {
+    return row().spans().get(chord).articulation();
   }
 
   private FollowRule.Chords rule(String part) {
-    Pattern pattern = song().part(PartId.of(part)).orElseThrow().variants().get(0).pattern();
+    Pattern pattern = song().part(PartId.of(part)).orElseThrow().patterns().get(0).pattern();
     return (FollowRule.Chords) ((Pattern.Following) pattern).rule();
   }
 
@@ -104,12 +104,12 @@ class ChordsRoomTest extends WindowTest {
     push(KeyCode.S);
     settle();
     assertThat(chords()).containsExactly("F♯m9", "Dmaj7", "Bm7", "C♯m7");
-    assertThat(manner(2).early()).isEqualTo(480);
-    assertThat(manner(2).rest()).isTrue();
-    assertThat(manner(2).strum()).isPresent();
+    assertThat(articulation(2).push()).isEqualTo(480);
+    assertThat(articulation(2).rest()).isTrue();
+    assertThat(articulation(2).strum()).isPresent();
     push(KeyCode.I);
     settle();
-    assertThat(manner(2).inversion()).contains(0);
+    assertThat(articulation(2).inversion()).contains(0);
   }
 
   @Test
@@ -118,26 +118,26 @@ class ChordsRoomTest extends WindowTest {
     Voicing led = voicing(1);
     Point2D top = middle("#voice-1-" + led.top());
     drag(top, new Point2D(top.getX(), top.getY() - 30));
-    Voicing moved = manner(1).own().orElseThrow();
+    Voicing moved = articulation(1).own().orElseThrow();
     assertThat(moved.top()).isGreaterThan(led.top());
     assertThat(moved.keys().subList(0, moved.keys().size() - 1))
         .isEqualTo(led.keys().subList(0, led.keys().size() - 1));
     undo();
-    assertThat(manner(1).own()).isEmpty();
+    assertThat(articulation(1).own()).isEmpty();
     focus("#voice-ladder");
     push(KeyCode.UP);
     push(KeyCode.UP);
     push(KeyCode.SHIFT, KeyCode.UP);
     settle();
-    assertThat(manner(1).own().orElseThrow().keys().get(1)).isEqualTo(led.keys().get(1) + 1);
+    assertThat(articulation(1).own().orElseThrow().keys().get(1)).isEqualTo(led.keys().get(1) + 1);
     push(KeyCode.DELETE);
     settle();
-    assertThat(manner(1).own().orElseThrow().keys()).hasSize(led.keys().size() - 1);
+    assertThat(articulation(1).own().orElseThrow().keys()).hasSize(led.keys().size() - 1);
     type("#chord-notes", "D3 A3 F#4 C#5");
-    assertThat(manner(1).own().orElseThrow().keys()).containsExactly(50, 57, 66, 73);
+    assertThat(articulation(1).own().orElseThrow().keys()).containsExactly(50, 57, 66, 73);
     assertHas(words("#chord-told"), "the root at the bottom", "the fifth above", "23 semitones");
     press("#chord-led");
-    assertThat(manner(1).own()).isEmpty();
+    assertThat(articulation(1).own()).isEmpty();
     type("#chord-notes", "D3 H4");
     assertHas(words("#chord-notes-problem"), "column 4", "H4");
   }
@@ -151,12 +151,12 @@ class ChordsRoomTest extends WindowTest {
     clickOn("#chord-card-0");
     choose("#chord-spread", VoicingKind.OPEN.toString());
     press("#inversion-2nd", "#push-1-8-early", "#strum-down");
-    assertThat(manner(0).kind()).contains(VoicingKind.OPEN);
-    assertThat(manner(0).inversion()).contains(2);
-    assertThat(manner(0).early()).isEqualTo(480);
+    assertThat(articulation(0).kind()).contains(VoicingKind.OPEN);
+    assertThat(articulation(0).inversion()).contains(2);
+    assertThat(articulation(0).push()).isEqualTo(480);
     type("#strum-ms", "30");
-    assertThat(manner(0).strum().orElseThrow().millis()).isEqualTo(30);
-    assertThat(manner(0).strum().orElseThrow().up()).isFalse();
+    assertThat(articulation(0).strum().orElseThrow().millis()).isEqualTo(30);
+    assertThat(articulation(0).strum().orElseThrow().up()).isFalse();
     assertThat(lookup("#chord-line").queryTextInputControl().getText()).startsWith("<<i9@2 |");
   }
 
@@ -278,7 +278,7 @@ class ChordsRoomTest extends WindowTest {
     assertThat(words("#name-0")).isEqualTo("Caug");
     press("#name-take-0");
     assertThat(row().spans().get(0).chord()).hasToString("Caug");
-    assertThat(manner(0).own().orElseThrow().keys()).containsExactly(60, 64, 68);
+    assertThat(articulation(0).own().orElseThrow().keys()).containsExactly(60, 64, 68);
   }
 
   @Test

@@ -39,7 +39,9 @@ class ContrastTest {
     }
   }
 
-  /** WCAG 2.1, success criterion 1.4.11: at least 3 to 1 for the ring of the focus (from memory). */
+  /**
+   * WCAG 2.1, success criterion 1.4.11: at least 3 to 1 for the ring of the focus (from memory).
+   */
   @ParameterizedTest
   @CsvSource({"focus, paper", "focus, sheet"})
   void theFocusRingStandsOutFromItsNeighbours(String ring, String ground) throws IOException {

@@ -177,7 +177,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     Song before = song();
     press("#groove-hear");
     waitFor(() -> shell.play().gauges().playing());
-    assertThat(section(shell.play().heard()).cell(PartId.of("drums"), 0).variant()).isEqualTo("B");
+    assertThat(section(shell.play().heard()).cell(PartId.of("drums"), 0).pattern()).isEqualTo("B");
     assertThat(song()).isSameAs(before);
     waitFor(() -> lookup("#bead-sheet .here").query().isVisible());
     focus("#bead-sheet");
@@ -277,7 +277,7 @@ class DrumsRoomTest extends DemoDrumsTest {
   void aGrooveIsCalledByAnotherName() {
     run("drums-groove");
     type("#groove-name", "floor");
-    assertThat(song().part(PartId.of("drums")).orElseThrow().variants().get(0).name())
+    assertThat(song().part(PartId.of("drums")).orElseThrow().patterns().get(0).name())
         .isEqualTo("floor");
     assertThat(shown("#groove-floor")).isTrue();
     type("#groove-name", "fill");

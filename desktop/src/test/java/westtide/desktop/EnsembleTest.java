@@ -173,9 +173,10 @@ class EnsembleTest extends TrapSongTest {
     clickOn("#chord-card-1");
     settle();
     press("#here-without-fifth");
-    assertThat(song().progression("hook").spans().get(1).manner().without(part("Held pad").id()))
+    assertThat(
+            song().progression("hook").spans().get(1).articulation().without(part("Held pad").id()))
         .hasSize(1);
-    assertThat(song().progression("hook").spans().get(1).manner().without(part("Keys").id()))
+    assertThat(song().progression("hook").spans().get(1).articulation().without(part("Keys").id()))
         .isEmpty();
   }
 
@@ -188,7 +189,7 @@ class EnsembleTest extends TrapSongTest {
     assertHas(words("#low-end-told"), "doubles 808", "1 octave up");
     press("#low-part-more", "#double-alone", "#part-done");
     assertThat(part("808 8va").rules(FollowRule.Doubling.class)).isEmpty();
-    assertThat(part("808 8va").rules(FollowRule.Sub.class)).hasSize(1);
+    assertThat(part("808 8va").rules(FollowRule.Bass808.class)).hasSize(1);
   }
 
   @Test

@@ -1,5 +1,6 @@
 package westtide.desktop;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -167,6 +168,20 @@ final class Hands {
     }
   }
 
+  /** What the window's thread is doing, for whoever reads the failure. */
+  private static String whereTheWindowIs() {
+    StringBuilder out = new StringBuilder();
+    Thread.getAllStackTraces()
+        .forEach(
+            (thread, stack) -> {
+              if (thread.getName().equals("JavaFX Application Thread")) {
+                out.append(" (").append(thread.getState()).append(')');
+                Arrays.stream(stack).limit(40).forEach(at -> out.append("\n  in ").append(at));
+              }
+            });
+    return out.toString();
+  }
+
   /** Runs on the window's thread and waits until it is done. */
   static void onWindow(Runnable work) {
     if (Platform.isFxApplicationThread()) {
@@ -187,7 +202,7 @@ final class Hands {
         });
     try {
       if (!done.await(PATIENCE_MS, TimeUnit.MILLISECONDS)) {
-        throw new AssertionError("the window's thread is stuck");
+        throw new AssertionError("the window's thread is stuck" + whereTheWindowIs());
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();

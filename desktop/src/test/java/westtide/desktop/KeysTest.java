@@ -30,7 +30,7 @@ class KeysTest extends WindowTest {
   }
 
   private List<Note> line() {
-    return ((Pattern.Written) song().parts(Role.LINE).get(0).variant("A").pattern()).notes();
+    return ((Pattern.Written) song().parts(Role.LINE).get(0).pattern("A").pattern()).notes();
   }
 
   @Test
@@ -191,7 +191,7 @@ class KeysTest extends WindowTest {
     clickOn("#tank-1-drums-0");
     settle();
     choose("#cell-pattern", "thin");
-    assertThat(section(1).cell(PartId.of("drums"), 0).variant()).isEqualTo("thin");
+    assertThat(section(1).cell(PartId.of("drums"), 0).pattern()).isEqualTo("thin");
     press("#cell-join");
     assertThat(section(1).cells(PartId.of("drums"))).hasSize(1);
   }

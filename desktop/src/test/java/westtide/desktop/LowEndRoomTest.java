@@ -18,10 +18,10 @@ import westtide.song.edit.LineEdits;
 
 /** The 808 beside the kick. */
 class LowEndRoomTest extends TrapSongTest {
-  private FollowRule.Sub rule() {
+  private FollowRule.Bass808 rule() {
     Pattern.Following pattern =
-        (Pattern.Following) song().parts(Role.SUB).get(0).variants().get(0).pattern();
-    return (FollowRule.Sub) pattern.rule();
+        (Pattern.Following) song().parts(Role.SUB).get(0).patterns().get(0).pattern();
+    return (FollowRule.Bass808) pattern.rule();
   }
 
   @Test

@@ -24,10 +24,10 @@ abstract class TrapSongTest extends WindowTest {
   }
 
   Pattern.Drums groove() {
-    return (Pattern.Drums) song().parts(Role.DRUMS).get(0).variant("A").pattern();
+    return (Pattern.Drums) song().parts(Role.DRUMS).get(0).pattern("A").pattern();
   }
 
   List<Note> line() {
-    return ((Pattern.Written) song().parts(Role.LINE).get(0).variant("A").pattern()).notes();
+    return ((Pattern.Written) song().parts(Role.LINE).get(0).pattern("A").pattern()).notes();
   }
 }

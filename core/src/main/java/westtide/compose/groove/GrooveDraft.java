@@ -8,10 +8,10 @@ import java.util.Optional;
 import java.util.Random;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Seed;
-import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
@@ -54,10 +54,12 @@ public final class GrooveDraft {
   }
 
   /** The three grooves. */
-  public List<Variant> draw() {
+  public List<NamedPattern> draw() {
     Pattern.Drums main = main();
     return List.of(
-        new Variant(MAIN, main), new Variant(THIN, thin(main)), new Variant(FILL, fill()));
+        new NamedPattern(MAIN, main),
+        new NamedPattern(THIN, thin(main)),
+        new NamedPattern(FILL, fill()));
   }
 
   /**

@@ -9,7 +9,7 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
-import westtide.song.drum.LaidHit;
+import westtide.song.drum.PlacedHit;
 
 /**
  * How a groove is played, apart from what it plays: how late each sixteenth of the bar is, and how
@@ -32,7 +32,7 @@ public record GrooveFeel(Map<Integer, Double> late, Map<Integer, Double> loud) {
     Mean all = new Mean();
     int ticks = groove.ticks(meter);
     for (DrumLane lane : groove.lanes()) {
-      for (LaidHit laid : lane.laid(ticks, ticks)) {
+      for (PlacedHit laid : lane.laid(ticks, ticks)) {
         if (lane.grid() == StepGrid.SIXTEENTHS) {
           int step = laid.step() % meter.stepsPerBar();
           int velocity = Math.max(1, lane.velocity(laid, 0));

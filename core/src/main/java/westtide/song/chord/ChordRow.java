@@ -81,7 +81,7 @@ final class ChordRow {
     if (ticks < 1) {
       return Optional.of("this bar has more words than it can hold");
     }
-    spans.add(new ChordSpan(chord.get(), ticks, word.manner()));
+    spans.add(new ChordSpan(chord.get(), ticks, word.articulation()));
     return Optional.empty();
   }
 
@@ -99,7 +99,7 @@ final class ChordRow {
       return Optional.of("a line begins with a chord; the rest can come after it");
     }
     ChordSpan last = spans.get(spans.size() - 1);
-    spans.add(new ChordSpan(last.chord(), ticks, Manner.PLAIN.withRest(true)));
+    spans.add(new ChordSpan(last.chord(), ticks, ChordArticulation.PLAIN.withRest(true)));
     return Optional.empty();
   }
 

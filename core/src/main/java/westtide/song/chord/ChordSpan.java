@@ -10,9 +10,9 @@ import westtide.theory.voicing.VoicingWish;
  *
  * @param chord the chord
  * @param ticks its length, 1 or more
- * @param manner how it is played
+ * @param articulation how it is played
  */
-public record ChordSpan(Chord chord, int ticks, Manner manner) {
+public record ChordSpan(Chord chord, int ticks, ChordArticulation articulation) {
   /** Checks the length. */
   public ChordSpan {
     if (ticks < 1) {
@@ -22,26 +22,27 @@ public record ChordSpan(Chord chord, int ticks, Manner manner) {
 
   /** A chord played plainly. */
   public static ChordSpan of(Chord chord, int ticks) {
-    return new ChordSpan(chord, ticks, Manner.PLAIN);
+    return new ChordSpan(chord, ticks, ChordArticulation.PLAIN);
   }
 
   /** The same length with another chord; notes chosen for the old one are let go. */
   public ChordSpan withChord(Chord other) {
-    return new ChordSpan(other, ticks, manner.withRest(false).withOwn(Optional.empty()));
+    return new ChordSpan(other, ticks, articulation.withRest(false).withOwn(Optional.empty()));
   }
 
   /** The same chord at another length. */
   public ChordSpan withTicks(int other) {
-    return new ChordSpan(chord, other, manner);
+    return new ChordSpan(chord, other, articulation);
   }
 
   /** The same chord played another way. */
-  public ChordSpan withManner(UnaryOperator<Manner> change) {
-    return new ChordSpan(chord, ticks, change.apply(manner));
+  public ChordSpan withArticulation(UnaryOperator<ChordArticulation> change) {
+    return new ChordSpan(chord, ticks, change.apply(articulation));
   }
 
   /** What the chord asks of voice leading. */
   public VoicingWish wish() {
-    return new VoicingWish(chord, manner.kind(), manner.inversion(), manner.own());
+    return new VoicingWish(
+        chord, articulation.kind(), articulation.inversion(), articulation.own());
   }
 }

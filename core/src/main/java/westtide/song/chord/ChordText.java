@@ -110,12 +110,12 @@ final class ChordText {
   }
 
   private String word(PlacedChord chord) {
-    Manner manner = chord.span().manner();
-    if (manner.rest()) {
+    ChordArticulation articulation = chord.span().articulation();
+    if (articulation.rest()) {
       return ChordWord.REST;
     }
-    return "<".repeat(manner.early() / Ticks.PER_STEP)
+    return "<".repeat(articulation.push() / Ticks.PER_STEP)
         + progression.notation().write(chord.chord(), key)
-        + manner.inversion().map(turns -> "@" + turns).orElse("");
+        + articulation.inversion().map(turns -> "@" + turns).orElse("");
   }
 }

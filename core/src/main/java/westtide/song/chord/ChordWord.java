@@ -13,12 +13,12 @@ import westtide.theory.RomanNumeral;
  *
  * @param text the chord as typed; {@code "."} holds and {@code "-"} rests
  * @param column where the word begins, from 1
- * @param early ticks by which the change is pushed
+ * @param push ticks by which the change is pushed
  * @param inversion the inversion asked for
  * @param steps its length in sixteenths, where it has one of its own
  */
 record ChordWord(
-    String text, int column, int early, Optional<Integer> inversion, Optional<Integer> steps) {
+    String text, int column, int push, Optional<Integer> inversion, Optional<Integer> steps) {
   static final String HOLD = ".";
   static final String REST = "-";
   private static final Pattern SIGNS =
@@ -52,8 +52,8 @@ record ChordWord(
   }
 
   /** How the signs say the chord is played. */
-  Manner manner() {
-    return Manner.PLAIN.withEarly(early).withInversion(inversion);
+  ChordArticulation articulation() {
+    return ChordArticulation.PLAIN.withPush(push).withInversion(inversion);
   }
 
   /** What is wrong with a word that is no chord. */

@@ -9,9 +9,9 @@ import westtide.theory.NoteName;
  * @param start first tick
  * @param ticks length, 1 or more
  * @param span the chord and how it is played
- * @param early ticks by which it begins before its written place
+ * @param push ticks by which it begins before its written place
  */
-public record PlacedChord(int start, int ticks, ChordSpan span, int early) {
+public record PlacedChord(int start, int ticks, ChordSpan span, int push) {
   /** The chord. */
   public Chord chord() {
     return span.chord();
@@ -30,6 +30,9 @@ public record PlacedChord(int start, int ticks, ChordSpan span, int early) {
   /** The same place over another bass note, as over a pedal. */
   public PlacedChord overBass(NoteName bass) {
     return new PlacedChord(
-        start, ticks, new ChordSpan(chord().withBass(bass), span.ticks(), span.manner()), early);
+        start,
+        ticks,
+        new ChordSpan(chord().withBass(bass), span.ticks(), span.articulation()),
+        push);
   }
 }

@@ -115,7 +115,7 @@ public record Progression(
     if (index == 0) {
       return 0;
     }
-    int own = chord.span().manner().early();
+    int own = chord.span().articulation().push();
     int early = own > 0 ? own : rhythm.map(ChordRhythm::push).orElse(0);
     int room = written.get(index - 1).ticks() / 2;
     return chord.start() - Math.min(early, room);

@@ -127,8 +127,8 @@ public record DrumLane(
    * Where its hits fall over a stretch, restarting every so many ticks. Hits that play on some
    * passes only are included on all.
    */
-  public List<LaidHit> laid(int ticks, int restart) {
-    List<LaidHit> out = new ArrayList<>();
+  public List<PlacedHit> laid(int ticks, int restart) {
+    List<PlacedHit> out = new ArrayList<>();
     int pass = 0;
     int steps = 0;
     for (long start = 0; start < ticks; start += restart) {
@@ -142,23 +142,23 @@ public record DrumLane(
     return out;
   }
 
-  private void addPass(List<LaidHit> out, int from, int to, int[] counted) {
+  private void addPass(List<PlacedHit> out, int from, int to, int[] counted) {
     for (Hit hit : lane.hits()) {
       int tick = from + hit.step() * grid.ticks();
       if (tick < to) {
         int step = counted[1] + hit.step();
-        out.add(new LaidHit(hit, tick, step, counted[2] + hit.step(), counted[0], from, to));
+        out.add(new PlacedHit(hit, tick, step, counted[2] + hit.step(), counted[0], from, to));
       }
     }
   }
 
   /** Whether the accents silence a laid hit. */
-  public boolean silences(LaidHit laid) {
+  public boolean silences(PlacedHit laid) {
     return accents.isPresent() && accented(Velocity.HIGHEST, laid.run()) == 0;
   }
 
   /** How loud a stroke of a laid hit is played, 1 to 127; 0 where the accents silence it. */
-  public int velocity(LaidHit laid, int stroke) {
+  public int velocity(PlacedHit laid, int stroke) {
     return accented(feel.played(laid.hit().velocity(stroke), laid.step(), id.index()), laid.run());
   }
 

@@ -37,7 +37,8 @@ final class BlankPattern {
               1,
               List.of(
                   DrumLane.of(DrumVoice.KICK, StepLane.empty(song.brief().meter().stepsPerBar()))));
-      case SUB -> new Pattern.Following(new FollowRule.Sub(KickLink.LOCKED, ONE_A_BAR, LOWEST_808));
+      case SUB ->
+          new Pattern.Following(new FollowRule.Bass808(KickLink.LOCKED, ONE_A_BAR, LOWEST_808));
       case BASS -> new Pattern.Following(new FollowRule.Bass(ONE_A_BAR, LOWEST_BASS, false, false));
     };
   }

@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Ticks;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
-import westtide.song.chord.Manner;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.theory.Chord;
@@ -30,14 +30,14 @@ public record ChordEdits(String row) {
   private static List<ChordSpan> kept(List<ChordSpan> old, List<ChordSpan> typed) {
     List<ChordSpan> out = new ArrayList<>(typed);
     for (int i = 0; i < Math.min(old.size(), typed.size()); i++) {
-      Manner before = old.get(i).manner();
+      ChordArticulation before = old.get(i).articulation();
       if (old.get(i).chord().equals(typed.get(i).chord())) {
-        boolean sameTurn = before.inversion().equals(typed.get(i).manner().inversion());
+        boolean sameTurn = before.inversion().equals(typed.get(i).articulation().inversion());
         out.set(
             i,
             typed
                 .get(i)
-                .withManner(
+                .withArticulation(
                     m ->
                         m.withKind(before.kind())
                             .withStrum(before.strum())
@@ -116,14 +116,15 @@ public record ChordEdits(String row) {
   }
 
   /** Changes how one chord is played; the same change repeated in one go is one edit. */
-  public Edit manner(String name, int index, UnaryOperator<Manner> change) {
-    return spans(name, list -> list.set(index, list.get(index).withManner(change)));
+  public Edit articulation(String name, int index, UnaryOperator<ChordArticulation> change) {
+    return spans(name, list -> list.set(index, list.get(index).withArticulation(change)));
   }
 
   /** Changes how every chord of the row is played. */
-  public Edit everyManner(String name, UnaryOperator<Manner> change) {
+  public Edit everyArticulation(String name, UnaryOperator<ChordArticulation> change) {
     return of(
-        name, p -> p.withSpans(p.spans().stream().map(span -> span.withManner(change)).toList()));
+        name,
+        p -> p.withSpans(p.spans().stream().map(span -> span.withArticulation(change)).toList()));
   }
 
   /** Strikes the row in a rhythm of its own; empty leaves it to the parts. */

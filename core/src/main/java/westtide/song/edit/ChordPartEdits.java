@@ -57,7 +57,7 @@ public record ChordPartEdits(PartId part) {
         song -> "Leave notes of a chord out of " + name(song),
         song ->
             new ChordEdits(progression)
-                .manner("", chord, m -> m.withWithout(part, members))
+                .articulation("", chord, m -> m.withWithout(part, members))
                 .apply(song));
   }
 

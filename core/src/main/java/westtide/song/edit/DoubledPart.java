@@ -9,12 +9,12 @@ import java.util.Set;
 import westtide.rhythm.Velocity;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
-import westtide.song.Variant;
 import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 
@@ -23,27 +23,27 @@ import westtide.theory.voicing.ChordMember;
  * double stood, and plays each where the model plays it.
  *
  * @param part the part that doubles
- * @param variant the name of the pattern that doubles
+ * @param pattern the name of the pattern that doubles
  * @param rule how it doubles
  */
-record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
+record DoubledPart(PartId part, String pattern, FollowRule.Doubling rule) {
   Song alone(Song song) {
     Part own = song.part(part).orElseThrow();
     Part model = song.part(rule.model()).orElseThrow();
     Map<String, String> names = names(own, model);
-    List<Variant> variants = new ArrayList<>();
-    for (Variant old : own.variants()) {
-      if (old.name().equals(variant)) {
-        model.variants().forEach(v -> variants.add(taken(v, names.get(v.name()))));
+    List<NamedPattern> patterns = new ArrayList<>();
+    for (NamedPattern old : own.patterns()) {
+      if (old.name().equals(pattern)) {
+        model.patterns().forEach(v -> patterns.add(taken(v, names.get(v.name()))));
       } else {
-        variants.add(old);
+        patterns.add(old);
       }
     }
-    boolean first = own.usual().name().equals(variant);
+    boolean first = own.usual().name().equals(pattern);
     Transposition moved = moved(own, model);
     List<Part> parts =
         song.parts().stream()
-            .map(p -> p.id().equals(part) ? p.withVariants(variants).withTransposition(moved) : p)
+            .map(p -> p.id().equals(part) ? p.withPatterns(patterns).withTransposition(moved) : p)
             .toList();
     return song.withParts(
         parts, song.form().each(section -> playing(section, model, names, first)));
@@ -58,7 +58,7 @@ record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
   /** The model's names, changed where another pattern of the part has them. */
   private Map<String, String> names(Part own, Part model) {
     Map<String, String> out = new LinkedHashMap<>();
-    for (Variant of : model.variants()) {
+    for (NamedPattern of : model.patterns()) {
       String name = of.name();
       int number = 2;
       while (taken(own, name) || out.containsValue(name)) {
@@ -70,7 +70,7 @@ record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
   }
 
   private boolean taken(Part own, String name) {
-    return !name.equals(variant) && own.find(name).isPresent();
+    return !name.equals(pattern) && own.find(name).isPresent();
   }
 
   private Section playing(Section section, Part model, Map<String, String> names, boolean first) {
@@ -80,20 +80,20 @@ record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
     List<Cell> out = new ArrayList<>();
     for (int bar = 0; bar < section.bars(); bar++) {
       Cell mine = section.cell(part, bar);
-      boolean doubles = mine.variant().equals(variant) || first && mine.variant().isEmpty();
+      boolean doubles = mine.pattern().equals(pattern) || first && mine.pattern().isEmpty();
       Cell theirs = section.cell(model.id(), bar);
       Cell cell =
-          doubles ? mine.withVariant(names.get(model.variant(theirs.variant()).name())) : mine;
+          doubles ? mine.withPattern(names.get(model.pattern(theirs.pattern()).name())) : mine;
       Cell last = out.isEmpty() ? null : out.get(out.size() - 1);
-      if (last == null || mine.fromBar() == bar || !last.variant().equals(cell.variant())) {
+      if (last == null || mine.fromBar() == bar || !last.pattern().equals(cell.pattern())) {
         out.add(cell.withFromBar(bar));
       }
     }
     return section.withCells(part, out);
   }
 
-  private Variant taken(Variant of, String name) {
-    return new Variant(name, of.pattern().accept(new Taken()));
+  private NamedPattern taken(NamedPattern of, String name) {
+    return new NamedPattern(name, of.pattern().accept(new Taken()));
   }
 
   /** What the double of a pattern is when it stands alone. */
@@ -110,7 +110,7 @@ record DoubledPart(PartId part, String variant, FollowRule.Doubling rule) {
     }
 
     @Override
-    public FollowRule sub(FollowRule.Sub of) {
+    public FollowRule sub(FollowRule.Bass808 of) {
       return of.withLowest(Math.max(12, Math.min(60, of.lowest() + 12 * rule.octaves())));
     }
 

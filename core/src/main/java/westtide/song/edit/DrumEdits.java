@@ -21,14 +21,14 @@ import westtide.song.id.PartId;
  * following it wherever an edit leaves it as it was.
  *
  * @param part the part's id
- * @param variant the groove's name
+ * @param pattern the groove's name
  */
-public record DrumEdits(PartId part, String variant) {
+public record DrumEdits(PartId part, String pattern) {
   private static final int STEPS = 16;
 
   /** Edits of the groove as a whole. */
   public GrooveEdits groove() {
-    return new GrooveEdits(part, variant);
+    return new GrooveEdits(part, pattern);
   }
 
   /** Puts a hit on a lane, in place of what stood on its step. */

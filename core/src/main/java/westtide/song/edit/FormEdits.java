@@ -98,16 +98,16 @@ public final class FormEdits {
   }
 
   /** Sets which of its patterns a part plays from a bar of a section up to its next cell. */
-  public static Edit variant(SectionId id, PartId part, int fromBar, String variant) {
+  public static Edit pattern(SectionId id, PartId part, int fromBar, String pattern) {
     return sectionOf(
         part,
-        name -> "Set the pattern of " + name + " to " + variant,
+        name -> "Set the pattern of " + name + " to " + pattern,
         id,
         s ->
             s.withCells(
                 part,
                 s.cells(part).stream()
-                    .map(c -> c.fromBar() == fromBar ? c.withVariant(variant) : c)
+                    .map(c -> c.fromBar() == fromBar ? c.withPattern(pattern) : c)
                     .toList()));
   }
 

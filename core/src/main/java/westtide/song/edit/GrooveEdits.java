@@ -5,10 +5,10 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
 
@@ -17,9 +17,9 @@ import westtide.song.id.PartId;
  * on following it wherever an edit leaves it as it was.
  *
  * @param part the part's id
- * @param variant the groove's name
+ * @param pattern the groove's name
  */
-public record GrooveEdits(PartId part, String variant) {
+public record GrooveEdits(PartId part, String pattern) {
   /** Changes the groove as it plays, worked out where it follows another. */
   public Edit change(String name, UnaryOperator<Pattern.Drums> change) {
     return change(name, (groove, meter) -> change.apply(groove));
@@ -39,7 +39,7 @@ public record GrooveEdits(PartId part, String variant) {
   public Edit bars(int bars) {
     String words = bars + (bars == 1 ? " bar" : " bars");
     return change(
-        "Make groove " + variant + " " + words + " long",
+        "Make groove " + pattern + " " + words + " long",
         (groove, meter) -> groove.over(bars, meter));
   }
 
@@ -49,8 +49,8 @@ public record GrooveEdits(PartId part, String variant) {
   }
 
   /** Edits of it as one of the patterns of its part. */
-  public PatternEdits pattern() {
-    return new PatternEdits(part, variant);
+  public PatternEdits asPattern() {
+    return new PatternEdits(part, pattern);
   }
 
   /** Adds a groove that follows this one except where it differs. */
@@ -59,26 +59,26 @@ public record GrooveEdits(PartId part, String variant) {
         "Add groove " + name,
         (p, meter) ->
             p.with(
-                new Variant(
+                new NamedPattern(
                     name,
-                    new Pattern.Varied(variant, grown.bars(), List.of())
-                        .leadingTo(grown, p.groove(variant, meter).orElseThrow(), meter))));
+                    new Pattern.Varied(pattern, grown.bars(), List.of())
+                        .leadingTo(grown, p.groove(pattern, meter).orElseThrow(), meter))));
   }
 
   /** Lets a groove that follows another stand alone, as it is now. */
   public Edit unlink() {
     return inPart(
-        "Unlink groove " + variant,
-        (p, meter) -> p.with(PatternEdits.alone(p, p.variant(variant), meter)));
+        "Unlink groove " + pattern,
+        (p, meter) -> p.with(PatternEdits.alone(p, p.pattern(pattern), meter)));
   }
 
   /** Lets a groove follow its parent again wherever it differed. */
   public Edit follow() {
     return inPart(
-        "Link groove " + variant + " again",
+        "Link groove " + pattern + " again",
         (p, meter) ->
-            p.variant(variant).pattern() instanceof Pattern.Varied varied
-                ? p.with(new Variant(variant, varied.withChanges(List.of())))
+            p.pattern(pattern).pattern() instanceof Pattern.Varied varied
+                ? p.with(new NamedPattern(pattern, varied.withChanges(List.of())))
                 : p);
   }
 
@@ -92,7 +92,7 @@ public record GrooveEdits(PartId part, String variant) {
 
   private Part changed(
       Part p, BiFunction<Pattern.Drums, Meter, Pattern.Drums> change, Meter meter) {
-    Variant old = p.variant(variant);
+    NamedPattern old = p.pattern(pattern);
     Optional<Pattern.Drums> groove = p.groove(old.name(), meter);
     if (groove.isEmpty()) {
       return p;

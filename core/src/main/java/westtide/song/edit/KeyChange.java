@@ -82,8 +82,8 @@ public record KeyChange(Key from, Key to, KeyMove move, Optional<Integer> exact)
       }
     }
     for (Part part : song.parts()) {
-      part.variants().stream()
-          .flatMap(variant -> notes(variant.pattern()).stream())
+      part.patterns().stream()
+          .flatMap(named -> notes(named.pattern()).stream())
           .forEach(note -> count(out, note.key() % 12, part.name()));
     }
     return List.copyOf(out.values());

@@ -3,19 +3,19 @@ package westtide.song.edit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.Variant;
 import westtide.song.id.PartId;
 
 /**
  * Edits of one written line.
  *
  * @param part the part's id
- * @param variant the pattern's name
+ * @param pattern the pattern's name
  */
-public record LineEdits(PartId part, String variant) {
+public record LineEdits(PartId part, String pattern) {
   /** Takes notes away and puts others in; either may be none. */
   public Edit put(String name, List<Note> without, List<Note> with) {
     return notes(
@@ -38,7 +38,7 @@ public record LineEdits(PartId part, String variant) {
 
   /** Puts another line in its place. */
   public Edit replace(String name, Pattern.Written line) {
-    return Edit.of(name, song -> song.withPart(part, p -> p.with(new Variant(variant, line))));
+    return Edit.of(name, song -> song.withPart(part, p -> p.with(new NamedPattern(pattern, line))));
   }
 
   /** Changes every note. */
@@ -51,7 +51,7 @@ public record LineEdits(PartId part, String variant) {
   }
 
   private Part changed(Part p, UnaryOperator<List<Note>> change) {
-    Variant old = p.variant(variant);
+    NamedPattern old = p.pattern(pattern);
     if (old.pattern() instanceof Pattern.Written written) {
       return p.with(old.withPattern(written.withNotes(change.apply(written.notes()))));
     }

@@ -15,7 +15,8 @@ public final class LowEndEdits {
   public static Edit link(PartId part, KickLink link) {
     return Edit.named(
         song -> "Set the rhythm of " + name(song, part) + ": " + link,
-        song -> song.withPart(part, p -> p.withRule(FollowRule.Sub.class, r -> r.withLink(link))));
+        song ->
+            song.withPart(part, p -> p.withRule(FollowRule.Bass808.class, r -> r.withLink(link))));
   }
 
   /** Lets the octave of an 808 or bass begin at a MIDI note, 12 to 60. */
@@ -26,7 +27,7 @@ public final class LowEndEdits {
             song.withPart(
                 part,
                 p ->
-                    p.withRule(FollowRule.Sub.class, r -> r.withLowest(midi))
+                    p.withRule(FollowRule.Bass808.class, r -> r.withLowest(midi))
                         .withRule(FollowRule.Bass.class, r -> r.withLowest(midi))));
   }
 

@@ -39,8 +39,9 @@ record MovedSong(DegreeBend bend, int shift) {
   }
 
   private ChordSpan span(ChordSpan span) {
-    Optional<Voicing> own = span.manner().own().map(voicing -> voicing(span.chord(), voicing));
-    return new ChordSpan(bend.chord(span.chord()), span.ticks(), span.manner().withOwn(own));
+    Optional<Voicing> own =
+        span.articulation().own().map(voicing -> voicing(span.chord(), voicing));
+    return new ChordSpan(bend.chord(span.chord()), span.ticks(), span.articulation().withOwn(own));
   }
 
   private Voicing voicing(Chord chord, Voicing voicing) {
@@ -62,9 +63,9 @@ record MovedSong(DegreeBend bend, int shift) {
   }
 
   private Part part(Song song, Part part) {
-    return part.withVariants(
-        part.variants().stream()
-            .map(variant -> variant.withPattern(variant.pattern().accept(new Moved(song))))
+    return part.withPatterns(
+        part.patterns().stream()
+            .map(named -> named.withPattern(named.pattern().accept(new Moved(song))))
             .toList());
   }
 
@@ -92,7 +93,7 @@ record MovedSong(DegreeBend bend, int shift) {
     }
 
     @Override
-    public FollowRule sub(FollowRule.Sub rule) {
+    public FollowRule sub(FollowRule.Bass808 rule) {
       return rule.withLowest(lowest(rule.lowest(), 60));
     }
 
@@ -160,8 +161,10 @@ record MovedSong(DegreeBend bend, int shift) {
     }
 
     private boolean plain(ChordSpan span) {
-      var manner = span.manner();
-      return manner.own().isEmpty() && manner.kind().isEmpty() && manner.inversion().isEmpty();
+      var articulation = span.articulation();
+      return articulation.own().isEmpty()
+          && articulation.kind().isEmpty()
+          && articulation.inversion().isEmpty();
     }
 
     private boolean keeps(FollowRule.Chords rule, Progression row, Chord chord) {

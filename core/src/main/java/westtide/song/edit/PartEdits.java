@@ -9,12 +9,12 @@ import java.util.function.UnaryOperator;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transposition;
-import westtide.song.Variant;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Mix;
@@ -74,8 +74,9 @@ public record PartEdits(PartId part) {
                         .withName(PartNames.free(song, name))
                         .withTransposition(Transposition.NONE)
                         .withMix(quieter(p.mix()))
-                        .withVariants(
-                            List.of(new Variant(p.usual().name(), new Pattern.Following(rule))))));
+                        .withPatterns(
+                            List.of(
+                                new NamedPattern(p.usual().name(), new Pattern.Following(rule))))));
   }
 
   private static Mix quieter(Mix mix) {
@@ -89,7 +90,9 @@ public record PartEdits(PartId part) {
     List<Part> parts = new ArrayList<>(song.parts());
     parts.add(parts.indexOf(model) + 1, made);
     Set<String> names =
-        made.variants().stream().map(Variant::name).collect(java.util.stream.Collectors.toSet());
+        made.patterns().stream()
+            .map(NamedPattern::name)
+            .collect(java.util.stream.Collectors.toSet());
     return song.withParts(
         parts,
         song.form()
@@ -97,7 +100,7 @@ public record PartEdits(PartId part) {
                 s ->
                     s.withLike(part, made.id())
                         .withEachCell(
-                            made.id(), c -> names.contains(c.variant()) ? c : c.withVariant(""))));
+                            made.id(), c -> names.contains(c.pattern()) ? c : c.withPattern(""))));
   }
 
   /** Calls the part something else; a name that is taken gets a number. */
@@ -146,7 +149,7 @@ public record PartEdits(PartId part) {
                 row ->
                     row.withSpans(
                         row.spans().stream()
-                            .map(s -> s.withManner(m -> m.withWithout(part, Set.of())))
+                            .map(s -> s.withArticulation(m -> m.withWithout(part, Set.of())))
                             .toList()))
             .toList(),
         left,
@@ -161,13 +164,13 @@ public record PartEdits(PartId part) {
   /** The song with this part playing by itself what it doubled, of that model or of any. */
   private Song alone(Song song, Optional<PartId> of) {
     Song out = song;
-    for (Variant variant : song.part(part).orElseThrow().variants()) {
+    for (NamedPattern named : song.part(part).orElseThrow().patterns()) {
       Optional<FollowRule.Doubling> rule =
-          variant
+          named
               .rule(FollowRule.Doubling.class)
               .filter(r -> of.isEmpty() || of.get().equals(r.model()));
       if (rule.isPresent()) {
-        out = new DoubledPart(part, variant.name(), rule.get()).alone(out);
+        out = new DoubledPart(part, named.name(), rule.get()).alone(out);
       }
     }
     return out;
@@ -230,7 +233,11 @@ public record PartEdits(PartId part) {
   public static Part blank(Song song, Role role, String name, Patch patch, int program) {
     Pattern pattern = BlankPattern.of(song, role);
     return Part.of(
-            PartNames.freeId(song, role), name, role, program, List.of(new Variant("A", pattern)))
+            PartNames.freeId(song, role),
+            name,
+            role,
+            program,
+            List.of(new NamedPattern("A", pattern)))
         .withPatch(patch, program);
   }
 }

@@ -6,31 +6,32 @@ import java.util.Optional;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.Form;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.id.PartId;
 
 /**
  * Edits of which patterns a part has and what they are called, whatever their kind.
  *
  * @param part the part's id
- * @param variant the pattern's name
+ * @param pattern the pattern's name
  */
-public record PatternEdits(PartId part, String variant) {
+public record PatternEdits(PartId part, String pattern) {
   /** Adds a copy of this pattern under another name. */
   public Edit copyAs(String name) {
     return Edit.named(
         song -> "Copy " + what(song) + " as " + name,
-        song -> song.withPart(part, p -> p.with(new Variant(name, p.variant(variant).pattern()))));
+        song ->
+            song.withPart(part, p -> p.with(new NamedPattern(name, p.pattern(pattern).pattern()))));
   }
 
   /** Adds a pattern to the part, or puts it in the place of the one of this name. */
-  public Edit add(Pattern pattern) {
+  public Edit add(Pattern added) {
     return Edit.named(
         song -> "Add " + what(song),
-        song -> song.withPart(part, p -> p.with(new Variant(variant, pattern))));
+        song -> song.withPart(part, p -> p.with(new NamedPattern(pattern, added))));
   }
 
   /**
@@ -51,57 +52,57 @@ public record PatternEdits(PartId part, String variant) {
   }
 
   private String what(Song song) {
-    return variant + " of " + song.part(part).map(Part::name).orElse("a part");
+    return pattern + " of " + song.part(part).map(Part::name).orElse("a part");
   }
 
   private Song dropped(Song song) {
     Part old = song.part(part).orElseThrow();
-    if (old.variants().size() == 1 || old.find(variant).isEmpty()) {
+    if (old.patterns().size() == 1 || old.find(pattern).isEmpty()) {
       return song;
     }
-    List<Variant> left = new ArrayList<>();
-    for (Variant other : old.variants()) {
-      if (!other.name().equals(variant)) {
+    List<NamedPattern> left = new ArrayList<>();
+    for (NamedPattern other : old.patterns()) {
+      if (!other.name().equals(pattern)) {
         left.add(follows(other) ? alone(old, other, song.brief().meter()) : other);
       }
     }
     Form form = song.form().each(s -> s.withEachCell(part, c -> playing(c, left.get(0).name())));
-    return song.withParts(with(song, old.withVariants(left)), form);
+    return song.withParts(with(song, old.withPatterns(left)), form);
   }
 
   private Cell playing(Cell cell, String other) {
-    return cell.variant().equals(variant) ? cell.withVariant(other) : cell;
+    return cell.pattern().equals(pattern) ? cell.withPattern(other) : cell;
   }
 
   private List<Part> with(Song song, Part changed) {
     return song.parts().stream().map(p -> p.id().equals(part) ? changed : p).toList();
   }
 
-  private boolean follows(Variant other) {
-    return other.pattern() instanceof Pattern.Varied varied && varied.parent().equals(variant);
+  private boolean follows(NamedPattern other) {
+    return other.pattern() instanceof Pattern.Varied varied && varied.parent().equals(pattern);
   }
 
   /** A groove that followed another, as it is now. */
-  static Variant alone(Part p, Variant other, Meter meter) {
+  static NamedPattern alone(Part p, NamedPattern other, Meter meter) {
     Optional<Pattern.Drums> groove = p.groove(other.name(), meter);
     return groove.map(other::withPattern).orElse(other);
   }
 
   private Song renamed(Song song, String name) {
     Part old = song.part(part).orElseThrow();
-    if (name.isEmpty() || !name.equals(variant) && old.find(name).isPresent()) {
+    if (name.isEmpty() || !name.equals(pattern) && old.find(name).isPresent()) {
       throw new IllegalArgumentException(
           "a pattern needs a name that no other of its part has, but was \"" + name + "\"");
     }
-    List<Variant> variants = old.variants().stream().map(v -> renamed(v, name)).toList();
+    List<NamedPattern> patterns = old.patterns().stream().map(v -> renamed(v, name)).toList();
     return song.withParts(
-        with(song, old.withVariants(variants)),
+        with(song, old.withPatterns(patterns)),
         song.form().each(section -> section.withEachCell(part, c -> playing(c, name))));
   }
 
-  private Variant renamed(Variant other, String name) {
-    Pattern pattern =
+  private NamedPattern renamed(NamedPattern other, String name) {
+    Pattern kept =
         follows(other) ? ((Pattern.Varied) other.pattern()).withParent(name) : other.pattern();
-    return new Variant(other.name().equals(variant) ? name : other.name(), pattern);
+    return new NamedPattern(other.name().equals(pattern) ? name : other.name(), kept);
   }
 }

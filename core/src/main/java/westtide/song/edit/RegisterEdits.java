@@ -9,9 +9,9 @@ import westtide.song.id.PartId;
  * Edits of how high a pattern stands, whatever its kind.
  *
  * @param part the part's id
- * @param variant the pattern's name
+ * @param pattern the pattern's name
  */
-public record RegisterEdits(PartId part, String variant) {
+public record RegisterEdits(PartId part, String pattern) {
   /**
    * Lifts what sounds below a MIDI note by an octave: single notes of a written line, a whole
    * pattern that follows.
@@ -23,7 +23,7 @@ public record RegisterEdits(PartId part, String variant) {
             song.withPart(
                 part,
                 p ->
-                    p.find(variant)
+                    p.find(pattern)
                         .map(v -> p.with(v.withPattern(v.pattern().accept(new Lift(p, midi)))))
                         .orElse(p)));
   }
@@ -43,7 +43,7 @@ public record RegisterEdits(PartId part, String variant) {
     }
 
     @Override
-    public FollowRule sub(FollowRule.Sub rule) {
+    public FollowRule sub(FollowRule.Bass808 rule) {
       return rule.withLowest(Math.min(60, rule.lowest() + 12));
     }
 

@@ -32,10 +32,10 @@ public record Strip(
     float clip,
     Duck duck,
     DuckShape shape,
-    Moves level,
-    Moves cutoff) {
+    Automation level,
+    Automation cutoff) {
   /** The strip of a mix; a muted channel is silent. */
-  public static Strip of(Mix mix, Moves level, Moves cutoff, boolean muted) {
+  public static Strip of(Mix mix, Automation level, Automation cutoff, boolean muted) {
     double gain = muted || mix.level() == Mix.SILENT ? 0 : Decibels.gain(mix.level() / 10.0);
     Pan pan = Pan.of(mix.pan());
     return new Strip(

@@ -1,9 +1,9 @@
 package westtide.sound.loudness;
 
 /**
- * The two filters of ITU-R BS.1770 that make a signal count as ears count it: a shelf for the head
- * and a low cut. At 48 kHz they are those of the standard's tables (from memory); at other rates
- * the same analogue curves are transformed anew.
+ * The two filters of ITU-R BS.1770 that make a signal count as loudness count it: a shelf for the
+ * head and a low cut. At 48 kHz they are those of the standard's tables (from memory); at other
+ * rates the same analogue curves are transformed anew.
  */
 final class KWeighting {
   private static final double SHELF_HERTZ = 1681.974450955533;

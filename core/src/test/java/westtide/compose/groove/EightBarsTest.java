@@ -111,7 +111,7 @@ class EightBarsTest {
     for (long seed = 0; seed < 5; seed++) {
       Song song = Songs.draft(style.id(), seed);
       Pattern.Drums main =
-          (Pattern.Drums) song.parts(Role.DRUMS).get(0).variants().get(0).pattern();
+          (Pattern.Drums) song.parts(Role.DRUMS).get(0).patterns().get(0).pattern();
       Pattern.Drums grown =
           EightBars.of(EightBars.Plan.SECOND_AND_LAST).grow(main, Meter.COMMON, new Seed(seed));
       Song longer = new GrooveEdits(PartId.of("drums"), "A").replace("Grow", grown).apply(song);

@@ -144,8 +144,8 @@ class ChordLineTest {
         ChordSpan next = LINES.parse("i " + words.get(random.nextInt(7))).orElseThrow().get(1);
         int ticks = Math.min(left, (take % 3 == 0 ? 320 : 240) * (1 + random.nextInt(20)));
         ChordSpan last = spans.get(spans.size() - 1);
-        Chord chord = next.manner().rest() ? last.chord() : next.chord();
-        spans.add(new ChordSpan(chord, ticks, next.manner()));
+        Chord chord = next.articulation().rest() ? last.chord() : next.chord();
+        spans.add(new ChordSpan(chord, ticks, next.articulation()));
         left -= ticks;
       }
       String written = LINES.format(Progression.of("hook", Notation.NUMERALS, spans));
@@ -157,11 +157,11 @@ class ChordLineTest {
     return spans.stream()
         .map(
             span ->
-                (span.manner().rest() ? "rest" : span.chord().toString())
+                (span.articulation().rest() ? "rest" : span.chord().toString())
                     + ":"
                     + span.ticks()
-                    + (span.manner().early() > 0 ? "<" + span.manner().early() : "")
-                    + span.manner().inversion().map(turns -> "@" + turns).orElse(""))
+                    + (span.articulation().push() > 0 ? "<" + span.articulation().push() : "")
+                    + span.articulation().inversion().map(turns -> "@" + turns).orElse(""))
         .collect(Collectors.joining(" "));
   }
 }

@@ -13,9 +13,9 @@ import westtide.score.Score;
 import westtide.song.Role;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
-import westtide.song.chord.Manner;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
 import westtide.song.id.PartId;
@@ -62,23 +62,25 @@ class ChordEditsTest {
   @Test
   void aTypedLineKeepsWhatWasChosenForChordsThatStay() {
     Song strummed =
-        HOOK.manner("Strum", 1, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
+        HOOK.articulation("Strum", 1, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
     Song again = HOOK.line(typed("Am | F:12 F/C:4 | Dm")).apply(strummed);
-    assertThat(again.progression("hook").spans().get(1).manner().strum()).isPresent();
-    assertThat(again.progression("hook").spans().get(2).manner()).isEqualTo(Manner.PLAIN);
+    assertThat(again.progression("hook").spans().get(1).articulation().strum()).isPresent();
+    assertThat(again.progression("hook").spans().get(2).articulation())
+        .isEqualTo(ChordArticulation.PLAIN);
     Song other = HOOK.line(typed("Am | Dm")).apply(strummed);
-    assertThat(other.progression("hook").spans().get(1).manner().strum()).isEmpty();
+    assertThat(other.progression("hook").spans().get(1).articulation().strum()).isEmpty();
   }
 
   @Test
   void notesChosenByHandGoWhenTheChordOrItsSpreadChanges() {
     Voicing own = new Voicing(List.of(45, 57, 64, 71));
-    Song chosen = HOOK.manner("Move", 0, m -> m.withOwn(Optional.of(own))).apply(song);
+    Song chosen = HOOK.articulation("Move", 0, m -> m.withOwn(Optional.of(own))).apply(song);
     assertThat(HOOK.replace(0, Chord.parse("Dm")).apply(chosen).progression("hook").spans().get(0))
         .isEqualTo(ChordSpan.of(Chord.parse("Dm"), 3840));
     Song open =
-        HOOK.manner("Spread", 0, m -> m.withKind(Optional.of(VoicingKind.OPEN))).apply(chosen);
-    assertThat(open.progression("hook").spans().get(0).manner().own()).isEmpty();
+        HOOK.articulation("Spread", 0, m -> m.withKind(Optional.of(VoicingKind.OPEN)))
+            .apply(chosen);
+    assertThat(open.progression("hook").spans().get(0).articulation().own()).isEmpty();
   }
 
   @Test
@@ -150,9 +152,9 @@ class ChordEditsTest {
       case 2 -> HOOK.duplicate(at);
       case 3 -> HOOK.remove(at);
       case 4 -> HOOK.passing(at, Chord.parse("E7"), random.nextInt(2000));
-      case 5 -> HOOK.manner("Push", at, m -> m.withEarly(240 * random.nextInt(3)));
-      case 6 -> HOOK.manner("Turn", at, m -> m.withInversion(Optional.of(random.nextInt(4))));
-      case 7 -> HOOK.manner("Rest", at, m -> m.withRest(!m.rest()));
+      case 5 -> HOOK.articulation("Push", at, m -> m.withPush(240 * random.nextInt(3)));
+      case 6 -> HOOK.articulation("Turn", at, m -> m.withInversion(Optional.of(random.nextInt(4))));
+      case 7 -> HOOK.articulation("Rest", at, m -> m.withRest(!m.rest()));
       case 8 -> HOOK.rhythm(Optional.of(RhythmFamily.values()[random.nextInt(10)].rhythm()));
       default -> HOOK.octave(random.nextInt(5) - 2);
     };

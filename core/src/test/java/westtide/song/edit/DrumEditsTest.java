@@ -73,15 +73,15 @@ class DrumEditsTest {
   @Test
   void aRenamedGrooveSoundsAsBefore() {
     Song song = grown();
-    Song renamed = A.groove().pattern().rename(" main ").apply(song);
-    assertThat(drums(renamed).variants().get(0).name()).isEqualTo("main");
+    Song renamed = A.groove().asPattern().rename(" main ").apply(song);
+    assertThat(drums(renamed).patterns().get(0).name()).isEqualTo("main");
     assertThat(groove(renamed, "B")).isEqualTo(groove(song, "B"));
     assertThat(sounding(renamed)).isEqualTo(sounding(song));
     Song edited = new DrumEdits(PartId.of("drums"), "main").remove(KICK, 0).apply(renamed);
     assertThat(groove(edited, "B").lane(DrumVoice.KICK).orElseThrow().at(0)).isEmpty();
-    assertThatThrownBy(() -> A.groove().pattern().rename("B").apply(song))
+    assertThatThrownBy(() -> A.groove().asPattern().rename("B").apply(song))
         .hasMessageContaining("\"B\"");
-    assertThatThrownBy(() -> A.groove().pattern().rename(" ").apply(song))
+    assertThatThrownBy(() -> A.groove().asPattern().rename(" ").apply(song))
         .hasMessageContaining("name");
   }
 
@@ -100,7 +100,7 @@ class DrumEditsTest {
 
   /** Any edit of a lane, drawn from a seed. */
   private static Edit any(Random random, Song song, DrumEdits edits) {
-    List<DrumLane> lanes = groove(song, edits.variant()).lanes();
+    List<DrumLane> lanes = groove(song, edits.pattern()).lanes();
     LaneId id = lanes.get(random.nextInt(lanes.size())).id();
     int step = random.nextInt(lanes.get(0).lane().length());
     int some = random.nextInt(70);
@@ -150,7 +150,7 @@ class DrumEditsTest {
     Random random = new Random(seed);
     Song song = grown();
     Song alone = B.groove().unlink().apply(song);
-    assertThat(drums(alone).variant("B").pattern()).isInstanceOf(Pattern.Drums.class);
+    assertThat(drums(alone).pattern("B").pattern()).isInstanceOf(Pattern.Drums.class);
     for (int i = 0; i < 40; i++) {
       Edit edit = any(random, song, B);
       song = edit.apply(song);
@@ -165,7 +165,7 @@ class DrumEditsTest {
   @Test
   void aGrooveThatFollowsTakesItsParentsChangesWhereItHasNoneOfItsOwn() {
     Song song = B.place(KICK, Hit.of(1, 77)).apply(grown());
-    assertThat(((Pattern.Varied) drums(song).variant("B").pattern()).changes())
+    assertThat(((Pattern.Varied) drums(song).pattern("B").pattern()).changes())
         .containsExactly(new GrooveChange.OnStep(KICK, 1, Optional.of(Hit.of(1, 77))));
     Song changed = A.place(KICK, Hit.of(2, 50)).apply(A.place(KICK, Hit.of(1, 30)).apply(song));
     StepLane kick = groove(changed, "B").find(KICK).orElseThrow().lane();
@@ -180,9 +180,9 @@ class DrumEditsTest {
   void takingAParentAwayLeavesItsFollowersAsTheyWere() {
     Song song = B.place(KICK, Hit.of(1, 77)).apply(grown());
     Pattern.Drums before = groove(song, "B");
-    Song without = A.groove().pattern().drop().apply(song);
+    Song without = A.groove().asPattern().drop().apply(song);
     assertThat(drums(without).find("A")).isEmpty();
-    assertThat(drums(without).variant("B").pattern()).isEqualTo(before);
+    assertThat(drums(without).pattern("B").pattern()).isEqualTo(before);
   }
 
   /**
@@ -259,7 +259,7 @@ class DrumEditsTest {
   /** Common practice: claps apart with a snare between, two kicks, an open hat under the snare. */
   @Test
   void drumsAreStackedAsUsual() {
-    LayerEdits layers = new LayerEdits(A);
+    DrumStackEdits layers = new DrumStackEdits(A);
     LaneId second = new LaneId(DrumVoice.CLAP, 2);
     Song song = layers.clapsApart().apply(begun());
     assertThat(drums(song).sound(DrumVoice.CLAP.lane()).pan()).isNegative();
@@ -287,7 +287,7 @@ class DrumEditsTest {
         .containsExactly("0:Stick", "960:Stick", "1920:Stick", "2880:Stick");
     Cell before = begun().form().sections().get(0).cell(PartId.of("drums"), 1);
     assertThat(song.form().sections().get(0).cell(PartId.of("drums"), 1))
-        .isEqualTo(new Cell(1, before.level(), before.variant()));
+        .isEqualTo(new Cell(1, before.level(), before.pattern()));
     assertThat(StickCount.in(PartId.of("drums")).apply(song)).isEqualTo(song);
   }
 

@@ -151,7 +151,7 @@ class EditsTest {
             "lead", Role.LINE, new Pattern.Written(1, List.of(new Note(0, 240, before, 90))));
     Song song = Songs.oneHook(Songs.brief(from, 50), "C", 1, lead);
     Song moved = BriefEdits.key(Key.parse(to)).apply(song);
-    Pattern.Written line = (Pattern.Written) moved.parts().get(0).variants().get(0).pattern();
+    Pattern.Written line = (Pattern.Written) moved.parts().get(0).patterns().get(0).pattern();
     assertThat(line.notes().get(0).key()).isEqualTo(after);
   }
 
@@ -183,8 +183,8 @@ class EditsTest {
   void aFillStaysInTheLastBarWhenASectionChangesLength(int bars, int fillBar) {
     Section hook = Songs.draft("trap", 1).form().sections().get(1);
     Section resized = hook.withBars(bars);
-    assertThat(resized.cell(PartId.of("drums"), fillBar).variant()).isEqualTo("fill");
-    assertThat(resized.cell(PartId.of("drums"), fillBar - 1).variant()).isEqualTo("A");
+    assertThat(resized.cell(PartId.of("drums"), fillBar).pattern()).isEqualTo("fill");
+    assertThat(resized.cell(PartId.of("drums"), fillBar - 1).pattern()).isEqualTo("A");
     assertThat(resized.withBars(16)).isEqualTo(hook);
   }
 

@@ -28,7 +28,7 @@ class KeyChangeTest {
   }
 
   private static int first(Song song) {
-    return ((Pattern.Written) song.parts().get(0).variants().get(0).pattern()).notes().get(0).key();
+    return ((Pattern.Written) song.parts().get(0).patterns().get(0).pattern()).notes().get(0).key();
   }
 
   /** From A to G is two semitones down or ten up, to E five down or seven up. */

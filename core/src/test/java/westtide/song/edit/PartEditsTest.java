@@ -18,11 +18,11 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.FollowRule;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Patch;
@@ -117,7 +117,9 @@ class PartEditsTest {
             });
     assertThat(removed.progressions())
         .allSatisfy(
-            row -> assertThat(row.spans()).allMatch(span -> span.manner().without(KEYS).isEmpty()));
+            row ->
+                assertThat(row.spans())
+                    .allMatch(span -> span.articulation().without(KEYS).isEmpty()));
     Part again = part(draft, KEYS);
     Song back = PartEdits.add(again, removed.form().id(0)).apply(removed);
     assertThat(Score.of(back).part(KEYS).orElseThrow().passages())
@@ -218,7 +220,7 @@ class PartEditsTest {
     Song dropped = new PatternEdits(lead, "hint").drop().apply(renamed);
     assertThat(dropped.form().sections())
         .allSatisfy(
-            section -> assertThat(section.cells(lead)).noneMatch(c -> c.variant().equals("hint")));
+            section -> assertThat(section.cells(lead)).noneMatch(c -> c.pattern().equals("hint")));
     Song back =
         new PatternEdits(lead, "hint").add(new Pattern.Written(1, List.of())).apply(dropped);
     assertThat(heard(back, lead)).isEqualTo(heard(dropped, lead));
@@ -272,14 +274,14 @@ class PartEditsTest {
     Song removed = RowEdits.remove("middle").apply(renamed);
     assertThat(removed.rules(FollowRule.Chords.class).get(0).own().progression())
         .contains(removed.progressions().get(0).name());
-    Variant lost =
-        new Variant(
+    NamedPattern lost =
+        new NamedPattern(
             "A",
             new Pattern.Following(
                 FollowRule.Chords.of(
                         new westtide.theory.voicing.VoicingRange(51, 58, 76), Optional.empty())
                     .withOwn(FollowRule.Own.NOTHING.withProgression(Optional.of("nowhere")))));
-    assertThatThrownBy(() -> draft.withPart(KEYS, p -> p.withVariants(List.of(lost))))
+    assertThatThrownBy(() -> draft.withPart(KEYS, p -> p.withPatterns(List.of(lost))))
         .hasMessageContaining("nowhere");
   }
 }

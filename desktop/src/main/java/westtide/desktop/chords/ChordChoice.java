@@ -106,7 +106,7 @@ final class ChordChoice {
   void lay(List<Integer> keys, int chosenNote) {
     note = chosenNote;
     Optional<Voicing> own = Optional.of(new Voicing(keys));
-    desk.apply(edits().manner("Move a note of a chord", chord, m -> m.withOwn(own)));
+    desk.apply(edits().articulation("Move a note of a chord", chord, m -> m.withOwn(own)));
   }
 
   /** Lets the chosen chord sound as it is laid out. */

@@ -19,14 +19,14 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
 import westtide.song.Brief;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordSpan;
-import westtide.song.chord.Manner;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
 import westtide.theory.NoteName;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
-import westtide.theory.voicing.StackWords;
+import westtide.theory.voicing.StackDescription;
 import westtide.theory.voicing.VoiceLeading;
 import westtide.theory.voicing.Voicing;
 import westtide.theory.voicing.VoicingKind;
@@ -89,16 +89,17 @@ final class OneChordPage implements ChordPage {
   @Override
   public void show(ChordScene scene) {
     ChordSpan span = scene.span();
-    Manner manner = span.manner();
+    ChordArticulation articulation = span.articulation();
     name.show(scene.row().notation().write(span.chord(), scene.brief().key()));
     notes.show(names(scene.voicing(), scene.brief()));
-    push.show(PUSHES, PUSHES.get(Math.min(2, manner.early() / 240)));
-    rest.setSelected(manner.rest());
-    turns.show(TURNS, TURNS.get(manner.inversion().map(turn -> Math.min(4, turn + 1)).orElse(0)));
-    spread.display(manner.kind().map(VoicingKind::toString).orElse(AS_PART));
-    strum.show(STRUMS, manner.strum().map(s -> s.up() ? "up" : "down").orElse("block"));
-    millis.show(manner.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
-    curve.show(manner.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
+    push.show(PUSHES, PUSHES.get(Math.min(2, articulation.push() / 240)));
+    rest.setSelected(articulation.rest());
+    turns.show(
+        TURNS, TURNS.get(articulation.inversion().map(turn -> Math.min(4, turn + 1)).orElse(0)));
+    spread.display(articulation.kind().map(VoicingKind::toString).orElse(AS_PART));
+    strum.show(STRUMS, articulation.strum().map(s -> s.up() ? "up" : "down").orElse("block"));
+    millis.show(articulation.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
+    curve.show(articulation.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
     told.setText(tell(scene));
   }
 
@@ -112,7 +113,7 @@ final class OneChordPage implements ChordPage {
     rest.setId("chord-rest");
     rest.getStyleClass().setAll("toggle-button", "chip");
     rest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
-    rest.setOnAction(e -> manner("Rest a chord", m -> m.withRest(rest.isSelected())));
+    rest.setOnAction(e -> articulation("Rest a chord", m -> m.withRest(rest.isSelected())));
     box.getChildren()
         .addAll(
             Controls.row(
@@ -171,29 +172,29 @@ final class OneChordPage implements ChordPage {
   }
 
   void cyclePush() {
-    int early = choice.scene().span().manner().early();
-    manner("Push a chord", m -> m.withEarly(early >= 480 ? 0 : early + 240));
+    int early = choice.scene().span().articulation().push();
+    articulation("Push a chord", m -> m.withPush(early >= 480 ? 0 : early + 240));
   }
 
   void toggleRest() {
-    manner("Rest a chord", m -> m.withRest(!m.rest()));
+    articulation("Rest a chord", m -> m.withRest(!m.rest()));
   }
 
   void cycleTurn() {
-    Optional<Integer> now = choice.scene().span().manner().inversion();
+    Optional<Integer> now = choice.scene().span().articulation().inversion();
     Optional<Integer> next =
         now.isEmpty() ? Optional.of(0) : now.filter(turn -> turn < 3).map(turn -> turn + 1);
-    manner("Invert a chord", m -> m.withInversion(next));
+    articulation("Invert a chord", m -> m.withInversion(next));
     choice.hear();
   }
 
   void cycleStrum() {
-    Optional<Strum> now = choice.scene().span().manner().strum();
+    Optional<Strum> now = choice.scene().span().articulation().strum();
     takeStrum(now.isEmpty() ? "up" : now.get().up() ? "down" : "block");
   }
 
   private void led() {
-    manner("Automatic voice leading", m -> m.withOwn(Optional.empty()));
+    articulation("Automatic voice leading", m -> m.withOwn(Optional.empty()));
     choice.hear();
   }
 
@@ -231,40 +232,40 @@ final class OneChordPage implements ChordPage {
   }
 
   private void takePush(String word) {
-    manner("Push a chord", m -> m.withEarly(240 * PUSHES.indexOf(word)));
+    articulation("Push a chord", m -> m.withPush(240 * PUSHES.indexOf(word)));
   }
 
   private void takeTurns(String word) {
     Optional<Integer> turn =
         Optional.of(TURNS.indexOf(word) - 1).filter(inversion -> inversion >= 0);
-    manner("Invert a chord", m -> m.withInversion(turn));
+    articulation("Invert a chord", m -> m.withInversion(turn));
     choice.hear();
   }
 
   private void takeSpread(String word) {
     Optional<VoicingKind> kind =
         Arrays.stream(VoicingKind.values()).filter(k -> k.toString().equals(word)).findFirst();
-    manner("Spread a chord", m -> m.withKind(kind));
+    articulation("Spread a chord", m -> m.withKind(kind));
     choice.hear();
   }
 
   private void takeStrum(String word) {
-    Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
+    Strum before = choice.scene().span().articulation().strum().orElse(Strum.up(22));
     Optional<Strum> after =
         word.equals("block")
             ? Optional.empty()
             : Optional.of(new Strum(word.equals("up"), before.millis(), before.curve()));
-    manner("Strum a chord", m -> m.withStrum(after));
+    articulation("Strum a chord", m -> m.withStrum(after));
   }
 
   private void strummed(UnaryOperator<Strum> change) {
-    Strum before = choice.scene().span().manner().strum().orElse(Strum.up(22));
+    Strum before = choice.scene().span().articulation().strum().orElse(Strum.up(22));
     Strum after = change.apply(before);
-    manner("Strum a chord", m -> m.withStrum(Optional.of(after)));
+    articulation("Strum a chord", m -> m.withStrum(Optional.of(after)));
   }
 
-  private void manner(String edit, UnaryOperator<Manner> change) {
-    choice.apply(choice.edits().manner(edit, choice.chord(), change));
+  private void articulation(String edit, UnaryOperator<ChordArticulation> change) {
+    choice.apply(choice.edits().articulation(edit, choice.chord(), change));
   }
 
   private static int held(int value, int low, int high) {
@@ -295,7 +296,7 @@ final class OneChordPage implements ChordPage {
   private static String tell(ChordScene scene) {
     Chord here = scene.span().chord();
     String tones = here.notes().stream().map(NoteName::toString).collect(Collectors.joining(" "));
-    String stack = StackWords.of(scene.voicing(), here);
+    String stack = StackDescription.of(scene.voicing(), here);
     StringBuilder out = new StringBuilder(here + " is " + tones + ": " + stack);
     out.append("; ").append(turned(scene)).append(", ");
     out.append(scene.voicing().spread()).append(" semitones high");

@@ -19,7 +19,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.song.FollowRule;
 import westtide.song.Part;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
@@ -159,7 +159,7 @@ final class PartPage implements ChordPage {
   private void show(ChordScene scene, Part part) {
     FollowRule.Chords rule = scene.rule();
     boolean doubles = !part.rules(FollowRule.Doubling.class).isEmpty();
-    plays.setText(doubles ? part.name() + ": " + PatternWords.usual(part, scene.song()) : "");
+    plays.setText(doubles ? part.name() + ": " + PatternDescription.usual(part, scene.song()) : "");
     plays.setVisible(doubles);
     plays.setManaged(doubles);
     spread.display(rule.kind());
@@ -175,7 +175,7 @@ final class PartPage implements ChordPage {
     octaves.show(OCTAVES, OCTAVES.get(Math.max(0, Math.min(3, rule.layer().octaves() + 1))));
     tick(everywhere, rule.layer().without());
     hereName.setText("out of " + scene.span().chord());
-    tick(here, scene.span().manner().without(part.id()));
+    tick(here, scene.span().articulation().without(part.id()));
   }
 
   private static void tick(List<CheckBox> boxes, Set<ChordMember> members) {

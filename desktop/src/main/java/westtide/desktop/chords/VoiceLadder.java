@@ -13,7 +13,7 @@ import westtide.desktop.kit.SheetGestures;
 import westtide.review.LowEndRange;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
-import westtide.song.chord.Manner;
+import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.PlacedChord;
 import westtide.theory.Key;
 import westtide.theory.RomanNumeral;
@@ -208,17 +208,19 @@ final class VoiceLadder extends Drawing {
   }
 
   private void drawCard(PlacedChord chord, int index, Axis x) {
-    Manner manner = chord.span().manner();
+    ChordArticulation articulation = chord.span().articulation();
     double left = x.at(chord.start()) + 2;
     double width = x.length(chord.ticks()) - 4;
     Rectangle card = box(left, CARD_TOP, width, CARD_HEIGHT, "chord-card");
     card.setArcWidth(14);
     card.setArcHeight(14);
     String numeral =
-        manner.rest() ? "rest" : RomanNumeral.of(chord.chord(), scene.brief().key()).toString();
-    String name = manner.rest() ? "" : chord.chord().toString();
+        articulation.rest()
+            ? "rest"
+            : RomanNumeral.of(chord.chord(), scene.brief().key()).toString();
+    String name = articulation.rest() ? "" : chord.chord().toString();
     named(card, "chord-card-" + index, "Chord " + (index + 1) + ", " + numeral + ", " + name);
-    if (manner.rest()) {
+    if (articulation.rest()) {
       card.getStyleClass().add("rest");
     }
     if (index == scene.chord()) {
@@ -226,28 +228,28 @@ final class VoiceLadder extends Drawing {
       ring(left - 3, CARD_TOP - 3, width + 6, CARD_HEIGHT + 6);
     }
     squeeze(text(left + 8, CARD_TOP + 21, numeral, "big"), width - 12);
-    squeeze(text(left + 8, CARD_TOP + 39, name + signs(manner)), width - 12);
+    squeeze(text(left + 8, CARD_TOP + 39, name + signs(articulation)), width - 12);
   }
 
-  private static String signs(Manner manner) {
+  private static String signs(ChordArticulation articulation) {
     StringBuilder out = new StringBuilder();
-    if (manner.early() > 0) {
-      out.append("  ‹ ").append(manner.early() >= 480 ? "1/8" : "1/16");
+    if (articulation.push() > 0) {
+      out.append("  ‹ ").append(articulation.push() >= 480 ? "1/8" : "1/16");
     }
-    manner.strum().ifPresent(strum -> out.append(strum.up() ? "  ↑" : "  ↓"));
+    articulation.strum().ifPresent(strum -> out.append(strum.up() ? "  ↑" : "  ↓"));
     return out.toString();
   }
 
   private void drawVoices(List<PlacedChord> placed, int index, Axis x, Axis y) {
     Voicing voicing = scene.voicings().get(index);
     PlacedChord chord = placed.get(index);
-    if (chord.span().manner().rest()) {
+    if (chord.span().articulation().rest()) {
       return;
     }
     double start = column(chord);
     double end = x.at(chord.end()) - 4;
     List<VoiceMove> moves =
-        index + 1 < placed.size() && !placed.get(index + 1).span().manner().rest()
+        index + 1 < placed.size() && !placed.get(index + 1).span().articulation().rest()
             ? VoiceLeading.moves(voicing, scene.voicings().get(index + 1))
             : new ArrayList<>();
     for (VoiceMove move : moves) {
@@ -267,7 +269,7 @@ final class VoiceLadder extends Drawing {
     double late =
         chord
             .span()
-            .manner()
+            .articulation()
             .strum()
             .map(s -> s.late(voicing, voicing.keys().indexOf(key)))
             .orElse(0.0);

@@ -122,7 +122,7 @@ final class BeadKeys {
   /** Every pass, every second, fourth, eighth, then the first, the last and fill bars only. */
   private void passes(Hit hit) {
     When next = after(PASSES, hit.when().withPercent(100).withSeed(1));
-    String words = HitWords.when(next);
+    String words = HitDescription.when(next);
     choice.change(
         words.isEmpty() ? "Play on every repeat" : "Condition: " + words,
         h -> h.withWhen(h.when().withPasses(next)));

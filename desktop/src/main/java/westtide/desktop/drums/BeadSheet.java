@@ -15,8 +15,8 @@ import westtide.rhythm.Position;
 import westtide.rhythm.When;
 import westtide.score.Chokes;
 import westtide.song.drum.DrumLane;
-import westtide.song.drum.LaidHit;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PlacedHit;
 
 /**
  * A groove as bead lines: a lane is a line, a hit a bead whose size is its velocity, whose distance
@@ -143,11 +143,11 @@ final class BeadSheet extends Drawing {
     String words = lane.id() + (roomy ? "" : soundMark(lane.id()));
     fit(text(8, y + (roomy ? 2 : 4), words, index == scene.lane() ? "bold" : "plain"), 104);
     if (roomy) {
-      fit(text(8, y + 16, LaneWords.facts(lane, scene) + soundMark(lane.id()), "soft"), 104);
+      fit(text(8, y + 16, LaneSummary.facts(lane, scene) + soundMark(lane.id()), "soft"), 104);
     }
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
     Set<Integer> silent = choked(index);
-    for (LaidHit laid : scene.groove().laid(lane, scene.meter())) {
+    for (PlacedHit laid : scene.groove().laid(lane, scene.meter())) {
       if (inView(scale, laid.tick())) {
         drawHit(index, laid, silent.contains(laid.tick()), scale);
       }
@@ -168,7 +168,7 @@ final class BeadSheet extends Drawing {
     Set<Integer> out = new HashSet<>();
     for (int other : Chokes.silencing(index, scene.groove(), scene.part())) {
       scene.groove().laid(scene.groove().lanes().get(other), scene.meter()).stream()
-          .map(LaidHit::tick)
+          .map(PlacedHit::tick)
           .forEach(out::add);
     }
     return out;
@@ -249,7 +249,7 @@ final class BeadSheet extends Drawing {
     }
   }
 
-  private void drawHit(int index, LaidHit laid, boolean choked, BeadScale scale) {
+  private void drawHit(int index, PlacedHit laid, boolean choked, BeadScale scale) {
     DrumLane lane = scene.groove().lanes().get(index);
     Hit hit = laid.hit();
     int grid = lane.grid().ticks();
@@ -283,13 +283,13 @@ final class BeadSheet extends Drawing {
   }
 
   /** What stands beside a bead: its name, its condition, its ring; its figures when looked at. */
-  private void drawMarks(int index, LaidHit laid, Circle bead, BeadScale scale) {
+  private void drawMarks(int index, PlacedHit laid, Circle bead, BeadScale scale) {
     DrumLane lane = scene.groove().lanes().get(index);
     Hit hit = laid.hit();
     double right = bead.getCenterX() + bead.getRadius() + 1;
     boolean some = !hit.when().equals(When.ALWAYS);
     if (some) {
-      text(right, bead.getCenterY() - 6, HitWords.mark(hit.when()), "soft");
+      text(right, bead.getCenterY() - 6, HitDescription.mark(hit.when()), "soft");
     }
     if (ringed.contains(NotePlace.of(lane.id(), hit.step()))) {
       double r = bead.getRadius() + 4;
@@ -313,11 +313,11 @@ final class BeadSheet extends Drawing {
             + Position.of(laid.tick(), scene.meter())
             + ", velocity "
             + hit.velocity()
-            + (some ? ", " + HitWords.when(hit.when()) : "");
+            + (some ? ", " + HitDescription.when(hit.when()) : "");
     named(bead, "bead-" + lane.id().slug() + "-" + (laid.tick() / lane.grid().ticks() + 1), words);
   }
 
-  private boolean differs(DrumLane lane, LaidHit laid) {
+  private boolean differs(DrumLane lane, PlacedHit laid) {
     return scene
         .parent()
         .map(

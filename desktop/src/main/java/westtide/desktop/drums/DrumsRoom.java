@@ -32,10 +32,10 @@ import westtide.review.HitReason;
 import westtide.review.Stage;
 import westtide.rhythm.LaneText;
 import westtide.rhythm.StepLane;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.edit.Edit;
 import westtide.text.Reading;
 
@@ -140,9 +140,9 @@ public final class DrumsRoom implements Room {
   }
 
   private static String fact(Part drums) {
-    int grooves = drums.variants().size();
+    int grooves = drums.patterns().size();
     return grooves <= FEW
-        ? "grooves " + String.join(", ", drums.variants().stream().map(Variant::name).toList())
+        ? "grooves " + String.join(", ", drums.patterns().stream().map(NamedPattern::name).toList())
         : grooves + " grooves";
   }
 
@@ -182,7 +182,7 @@ public final class DrumsRoom implements Room {
     GrooveScene scene = found.get();
     choice.settle(scene);
     grooves.show(
-        scene.part().variants().stream().map(Variant::name).toList(), scene.variant().name());
+        scene.part().patterns().stream().map(NamedPattern::name).toList(), scene.pattern().name());
     int all = scene.groove().bars();
     looks.show(LOOKS.keySet().stream().filter(word -> LOOKS.get(word) < all).toList(), look);
     looks.setVisible(all > LOOKS.get(TWO_BARS));
@@ -194,7 +194,7 @@ public final class DrumsRoom implements Room {
     laneLine.show(
         LaneText.format(
             scene.chosen().lane(), scene.meter().ticksPerBar() / scene.chosen().grid().ticks()));
-    told.setText(HitWords.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
+    told.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
     why.setText(why(scene));
     pages.show(scene);
   }

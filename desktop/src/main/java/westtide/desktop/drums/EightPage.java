@@ -20,8 +20,8 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
 import westtide.rhythm.Position;
 import westtide.song.GrooveChange;
+import westtide.song.NamedPattern;
 import westtide.song.Pattern;
-import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.edit.StickCount;
 
@@ -82,11 +82,11 @@ final class EightPage implements Page<GrooveScene> {
 
   @Override
   public void show(GrooveScene scene) {
-    boolean follows = scene.variant().pattern() instanceof Pattern.Varied;
+    boolean follows = scene.pattern().pattern() instanceof Pattern.Varied;
     link.setVisible(follows);
     link.setManaged(follows);
     differs.setText(
-        scene.variant().pattern() instanceof Pattern.Varied varied
+        scene.pattern().pattern() instanceof Pattern.Varied varied
             ? told(varied, scene)
             : followers(scene));
   }
@@ -148,7 +148,7 @@ final class EightPage implements Page<GrooveScene> {
   }
 
   private static String freeName(GrooveScene scene, String wanted) {
-    List<String> names = scene.part().variants().stream().map(Variant::name).toList();
+    List<String> names = scene.part().patterns().stream().map(NamedPattern::name).toList();
     String name = wanted;
     for (int number = 2; names.contains(name); number++) {
       name = wanted + " " + number;
@@ -198,12 +198,12 @@ final class EightPage implements Page<GrooveScene> {
   /** Which grooves follow the one in front. */
   private static String followers(GrooveScene scene) {
     List<String> names =
-        scene.part().variants().stream()
+        scene.part().patterns().stream()
             .filter(
                 v ->
                     v.pattern() instanceof Pattern.Varied varied
-                        && varied.parent().equals(scene.variant().name()))
-            .map(Variant::name)
+                        && varied.parent().equals(scene.pattern().name()))
+            .map(NamedPattern::name)
             .toList();
     return names.isEmpty()
         ? "not linked; grown grooves follow it wherever they are not changed"

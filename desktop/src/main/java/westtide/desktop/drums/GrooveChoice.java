@@ -217,8 +217,8 @@ final class GrooveChoice {
   }
 
   /** The groove in front, ready to be played round and round. */
-  Optional<GrooveTrial> trial() {
-    return GrooveTrial.of(scene(), desk.open().section());
+  Optional<GrooveAudition> trial() {
+    return GrooveAudition.of(scene(), desk.open().section());
   }
 
   /** Plays the groove in front round and round, or stops that. */
@@ -230,7 +230,7 @@ final class GrooveChoice {
     trial().ifPresentOrElse(this::tryOut, () -> desk.messages().done(TOO_LONG));
   }
 
-  private void tryOut(GrooveTrial trial) {
+  private void tryOut(GrooveAudition trial) {
     desk.play().tryOut(trial.change(), trial.range());
   }
 

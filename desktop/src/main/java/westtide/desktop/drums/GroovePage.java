@@ -21,8 +21,8 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
 import westtide.desktop.kit.TypedLine;
+import westtide.song.NamedPattern;
 import westtide.song.Pattern;
-import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.PatternEdits;
@@ -75,10 +75,10 @@ final class GroovePage implements Page<GrooveScene> {
     schools.forEach(
         (school, chips) ->
             school.answer(scene.song()).ifPresent(answer -> chips.show(school.answers(), answer)));
-    name.show(scene.variant().name());
+    name.show(scene.pattern().name());
     feel.offer(
-        scene.part().variants().stream()
-            .map(Variant::name)
+        scene.part().patterns().stream()
+            .map(NamedPattern::name)
             .filter(other -> !other.equals(choice.groove()))
             .toList());
   }
@@ -180,8 +180,8 @@ final class GroovePage implements Page<GrooveScene> {
 
   /** Drafts the groove in front anew from the next seed. */
   void newTake() {
-    List<Variant> drawn = new GrooveDraft(habit(), choice.nextSeed()).draw();
-    Variant same =
+    List<NamedPattern> drawn = new GrooveDraft(habit(), choice.nextSeed()).draw();
+    NamedPattern same =
         drawn.stream()
             .filter(v -> v.name().equals(choice.groove()))
             .findFirst()
@@ -213,7 +213,7 @@ final class GroovePage implements Page<GrooveScene> {
 
   private Optional<TypedLine.Trouble> takeName(String text) {
     try {
-      choice.apply(choice.edits().groove().pattern().rename(text));
+      choice.apply(choice.edits().groove().asPattern().rename(text));
     } catch (IllegalArgumentException e) {
       return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
     }
@@ -249,13 +249,13 @@ final class GroovePage implements Page<GrooveScene> {
   /** Adds a copy of the groove in front. */
   void copy() {
     String added = freeName();
-    choice.apply(choice.edits().groove().pattern().copyAs(added));
+    choice.apply(choice.edits().groove().asPattern().copyAs(added));
     choice.chooseGroove(added);
     tell("Groove " + added + " added; choose it for a section in the form.");
   }
 
   private String freeName() {
-    List<String> names = choice.scene().part().variants().stream().map(Variant::name).toList();
+    List<String> names = choice.scene().part().patterns().stream().map(NamedPattern::name).toList();
     String name = "B";
     for (char letter = 'B'; names.contains(name) && letter < 'Z'; letter++) {
       name = String.valueOf((char) (letter + 1));
@@ -264,11 +264,11 @@ final class GroovePage implements Page<GrooveScene> {
   }
 
   private void drop() {
-    if (choice.scene().part().variants().size() == 1) {
+    if (choice.scene().part().patterns().size() == 1) {
       tell("The last groove stays.");
       return;
     }
-    choice.apply(choice.edits().groove().pattern().drop());
+    choice.apply(choice.edits().groove().asPattern().drop());
   }
 
   private void read() {

@@ -5,10 +5,10 @@ import westtide.desktop.open.SongView;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneSound;
 
@@ -17,7 +17,7 @@ import westtide.song.drum.LaneSound;
  *
  * @param view the song
  * @param part the drum part
- * @param variant the groove as the part has it
+ * @param pattern the groove as the part has it
  * @param groove the groove, worked out where it follows another
  * @param parent what it follows, laid out over its bars; empty when it stands alone
  * @param lane the chosen lane, by its place
@@ -26,7 +26,7 @@ import westtide.song.drum.LaneSound;
 record GrooveScene(
     SongView view,
     Part part,
-    Variant variant,
+    NamedPattern pattern,
     Pattern.Drums groove,
     Optional<Pattern.Drums> parent,
     int lane,
@@ -34,16 +34,16 @@ record GrooveScene(
   /** A groove of a drum part. */
   static GrooveScene of(SongView view, Part part, String name, int lane, int column) {
     Meter meter = view.song().brief().meter();
-    Variant variant = part.variant(name);
-    Pattern.Drums groove = part.groove(variant.name(), meter).orElseThrow();
+    NamedPattern pattern = part.pattern(name);
+    Pattern.Drums groove = part.groove(pattern.name(), meter).orElseThrow();
     Optional<Pattern.Drums> parent =
-        variant.pattern() instanceof Pattern.Varied varied
+        pattern.pattern() instanceof Pattern.Varied varied
             ? part.groove(varied.parent(), meter).map(p -> p.over(groove.bars(), meter))
             : Optional.empty();
     int row = Math.max(0, Math.min(groove.lanes().size() - 1, lane));
     int last = groove.ticks(meter) / groove.lanes().get(row).grid().ticks() - 1;
     int at = Math.max(0, Math.min(last, column));
-    return new GrooveScene(view, part, variant, groove, parent, row, at);
+    return new GrooveScene(view, part, pattern, groove, parent, row, at);
   }
 
   Song song() {

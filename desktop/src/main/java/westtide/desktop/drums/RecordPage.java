@@ -193,7 +193,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   private void start() {
     GrooveScene scene = choice.scene();
-    Optional<GrooveTrial> trial = choice.trial();
+    Optional<GrooveAudition> trial = choice.trial();
     if (trial.isEmpty()) {
       told.setText(GrooveChoice.TOO_LONG);
       return;

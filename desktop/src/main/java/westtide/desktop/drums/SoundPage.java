@@ -17,8 +17,8 @@ import westtide.desktop.kit.Page;
 import westtide.rhythm.Velocity;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneSound;
+import westtide.song.edit.DrumStackEdits;
 import westtide.song.edit.Edit;
-import westtide.song.edit.LayerEdits;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.voice.Family;
 import westtide.sound.voice.Touch;
@@ -72,9 +72,9 @@ final class SoundPage implements Page<GrooveScene> {
                     "lane-stack",
                     "another of this",
                     () -> choice.apply(choice.edits().stack(choice.id()))),
-                layer("two-kicks", "two kicks", LayerEdits::twoKicks),
-                layer("claps-apart", "claps apart", LayerEdits::clapsApart),
-                layer("hat-under-snare", "open hat under snare", LayerEdits::openHatUnderSnare),
+                layer("two-kicks", "two kicks", DrumStackEdits::twoKicks),
+                layer("claps-apart", "claps apart", DrumStackEdits::clapsApart),
+                layer("hat-under-snare", "open hat under snare", DrumStackEdits::openHatUnderSnare),
                 Controls.explained(
                     Controls.action(
                         "clap-before-snare", "clap before snare", this::clapBeforeSnare),
@@ -87,7 +87,7 @@ final class SoundPage implements Page<GrooveScene> {
   }
 
   private void clapBeforeSnare() {
-    choice.apply(new LayerEdits(choice.edits()).clapBeforeSnare());
+    choice.apply(new DrumStackEdits(choice.edits()).clapBeforeSnare());
     int nudge =
         choice
             .scene()
@@ -139,9 +139,9 @@ final class SoundPage implements Page<GrooveScene> {
     return out;
   }
 
-  private Button layer(String id, String name, Function<LayerEdits, Edit> edit) {
+  private Button layer(String id, String name, Function<DrumStackEdits, Edit> edit) {
     return Controls.action(
-        id, name, () -> choice.apply(edit.apply(new LayerEdits(choice.edits()))));
+        id, name, () -> choice.apply(edit.apply(new DrumStackEdits(choice.edits()))));
   }
 
   /** Changes one figure of a sound. */

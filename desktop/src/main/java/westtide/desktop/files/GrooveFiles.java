@@ -69,19 +69,19 @@ public final class GrooveFiles {
   }
 
   /** Lets a person choose where to write one pattern of a part. */
-  public void write(PartId part, String variant) {
+  public void write(PartId part, String pattern) {
     Song song = open.song();
-    String name = FileNames.stem(song) + "-" + variant.replaceAll("[^A-Za-z0-9]+", "-") + ENDING;
+    String name = FileNames.stem(song) + "-" + pattern.replaceAll("[^A-Za-z0-9]+", "-") + ENDING;
     new FilePanel(
             overlay,
-            "Write groove " + variant + " as MIDI",
+            "Write groove " + pattern + " as MIDI",
             "write",
             files.folder().resolve(name),
             path -> path.toString().endsWith(ENDING),
             path ->
                 background.run(
                     () -> {
-                      MidiFile.writePattern(song, part, variant, path);
+                      MidiFile.writePattern(song, part, pattern, path);
                       return path;
                     },
                     written -> {

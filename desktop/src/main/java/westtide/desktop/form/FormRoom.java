@@ -29,12 +29,12 @@ import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.Progression;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
@@ -55,7 +55,7 @@ public final class FormRoom implements Room {
   private final VBox sheet = new VBox();
   private final TypedLine line;
   private final Chips<FormHabit.Template> templates;
-  private final TankSheet tanks = new TankSheet(new Fingers());
+  private final TankSheet tanks = new TankSheet(new Gestures());
   private final PartActions actions;
   private final Label told = Controls.wrapped("");
   private final Label length = Controls.label("", "strong");
@@ -68,7 +68,7 @@ public final class FormRoom implements Room {
   private final Chooser<String> progression =
       new Chooser<>(
           "section-progression", "the chords of the section", List.of(), this::reharmonise);
-  private final Chooser<String> variant =
+  private final Chooser<String> pattern =
       new Chooser<>("cell-pattern", "the pattern the part plays", List.of(), this::play);
 
   private final NumberField change =
@@ -176,7 +176,7 @@ public final class FormRoom implements Room {
                 Controls.action("section-remove", "delete section", this::remove)),
             Controls.flow(
                 caption("pattern"),
-                variant,
+                pattern,
                 change,
                 Controls.explained(
                     Controls.action("cell-join", "same all through", this::join),
@@ -205,9 +205,9 @@ public final class FormRoom implements Room {
             + level
             + ". Drag its water up or down.");
     change.show(String.valueOf(half()));
-    variant.display(
-        part.variants().stream().map(Variant::name).toList(),
-        part.variant(section.cell(part.id(), tanks.cell().fromBar()).variant()).name());
+    pattern.display(
+        part.patterns().stream().map(NamedPattern::name).toList(),
+        part.pattern(section.cell(part.id(), tanks.cell().fromBar()).pattern()).name());
   }
 
   private Optional<TypedLine.Trouble> take(String text) {
@@ -263,7 +263,7 @@ public final class FormRoom implements Room {
   }
 
   private void play(String pattern) {
-    desk.apply(FormEdits.variant(id(), tanks.part().id(), tanks.cell().fromBar(), pattern));
+    desk.apply(FormEdits.pattern(id(), tanks.part().id(), tanks.cell().fromBar(), pattern));
   }
 
   /** Makes the selected section longer (or shorter) by bars. */
@@ -328,7 +328,7 @@ public final class FormRoom implements Room {
     List<Edit> of(SectionId section, PartId part, TankMark tank);
   }
 
-  private final class Fingers implements TankSheet.Hands {
+  private final class Gestures implements TankSheet.Hands {
     @Override
     public void fill(List<TankMark> tanks, Level level) {
       each(
@@ -346,9 +346,9 @@ public final class FormRoom implements Room {
     private List<Edit> poured(Cell like, SectionId id, PartId part, TankMark tank) {
       List<Edit> out = new ArrayList<>();
       out.add(FormEdits.level(id, part, tank.fromBar(), like.level()));
-      boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.variant())).isPresent();
+      boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.pattern())).isPresent();
       if (has) {
-        out.add(FormEdits.variant(id, part, tank.fromBar(), like.variant()));
+        out.add(FormEdits.pattern(id, part, tank.fromBar(), like.pattern()));
       }
       return out;
     }

@@ -15,7 +15,7 @@ import westtide.song.Cell;
 import westtide.song.CellSpan;
 import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.id.PartId;
@@ -254,7 +254,7 @@ final class TankSheet extends Drawing {
   }
 
   private String habit(Part part) {
-    return PatternWords.usual(part, song.orElseThrow());
+    return PatternDescription.usual(part, song.orElseThrow());
   }
 
   private void drawHeader(Song shown, int index, double left, double right) {
@@ -297,9 +297,9 @@ final class TankSheet extends Drawing {
     String id = "tank-" + sectionIndex + "-" + part.id() + "-" + cell.fromBar();
     named(wall, id, part.name() + ", " + cell.level());
     String words = cell.level() == Level.OUT ? "" : cell.level().toString();
-    boolean special = !part.variant(cell.variant()).equals(part.usual());
+    boolean special = !part.pattern(cell.pattern()).equals(part.usual());
     if (special) {
-      squeeze(text(from + 4, top + 12, cell.variant(), "soft"), to - from - 7);
+      squeeze(text(from + 4, top + 12, cell.pattern(), "soft"), to - from - 7);
     }
     boolean deep = cell.level() == Level.LIFTED;
     textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");

@@ -41,7 +41,7 @@ public final class LevelsRoom implements Room {
 
   private final Desk desk;
   private final VBox sheet = new VBox();
-  private final PlumbSheet plumbs = new PlumbSheet(new Fingers());
+  private final PlumbSheet plumbs = new PlumbSheet(new Gestures());
   private final PartActions actions;
   private final Label name = Controls.label("", "stop-name");
   private final Chooser<String> instrument =
@@ -140,8 +140,8 @@ public final class LevelsRoom implements Room {
                 Controls.label("instrument"),
                 instrument,
                 Controls.action("try-sound", "play this part", this::tryIt),
-                Controls.action("mute-part", "mute", () -> new Fingers().mute(part())),
-                Controls.action("alone-part", "solo", () -> new Fingers().alone(part()))),
+                Controls.action("mute-part", "mute", () -> new Gestures().mute(part())),
+                Controls.action("alone-part", "solo", () -> new Gestures().alone(part()))),
             settings,
             amounts,
             Controls.flow(
@@ -253,7 +253,7 @@ public final class LevelsRoom implements Room {
     desk.apply(MixEdits.mix(part().id(), what, change));
   }
 
-  private final class Fingers implements PlumbSheet.Hands {
+  private final class Gestures implements PlumbSheet.Hands {
     @Override
     public void choose(int part) {
       desk.open().select(desk.open().song().parts().get(part));

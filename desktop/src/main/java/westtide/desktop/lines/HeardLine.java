@@ -10,7 +10,7 @@ import westtide.score.ScoredNote;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
@@ -44,7 +44,7 @@ record HeardLine(
     int place = passage.map(Passage::place).orElse(selected);
     Section section = song.form().sections().get(place);
     Optional<Pattern.Written> own =
-        part.variant(pattern).pattern() instanceof Pattern.Written written
+        part.pattern(pattern).pattern() instanceof Pattern.Written written
             ? Optional.of(written)
             : Optional.empty();
     Pattern.Written line = own.orElseGet(() -> played(passage, section));
@@ -55,7 +55,8 @@ record HeardLine(
         passage.isPresent()
             ? "over the " + row.name() + " chords, in the " + song.form().label(place)
             : "over the " + row.name() + " chords; no section plays it yet";
-    String words = own.isPresent() ? heard : PatternWords.of(part.variant(pattern).pattern(), song);
+    String words =
+        own.isPresent() ? heard : PatternDescription.of(part.pattern(pattern).pattern(), song);
     return new HeardLine(part, pattern, line, own.isPresent(), row, chords, words);
   }
 

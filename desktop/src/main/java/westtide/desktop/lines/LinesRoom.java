@@ -27,13 +27,13 @@ import westtide.review.Stage;
 import westtide.rhythm.Position;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.Song;
-import westtide.song.Variant;
 import westtide.song.chord.Progression;
 import westtide.song.edit.LineEdits;
 
@@ -44,10 +44,10 @@ public final class LinesRoom implements Room {
   private final VBox content = new VBox(10);
   private final PartChips parts;
   private final Label over = Controls.label("", "small");
-  private final Chips<String> variants;
+  private final Chips<String> patterns;
   private final Chips<String> pages;
-  private final Fingers fingers = new Fingers();
-  private final DegreeSheet degrees = new DegreeSheet(fingers);
+  private final Gestures gestures = new Gestures();
+  private final DegreeSheet degrees = new DegreeSheet(gestures);
   private final Label told = Controls.wrapped("");
   private String shownLine = "";
   private long take;
@@ -56,7 +56,7 @@ public final class LinesRoom implements Room {
   public LinesRoom(Desk desk) {
     this.desk = desk;
     this.parts = new PartChips(desk, "lines-", List.of(Role.LINE));
-    this.variants = new Chips<>("line-", name -> name, this::choose);
+    this.patterns = new Chips<>("line-", name -> name, this::choose);
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
     build();
   }
@@ -93,7 +93,7 @@ public final class LinesRoom implements Room {
     }
     HeardLine line = found.get();
     int page = line.page(bar());
-    variants.show(line.part().variants().stream().map(Variant::name).toList(), line.pattern());
+    patterns.show(line.part().patterns().stream().map(NamedPattern::name).toList(), line.pattern());
     List<String> pageNames = pageNames(line.line());
     pages.show(pageNames, pageNames.get(page));
     over.setText(line.words());
@@ -105,7 +105,7 @@ public final class LinesRoom implements Room {
         page * LinePage.BARS,
         !name.equals(shownLine));
     shownLine = name;
-    tell(fingers.chosen());
+    tell(gestures.chosen());
   }
 
   @Override
@@ -156,7 +156,7 @@ public final class LinesRoom implements Room {
         .getChildren()
         .addAll(
             Controls.flow(
-                Controls.whole(Controls.label("pattern", "small")), variants, pages, over),
+                Controls.whole(Controls.label("pattern", "small")), patterns, pages, over),
             degrees,
             told,
             Controls.row(
@@ -260,7 +260,7 @@ public final class LinesRoom implements Room {
     return line.filter(HeardLine::written).map(l -> new LineEdits(l.part().id(), l.pattern()));
   }
 
-  private final class Fingers implements NoteMarks.Hands {
+  private final class Gestures implements NoteMarks.Hands {
     @Override
     public List<Note> chosen() {
       Set<NotePlace> places = desk.open().selection().notes();

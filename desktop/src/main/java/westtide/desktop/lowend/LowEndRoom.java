@@ -23,10 +23,10 @@ import westtide.review.Stage;
 import westtide.score.ScoredNote;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.Role;
-import westtide.song.Variant;
 import westtide.song.edit.LowEndEdits;
 import westtide.theory.Pitch;
 
@@ -109,7 +109,7 @@ public final class LowEndRoom implements Room {
     int section = desk.open().section();
     int firstBar = firstBar(view, part.get(), section);
     where.setText("in the " + view.song().form().label(section));
-    Optional<FollowRule.Sub> sub = rule();
+    Optional<FollowRule.Bass808> sub = rule();
     link.setVisible(sub.isPresent());
     link.setManaged(sub.isPresent());
     sub.ifPresent(rule -> link.show(List.of(KickLink.values()), rule.link()));
@@ -212,7 +212,7 @@ public final class LowEndRoom implements Room {
             .orElse("");
     return marks
         + "It plays "
-        + PatternWords.of(inFront(part).pattern(), view.song())
+        + PatternDescription.of(inFront(part).pattern(), view.song())
         + ": "
         + pitches
         + ".";
@@ -223,18 +223,18 @@ public final class LowEndRoom implements Room {
   }
 
   /** The pattern of a part that is in front. */
-  private Variant inFront(Part part) {
-    return part.variant(desk.open().selection().pattern(part));
+  private NamedPattern inFront(Part part) {
+    return part.pattern(desk.open().selection().pattern(part));
   }
 
-  private Optional<FollowRule.Sub> rule() {
-    return parts.chosen().flatMap(p -> inFront(p).rule(FollowRule.Sub.class));
+  private Optional<FollowRule.Bass808> rule() {
+    return parts.chosen().flatMap(p -> inFront(p).rule(FollowRule.Bass808.class));
   }
 
   /** Where the octave of the chosen part begins; empty where it does not follow the roots. */
   private Optional<Integer> lowest() {
     return rule()
-        .map(FollowRule.Sub::lowest)
+        .map(FollowRule.Bass808::lowest)
         .or(
             () ->
                 parts

@@ -132,7 +132,7 @@ public record Selection(
 
   /** The name of the pattern in front of a part. */
   public String pattern(Part of) {
-    return of.variant(patterns.getOrDefault(of.id(), "")).name();
+    return of.pattern(patterns.getOrDefault(of.id(), "")).name();
   }
 
   /** The same with another section; every part puts in front what it plays there first. */
@@ -153,8 +153,8 @@ public record Selection(
     return section.cells(part.id()).stream()
         .filter(cell -> cell.level() != Level.OUT)
         .findFirst()
-        .map(Cell::variant)
-        .map(name -> part.variant(name).name());
+        .map(Cell::pattern)
+        .map(name -> part.pattern(name).name());
   }
 
   /** The same with another part. */

@@ -4,7 +4,7 @@ import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 
 /**
- * Counts the time that was listened and says when a break would do the ears good. Time without
+ * Counts the time that was listened and says when a break would do the loudness good. Time without
  * sound as long as a short break starts the count anew.
  */
 public final class BreakReminder {

@@ -7,8 +7,8 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.Preferences;
 
 /**
- * What can be set about listening, and the usual cautions for ears. The figures: NIOSH 98-126, 85
- * dB(A) for 8 h with a 3 dB exchange rate; WHO and ITU H.870, 80 dB(A) for 40 h a week (from
+ * What can be set about listening, and the usual cautions for loudness. The figures: NIOSH 98-126,
+ * 85 dB(A) for 8 h with a 3 dB exchange rate; WHO and ITU H.870, 80 dB(A) for 40 h a week (from
  * memory).
  */
 public final class ListeningPanel extends VBox {

@@ -15,10 +15,10 @@ import westtide.song.Song;
  */
 public record Moment(boolean playing, double tick, int section, double sectionTick) {
   /** Whether a part is playing one of its patterns just now. */
-  public boolean plays(Song song, Part part, String variant) {
+  public boolean plays(Song song, Part part, String pattern) {
     int bar = (int) (sectionTick / song.brief().meter().ticksPerBar());
     Cell cell = song.form().sections().get(section).cell(part.id(), bar);
     boolean in = playing && cell.level() != Level.OUT;
-    return in && part.variant(cell.variant()).name().equals(variant);
+    return in && part.pattern(cell.pattern()).name().equals(pattern);
   }
 }

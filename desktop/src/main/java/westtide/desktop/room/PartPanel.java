@@ -18,7 +18,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.song.FollowRule;
 import westtide.song.Part;
-import westtide.song.PatternWords;
+import westtide.song.PatternDescription;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transposition;
@@ -175,9 +175,9 @@ public final class PartPanel extends VBox {
     plays.setText(
         part.role()
             + " · "
-            + part.variants().size()
-            + (part.variants().size() == 1 ? " pattern · " : " patterns · ")
-            + PatternWords.usual(part, song));
+            + part.patterns().size()
+            + (part.patterns().size() == 1 ? " pattern · " : " patterns · ")
+            + PatternDescription.usual(part, song));
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
     pitched.setVisible(!drums);
     pitched.setManaged(!drums);

@@ -61,10 +61,10 @@ class SelectionTest {
   /** A section brings to the front what its parts play there first. */
   @Test
   void aSectionPutsItsPatternsInFront() {
-    String other = part("drums").variants().get(1).name();
+    String other = part("drums").patterns().get(1).name();
     SectionId intro = song.form().id(0);
     Song varied =
-        FormEdits.variant(intro, PartId.of("drums"), 0, other)
+        FormEdits.pattern(intro, PartId.of("drums"), 0, other)
             .apply(
                 FormEdits.level(intro, PartId.of("drums"), 0, westtide.song.Level.FULL)
                     .apply(song));
@@ -81,7 +81,7 @@ class SelectionTest {
     assertThat(lift.progression(copied).name()).isEqualTo("lift");
     assertThat(lift.in(song, 1).progression(song).name()).isEqualTo("hook");
     Part drums = part("drums");
-    String thin = drums.variants().get(1).name();
+    String thin = drums.patterns().get(1).name();
     Song dropped = new PatternEdits(drums.id(), thin).drop().apply(song);
     Selection front = opened.withPattern(drums.id(), thin).in(dropped, 1);
     assertThat(front.pattern(dropped.part(drums.id()).orElseThrow())).isEqualTo("A");

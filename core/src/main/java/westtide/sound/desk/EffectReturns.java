@@ -4,7 +4,7 @@ import java.util.Arrays;
 import westtide.song.mix.DelayTime;
 
 /** What channels are sent to and what comes back: the room and a delay for each note value. */
-public final class Returns {
+public final class EffectReturns {
   private final int rate;
   private final Room room;
   private final Echo[] echoes = new Echo[DelayTime.values().length];
@@ -13,7 +13,7 @@ public final class Returns {
   private final boolean[] fed = new boolean[DelayTime.values().length];
 
   /** Room and delays for blocks of a length. */
-  public Returns(int rate, int blockFrames) {
+  public EffectReturns(int rate, int blockFrames) {
     this.rate = rate;
     room = new Room(rate, blockFrames);
     toRoom = new float[blockFrames];

@@ -7,16 +7,16 @@ import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 
 /** Says in a few words what a pattern plays, such as "808 locked to the kick". */
-public final class PatternWords implements Pattern.Kinds<String>, FollowRule.Kinds<String> {
+public final class PatternDescription implements Pattern.Kinds<String>, FollowRule.Kinds<String> {
   private final Map<PartId, String> names;
 
-  private PatternWords(Song song) {
+  private PatternDescription(Song song) {
     this.names = song.parts().stream().collect(Collectors.toMap(Part::id, Part::name));
   }
 
   /** What a pattern of a song plays. */
   public static String of(Pattern pattern, Song song) {
-    return pattern.accept(new PatternWords(song));
+    return pattern.accept(new PatternDescription(song));
   }
 
   /** What a part plays where nothing else is asked for. */
@@ -55,7 +55,7 @@ public final class PatternWords implements Pattern.Kinds<String>, FollowRule.Kin
   }
 
   @Override
-  public String sub(FollowRule.Sub rule) {
+  public String sub(FollowRule.Bass808 rule) {
     return "roots, " + rule.link();
   }
 

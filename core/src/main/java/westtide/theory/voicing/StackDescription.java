@@ -13,20 +13,20 @@ import westtide.theory.Pitch;
  * Reads a laid-out chord from the bottom up as people who do not name chords say it: "root doubled
  * an octave up, a minor triad above, one more note on top".
  */
-public final class StackWords {
+public final class StackDescription {
   private final Voicing voicing;
   private final Chord chord;
   private final List<String> words = new ArrayList<>();
   private int at;
 
-  private StackWords(Voicing voicing, Chord chord) {
+  private StackDescription(Voicing voicing, Chord chord) {
     this.voicing = voicing;
     this.chord = chord;
   }
 
   /** The words for a voicing of a chord, without a full stop. */
   public static String of(Voicing voicing, Chord chord) {
-    return new StackWords(voicing, chord).read();
+    return new StackDescription(voicing, chord).read();
   }
 
   private String read() {

@@ -8,7 +8,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.theory.Chord;
 import westtide.theory.Pitch;
 
-class StackWordsTest {
+class StackDescriptionTest {
   /** Common practice: how a stack is said by those who do not name chords. */
   @ParameterizedTest
   @CsvSource(
@@ -22,6 +22,6 @@ class StackWordsTest {
   void aStackIsReadFromTheBottom(String chord, String notes, String words) {
     Voicing voicing =
         new Voicing(Arrays.stream(notes.split(" ")).map(n -> Pitch.parse(n).midi()).toList());
-    assertThat(StackWords.of(voicing, Chord.parse(chord))).isEqualTo(words);
+    assertThat(StackDescription.of(voicing, Chord.parse(chord))).isEqualTo(words);
   }
 }

@@ -14,7 +14,7 @@ import westtide.theory.voicing.VoicingKind;
 /**
  * How one chord of a row is played, where that differs from the rest of the part.
  *
- * @param early ticks by which the change comes before its place, 0 to 960: a push
+ * @param push ticks by which the change comes before its place, 0 to 960: a push
  * @param rest whether nothing is played: chord parts, 808 and bass that follow are silent
  * @param kind how its notes are spread; empty leaves it to the part
  * @param inversion which of its tones is the lowest note, 0 the root, 1 the third, 2 the fifth, 3
@@ -23,8 +23,8 @@ import westtide.theory.voicing.VoicingKind;
  * @param strum how its notes enter; empty strikes them at once
  * @param without what single parts leave out of this chord
  */
-public record Manner(
-    int early,
+public record ChordArticulation(
+    int push,
     boolean rest,
     Optional<VoicingKind> kind,
     Optional<Integer> inversion,
@@ -32,8 +32,8 @@ public record Manner(
     Optional<Strum> strum,
     Map<PartId, Set<ChordMember>> without) {
   /** On time, sounding, laid out by the part. */
-  public static final Manner PLAIN =
-      new Manner(
+  public static final ChordArticulation PLAIN =
+      new ChordArticulation(
           0,
           false,
           Optional.empty(),
@@ -46,11 +46,11 @@ public record Manner(
   private static final int MOST_TURNS = 6;
 
   /** Checks the ranges. */
-  public Manner {
-    if (early < 0 || early > EARLIEST) {
-      throw new IllegalArgumentException("a push is 0 to 960 ticks early, but was " + early);
+  public ChordArticulation {
+    if (push < 0 || push > EARLIEST) {
+      throw new IllegalArgumentException("a push is 0 to 960 ticks early, but was " + push);
     }
-    inversion.ifPresent(Manner::checkInversion);
+    inversion.ifPresent(ChordArticulation::checkInversion);
     Map<PartId, Set<ChordMember>> ordered = new TreeMap<>();
     without.forEach(
         (part, members) -> {
@@ -67,29 +67,29 @@ public record Manner(
     }
   }
 
-  /** The same, early by ticks. */
-  public Manner withEarly(int ticks) {
-    return new Manner(ticks, rest, kind, inversion, own, strum, without);
+  /** The same, pushed by ticks. */
+  public ChordArticulation withPush(int ticks) {
+    return new ChordArticulation(ticks, rest, kind, inversion, own, strum, without);
   }
 
   /** The same, silent or not. */
-  public Manner withRest(boolean silent) {
-    return new Manner(early, silent, kind, inversion, own, strum, without);
+  public ChordArticulation withRest(boolean silent) {
+    return new ChordArticulation(push, silent, kind, inversion, own, strum, without);
   }
 
   /** The same spread another way; notes chosen one by one are let go. */
-  public Manner withKind(Optional<VoicingKind> other) {
-    return new Manner(early, rest, other, inversion, Optional.empty(), strum, without);
+  public ChordArticulation withKind(Optional<VoicingKind> other) {
+    return new ChordArticulation(push, rest, other, inversion, Optional.empty(), strum, without);
   }
 
   /** The same in another inversion; notes chosen one by one are let go. */
-  public Manner withInversion(Optional<Integer> turns) {
-    return new Manner(early, rest, kind, turns, Optional.empty(), strum, without);
+  public ChordArticulation withInversion(Optional<Integer> turns) {
+    return new ChordArticulation(push, rest, kind, turns, Optional.empty(), strum, without);
   }
 
   /** The same with notes of its own. */
-  public Manner withOwn(Optional<Voicing> notes) {
-    return new Manner(early, rest, kind, inversion, notes, strum, without);
+  public ChordArticulation withOwn(Optional<Voicing> notes) {
+    return new ChordArticulation(push, rest, kind, inversion, notes, strum, without);
   }
 
   /** What a part leaves out of this chord. */
@@ -98,19 +98,19 @@ public record Manner(
   }
 
   /** The same with other members left out by a part; none takes its entry away. */
-  public Manner withWithout(PartId part, Set<ChordMember> members) {
+  public ChordArticulation withWithout(PartId part, Set<ChordMember> members) {
     Map<PartId, Set<ChordMember>> more = new TreeMap<>(without);
     more.put(part, members);
-    return new Manner(early, rest, kind, inversion, own, strum, more);
+    return new ChordArticulation(push, rest, kind, inversion, own, strum, more);
   }
 
   /** The same with every part playing all of it. */
-  public Manner withoutParts() {
-    return new Manner(early, rest, kind, inversion, own, strum, Map.of());
+  public ChordArticulation withoutParts() {
+    return new ChordArticulation(push, rest, kind, inversion, own, strum, Map.of());
   }
 
   /** The same strummed another way. */
-  public Manner withStrum(Optional<Strum> other) {
-    return new Manner(early, rest, kind, inversion, own, other, without);
+  public ChordArticulation withStrum(Optional<Strum> other) {
+    return new ChordArticulation(push, rest, kind, inversion, own, other, without);
   }
 }

@@ -18,7 +18,7 @@ import westtide.song.drum.LaneId;
  *
  * @param edits the groove they are stacked in
  */
-public record LayerEdits(DrumEdits edits) {
+public record DrumStackEdits(DrumEdits edits) {
   private static final LaneId SECOND_KICK = new LaneId(DrumVoice.KICK, 2);
   private static final LaneId SECOND_CLAP = new LaneId(DrumVoice.CLAP, 2);
   private static final int APART = 45;
@@ -103,7 +103,7 @@ public record LayerEdits(DrumEdits edits) {
 
   private Optional<Pattern.Drums> groove(Song song) {
     Optional<Part> part = song.part(edits.part());
-    return part.flatMap(p -> p.groove(edits.variant(), meter(song)));
+    return part.flatMap(p -> p.groove(edits.pattern(), meter(song)));
   }
 
   private static Meter meter(Song song) {

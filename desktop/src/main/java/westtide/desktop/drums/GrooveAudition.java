@@ -20,12 +20,12 @@ import westtide.song.id.PartId;
  * @param change the song as it is then heard
  * @param range the bars that are looped
  */
-record GrooveTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
+record GrooveAudition(UnaryOperator<Song> change, PlayDesk.Range range) {
   /**
    * The trial of a groove in the selected section, or in the first that is long enough; empty where
    * none is.
    */
-  static Optional<GrooveTrial> of(GrooveScene scene, int selected) {
+  static Optional<GrooveAudition> of(GrooveScene scene, int selected) {
     List<Section> sections = scene.song().form().sections();
     int bars = scene.groove().bars();
     return IntStream.concat(IntStream.of(selected), IntStream.range(0, sections.size()))
@@ -35,12 +35,12 @@ record GrooveTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
         .map(section -> of(scene, section, bars));
   }
 
-  private static GrooveTrial of(GrooveScene scene, int section, int bars) {
+  private static GrooveAudition of(GrooveScene scene, int section, int bars) {
     int bar = scene.meter().ticksPerBar();
     int from = scene.song().form().startBar(section) * bar;
     PartId part = scene.part().id();
-    Cell cell = new Cell(0, Level.FULL, scene.variant().name());
-    return new GrooveTrial(
+    Cell cell = new Cell(0, Level.FULL, scene.pattern().name());
+    return new GrooveAudition(
         song -> playing(song, section, part, cell), new PlayDesk.Range(from, from + bars * bar));
   }
 

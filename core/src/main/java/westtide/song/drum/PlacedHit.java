@@ -13,4 +13,4 @@ import westtide.rhythm.Hit;
  * @param from first tick of that pass
  * @param to the tick after the pass
  */
-public record LaidHit(Hit hit, int tick, int step, int run, int pass, int from, int to) {}
+public record PlacedHit(Hit hit, int tick, int step, int run, int pass, int from, int to) {}

@@ -9,10 +9,10 @@ import java.util.function.UnaryOperator;
  * @param name what cells call it by
  * @param pattern what is played
  */
-public record Variant(String name, Pattern pattern) {
+public record NamedPattern(String name, Pattern pattern) {
   /** The same name for another pattern. */
-  public Variant withPattern(Pattern other) {
-    return new Variant(name, other);
+  public NamedPattern withPattern(Pattern other) {
+    return new NamedPattern(name, other);
   }
 
   /** The rule it follows, if it follows one of that kind. */
@@ -23,7 +23,7 @@ public record Variant(String name, Pattern pattern) {
   }
 
   /** The same with its rule changed, if it follows one of that kind. */
-  public <R extends FollowRule> Variant withRule(Class<R> kind, UnaryOperator<R> change) {
+  public <R extends FollowRule> NamedPattern withRule(Class<R> kind, UnaryOperator<R> change) {
     return rule(kind)
         .map(rule -> withPattern(new Pattern.Following(change.apply(rule))))
         .orElse(this);

@@ -11,10 +11,10 @@ import java.util.Arrays;
  * @param to value at the end of each piece
  * @param rest value where there is no piece
  */
-public record Moves(int[] starts, int[] ends, double[] from, double[] to, double rest) {
+public record Automation(int[] starts, int[] ends, double[] from, double[] to, double rest) {
   /** A value that never moves. */
-  public static Moves still(double rest) {
-    return new Moves(new int[0], new int[0], new double[0], new double[0], rest);
+  public static Automation still(double rest) {
+    return new Automation(new int[0], new int[0], new double[0], new double[0], rest);
   }
 
   /** Whether the value ever moves. */

@@ -10,8 +10,8 @@ import westtide.song.Brief;
 import westtide.song.drum.DrumLane;
 
 /** A hit in words. */
-final class HitWords {
-  private HitWords() {}
+final class HitDescription {
+  private HitDescription() {}
 
   /** The sign beside a hit that does not always play. */
   static String mark(When when) {

@@ -6,8 +6,8 @@ import westtide.rhythm.StepGrid;
 import westtide.song.drum.DrumLane;
 
 /** A lane in two or three words. */
-final class LaneWords {
-  private LaneWords() {}
+final class LaneSummary {
+  private LaneSummary() {}
 
   /** In what a lane is not the usual one; otherwise how many hits it has. */
   static String facts(DrumLane lane, GrooveScene scene) {

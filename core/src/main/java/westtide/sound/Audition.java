@@ -13,5 +13,5 @@ import westtide.song.id.PartId;
  * @param fall factor a sample after that
  * @param choke group it cuts; 0 for none
  */
-public record Trial(
+public record Audition(
     PartId part, float[] table, float left, float right, int holdFrames, float fall, int choke) {}
