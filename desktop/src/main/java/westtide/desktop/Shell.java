@@ -40,13 +40,11 @@ import westtide.desktop.lines.LinesRoom;
 import westtide.desktop.lowend.LowEndRoom;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Gestures;
-import westtide.desktop.open.Look;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.Overlay;
 import westtide.desktop.open.Preferences;
 import westtide.desktop.open.SongView;
-import westtide.desktop.open.WindowMemory;
 import westtide.desktop.play.ListeningPanel;
 import westtide.desktop.play.LoudnessWatcher;
 import westtide.desktop.play.Moment;
@@ -93,8 +91,7 @@ public final class Shell {
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
   private Preferences kept;
-  private final Path memoryFile;
-  private WindowMemory memory;
+  private final Appearance appearance;
   private boolean opening;
 
   /** A window frame in its surroundings; nothing is open yet. */
@@ -108,9 +105,12 @@ public final class Shell {
     open.useBook(own.book());
     this.autosave = new Autosave(open, recovery, background);
     this.preferencesFile = around.data().resolve("preferences.properties");
-    this.memoryFile = around.data().resolve("window.properties");
-    this.memory = WindowMemory.read(memoryFile);
-    this.front = memory.room();
+    this.appearance =
+        new Appearance(
+            around.data().resolve("window.properties"),
+            messages,
+            () -> open.view().ifPresent(this::show));
+    this.front = appearance.memory().room();
     Player player = new Player(around.audio().get());
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     this.kept = play.preferences();
@@ -164,7 +164,7 @@ public final class Shell {
   /** The scene, dressed and listening to the keys. */
   public Scene scene(double width, double height) {
     Scene scene = new Scene(root, width, height);
-    Look.dress(scene, memory.palette(), memory.textPercent());
+    appearance.dress(scene);
     Gestures.watch(scene, open, around.millis());
     scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
     scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
@@ -173,33 +173,14 @@ public final class Shell {
     return scene;
   }
 
-  /** How the window was left the last time. */
-  WindowMemory memory() {
-    return memory;
+  /** How the window looks and where it stood. */
+  Appearance appearance() {
+    return appearance;
   }
 
   /** Keeps where the window stands, with the room in front and the look. */
   void remember(int x, int y, int width, int height) {
-    memory = memory.at(x, y, width, height).withRoom(front);
-    memory.write(memoryFile);
-  }
-
-  /** Draws the window in the other palette. */
-  void otherPalette() {
-    look(memory.withPalette(memory.palette().other()));
-  }
-
-  /** Makes text larger or smaller by percent; 0 brings the usual size back. */
-  void scaleText(int percent) {
-    look(memory.withText(percent == 0 ? 100 : memory.textPercent() + percent));
-    messages.done("Text at " + memory.textPercent() + " %.");
-  }
-
-  private void look(WindowMemory changed) {
-    memory = changed;
-    memory.write(memoryFile);
-    Look.dress(root.getScene(), memory.palette(), memory.textPercent());
-    open.view().ifPresent(this::show);
+    appearance.remember(x, y, width, height, front);
   }
 
   /** The open song. */

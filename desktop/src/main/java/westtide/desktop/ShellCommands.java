@@ -113,17 +113,22 @@ final class ShellCommands {
 
   private void addHelp(List<Command> out) {
     out.add(
-        Command.of("palette", "Palette: night watch, or day again", shell::otherPalette)
+        Command.of(
+                "palette",
+                "Palette: night watch, or day again",
+                () -> shell.appearance().otherPalette())
             .everywhere());
     out.add(
-        Command.of("text-larger", "Larger text", () -> shell.scaleText(10))
+        Command.of("text-larger", "Larger text", () -> shell.appearance().scaleText(10))
             .withKeys("Shortcut+Shift+PERIOD")
             .everywhere());
     out.add(
-        Command.of("text-smaller", "Smaller text", () -> shell.scaleText(-10))
+        Command.of("text-smaller", "Smaller text", () -> shell.appearance().scaleText(-10))
             .withKeys("Shortcut+Shift+COMMA")
             .everywhere());
-    out.add(Command.of("text-usual", "Text of usual size", () -> shell.scaleText(0)).everywhere());
+    out.add(
+        Command.of("text-usual", "Text of usual size", () -> shell.appearance().usualText())
+            .everywhere());
     out.add(Command.of("keys", "Every key: the key card", shell::keys).withKeys("Shift+SLASH"));
     out.add(Command.of("history", "History: go to any step of this session", shell::history));
   }

@@ -24,7 +24,7 @@ public final class WestTide extends Application {
     shell = new Shell(Surroundings.ofUser());
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.setTitle("West Tide");
-    WindowMemory last = shell.memory();
+    WindowMemory last = shell.appearance().memory();
     boolean pictures = words.pictures().isPresent();
     stage.setScene(
         pictures ? shell.scene(WIDTH, HEIGHT) : shell.scene(last.width(), last.height()));

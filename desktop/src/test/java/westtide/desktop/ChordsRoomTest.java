@@ -231,6 +231,16 @@ class ChordsRoomTest extends WindowTest {
     assertThat(figure()).isEqualTo("X--xx-..x-..x-..");
   }
 
+  @Test
+  void aRhythmThatShiftsAgainstTheBarIsTold() {
+    press("#page-progression");
+    type("#row-figure", "x-x-|x-----------x-");
+    assertHas(words("#row-figure-problem"), "column 5", "| stands after 4 of them");
+    push(KeyCode.ESCAPE);
+    type("#row-figure", "x--x--x--x--x--x--x--x--x--x--x--");
+    assertHas(words("#message-words"), "33 steps, a bar 16", "again after 33 bars");
+  }
+
   private String figure() {
     return row().rhythm().orElseThrow().figure().orElseThrow().text();
   }

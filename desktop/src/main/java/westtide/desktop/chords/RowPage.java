@@ -1,5 +1,6 @@
 package westtide.desktop.chords;
 
+import java.math.BigInteger;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -174,11 +175,50 @@ final class RowPage implements ChordPage {
       choice.apply(choice.edits().rhythm(Optional.empty()));
       return Optional.empty();
     }
+    int bar = choice.scene().brief().meter().stepsPerBar();
+    Optional<TypedLine.Trouble> open = openBar(text, bar);
+    if (open.isPresent()) {
+      return open;
+    }
     try {
-      choice.apply(choice.edits().rhythm(Optional.of(RhythmText.parse(text))));
+      ChordRhythm typed = RhythmText.parse(text);
+      choice.apply(choice.edits().rhythm(Optional.of(typed)));
+      typed.figure().map(Figure::length).ifPresent(steps -> tellDrift(steps, bar));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+    }
+  }
+
+  /** A bar line that does not close a bar. */
+  private static Optional<TypedLine.Trouble> openBar(String text, int bar) {
+    int steps = 0;
+    for (int i = 0; i < text.length(); i++) {
+      char sign = text.charAt(i);
+      if (sign == '|' && steps % bar != 0) {
+        String words = "a bar has " + bar + " steps, but | stands after " + steps % bar;
+        return Optional.of(new TypedLine.Trouble(i + 1, words + " of them"));
+      }
+      steps += sign == ' ' || sign == '|' ? 0 : 1;
+    }
+    return Optional.empty();
+  }
+
+  /** A rhythm of a length of its own is meant or a slip; it is said either way. */
+  private void tellDrift(int steps, int bar) {
+    if (steps % bar != 0 && bar % steps != 0) {
+      int meets = steps / BigInteger.valueOf(steps).gcd(BigInteger.valueOf(bar)).intValue();
+      choice
+          .desk()
+          .messages()
+          .done(
+              "The rhythm has "
+                  + steps
+                  + " steps, a bar "
+                  + bar
+                  + ": it shifts from bar to bar and meets the bar line again after "
+                  + meets
+                  + " bars.");
     }
   }
 

@@ -58,8 +58,8 @@ final class SoundBox extends VBox {
                 Controls.label("Sound", "stop-name"),
                 Controls.spring(),
                 running,
-                Controls.primary("write-mix", "write the mix", this::mix),
-                Controls.primary("write-stems", "write the stems", this::stems)),
+                Controls.action("write-mix", "write the mix", this::mix),
+                Controls.action("write-stems", "write the stems", this::stems)),
             name,
             Controls.row(14, bits, rates),
             Controls.wrapped(

@@ -139,7 +139,7 @@ final class BeadSheet extends Drawing {
   private void drawLane(int index, BeadScale scale) {
     DrumLane lane = scene.groove().lanes().get(index);
     double y = scale.y(index);
-    boolean roomy = scale.tall(index) >= 32;
+    boolean roomy = scale.tall(index) >= 36;
     String words = lane.id() + (roomy ? "" : soundMark(lane.id()));
     fit(text(8, y + (roomy ? 2 : 4), words, index == scene.lane() ? "bold" : "plain"), 104);
     if (roomy) {

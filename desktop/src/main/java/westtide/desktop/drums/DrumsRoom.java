@@ -148,9 +148,7 @@ public final class DrumsRoom implements Room {
 
   @Override
   public List<Searched> searched() {
-    List<Searched> out = new ArrayList<>(List.of(new Searched(sheet, () -> {})));
-    pages.all().forEach(page -> out.add(new Searched(page.node(), () -> pages.turnTo(page))));
-    return out;
+    return Searched.of(sheet, pages);
   }
 
   @Override

@@ -9,6 +9,7 @@ import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
+import westtide.desktop.kit.Reordering;
 import westtide.desktop.kit.SheetGestures;
 import westtide.song.Cell;
 import westtide.song.Level;
@@ -140,7 +141,11 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
 
   @Override
   public Optional<Pull> grab(TankMark mark, double x, double y, boolean alt) {
-    return Optional.of(mark.isName() ? new Reordering(mark.row()) : new Filling(mark.row()));
+    return Optional.of(
+        mark.isName()
+            ? new Reordering(
+                mark.row(), (px, py) -> rowAt(py), (from, to) -> hands.reorder(part(from), to))
+            : new Filling(mark.row()));
   }
 
   /** The water follows the pointer, in all chosen tanks. */
@@ -163,29 +168,9 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
     }
   }
 
-  /** A part carried by its name to another place. */
-  private final class Reordering implements Pull {
-    private final int from;
-    private int to;
-
-    Reordering(int from) {
-      this.from = from;
-      this.to = from;
-    }
-
-    @Override
-    public String to(double x, double y) {
-      int last = sheet.song().parts().size() - 1;
-      to = Math.max(0, Math.min(last, sheet.place().rowAt(y)));
-      return "place " + (to + 1);
-    }
-
-    @Override
-    public void end() {
-      if (to != from) {
-        hands.reorder(part(from), to);
-      }
-    }
+  private int rowAt(double y) {
+    int last = sheet.song().parts().size() - 1;
+    return Math.max(0, Math.min(last, sheet.place().rowAt(y)));
   }
 
   private void fill(Level level) {

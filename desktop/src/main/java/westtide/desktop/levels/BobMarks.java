@@ -8,6 +8,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
+import westtide.desktop.kit.Reordering;
 import westtide.desktop.kit.SheetGestures;
 import westtide.song.Part;
 import westtide.song.mix.Mix;
@@ -111,7 +112,13 @@ final class BobMarks implements SheetGestures.Sheet<BobMark> {
 
   @Override
   public Optional<Pull> grab(BobMark mark, double x, double y, boolean alt) {
-    return Optional.of(mark.name() ? new Reordering(mark.index()) : new Hanging(mark.index()));
+    return Optional.of(
+        mark.name()
+            ? new Reordering(
+                mark.index(),
+                (px, py) -> sheet.indexAt(px),
+                (from, to) -> hands.reorder(sheet.parts().get(from), to))
+            : new Hanging(mark.index()));
   }
 
   /** The chosen bobs follow the pointer: the one that was grabbed goes there, the others as far. */
@@ -132,30 +139,6 @@ final class BobMarks implements SheetGestures.Sheet<BobMark> {
       sheet.move(
           before, place -> new PlumbSheet.Place(place.level() + louder, place.pan() + right));
       return PlumbSheet.told(sheet.parts().get(grabbed).mix());
-    }
-  }
-
-  /** A part carried by its name to another place. */
-  private final class Reordering implements Pull {
-    private final int from;
-    private int to;
-
-    Reordering(int from) {
-      this.from = from;
-      this.to = from;
-    }
-
-    @Override
-    public String to(double x, double y) {
-      to = sheet.indexAt(x);
-      return "place " + (to + 1);
-    }
-
-    @Override
-    public void end() {
-      if (to != from) {
-        hands.reorder(sheet.parts().get(from), to);
-      }
     }
   }
 

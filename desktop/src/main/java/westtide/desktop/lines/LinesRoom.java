@@ -156,7 +156,11 @@ public final class LinesRoom implements Room {
         .getChildren()
         .addAll(
             Controls.flow(
-                Controls.whole(Controls.label("pattern", "small")), patterns, pages, over),
+                Controls.whole(Controls.label("pattern", "small")),
+                patterns,
+                Controls.whole(Controls.label("   bars", "small")),
+                pages,
+                over),
             degrees,
             told,
             Controls.row(
@@ -177,7 +181,12 @@ public final class LinesRoom implements Room {
 
   /** Moves the whole line by semitones. */
   public void transpose(int semitones) {
-    edits().ifPresent(edits -> desk.apply(edits.transpose(semitones)));
+    Song before = desk.open().song();
+    Optional<LineEdits> edits = edits();
+    edits.ifPresent(e -> desk.apply(e.transpose(semitones)));
+    if (edits.isPresent() && desk.open().song() == before) {
+      desk.messages().done("A note would leave the range of MIDI, C−1 to G9; nothing was moved.");
+    }
   }
 
   /** Drafts another line over the chords that are heard. */

@@ -1,0 +1,67 @@
+package westtide.desktop;
+
+import java.nio.file.Path;
+import javafx.scene.Scene;
+import westtide.desktop.open.Look;
+import westtide.desktop.open.Messages;
+import westtide.desktop.open.WindowMemory;
+import westtide.review.Stage;
+
+/** How the window looks, palette and size of text, kept from session to session with its place. */
+final class Appearance {
+  private static final int USUAL_TEXT = 100;
+
+  private final Path file;
+  private final Messages messages;
+  private final Runnable redraw;
+  private WindowMemory memory;
+  private Scene scene;
+
+  /** The appearance kept in a file; {@code redraw} shows the song anew. */
+  Appearance(Path file, Messages messages, Runnable redraw) {
+    this.file = file;
+    this.messages = messages;
+    this.redraw = redraw;
+    this.memory = WindowMemory.read(file);
+  }
+
+  /** How the window was left the last time. */
+  WindowMemory memory() {
+    return memory;
+  }
+
+  /** Gives the scene of the window its look. */
+  void dress(Scene dressed) {
+    scene = dressed;
+    Look.dress(scene, memory.palette(), memory.textPercent());
+  }
+
+  /** Keeps where the window stands and which room is in front. */
+  void remember(int x, int y, int width, int height, Stage front) {
+    memory = memory.at(x, y, width, height).withRoom(front);
+    memory.write(file);
+  }
+
+  /** Draws the window in the other palette. */
+  void otherPalette() {
+    change(memory.withPalette(memory.palette().other()));
+  }
+
+  /** Makes text larger or smaller by percent. */
+  void scaleText(int percent) {
+    change(memory.withText(memory.textPercent() + percent));
+    messages.done("Text at " + memory.textPercent() + " %.");
+  }
+
+  /** Brings text of the usual size back. */
+  void usualText() {
+    change(memory.withText(USUAL_TEXT));
+  }
+
+  private void change(WindowMemory changed) {
+    memory = changed;
+    memory.write(file);
+    dress(scene);
+    redraw.run();
+  }
+}
