@@ -98,7 +98,7 @@ public final class BriefRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     return view.style().name().toLowerCase() + " · " + view.song().brief().key();
   }
 

@@ -94,7 +94,7 @@ public final class ChordsRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     int rows = view.song().progressions().size();
     int chords = view.song().progressions().stream().mapToInt(p -> p.spans().size()).sum();
     return rows == 1 ? chords + " chords" : rows + " progressions";

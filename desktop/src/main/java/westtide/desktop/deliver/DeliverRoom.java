@@ -63,7 +63,7 @@ public final class DeliverRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     int playing = MidiFile.playing(view.score()).size();
     return "MIDI, WAV · " + playing + (playing == 1 ? " part" : " parts");
   }

@@ -29,7 +29,7 @@ final class SoundBox extends VBox {
   private WavFormat format = WavFormat.USUAL;
   private AtomicBoolean cancelled = new AtomicBoolean();
 
-  /** A box that writes into the folder that {@code into} hands over. */
+  /** A box that writes into the folder that {@code into} actions over. */
   SoundBox(SongFiles files, Consumer<Consumer<Path>> into) {
     this.files = files;
     this.into = into;

@@ -130,16 +130,16 @@ public final class DrumsRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     List<Part> drums = view.song().parts(Role.DRUMS);
     return switch (drums.size()) {
       case 0 -> "no drums";
-      case 1 -> fact(drums.get(0));
+      case 1 -> summary(drums.get(0));
       default -> drums.size() + " drum parts";
     };
   }
 
-  private static String fact(Part drums) {
+  private static String summary(Part drums) {
     int grooves = drums.patterns().size();
     return grooves <= FEW
         ? "grooves " + String.join(", ", drums.patterns().stream().map(NamedPattern::name).toList())
@@ -175,6 +175,7 @@ public final class DrumsRoom implements Room {
     Optional<GrooveScene> found = choice.find();
     content.setDisable(found.isEmpty());
     if (found.isEmpty()) {
+      told.setText("This song has no drums yet. Add them with + part.");
       return;
     }
     GrooveScene scene = found.get();

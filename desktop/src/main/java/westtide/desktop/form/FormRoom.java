@@ -103,7 +103,7 @@ public final class FormRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     return view.song().form().bars() + " bars · " + Clock.of(view.song().millis());
   }
 
@@ -328,7 +328,7 @@ public final class FormRoom implements Room {
     List<Edit> of(SectionId section, PartId part, TankMark tank);
   }
 
-  private final class Gestures implements TankSheet.Hands {
+  private final class Gestures implements TankSheet.Actions {
     @Override
     public void fill(List<TankMark> tanks, Level level) {
       each(

@@ -18,13 +18,13 @@ import westtide.song.Part;
 /** Mouse and keys on the tanks: choosing, setting the water, renaming and reordering parts. */
 final class TankMarks implements SheetGestures.Sheet<TankMark> {
   private final TankSheet sheet;
-  private final TankSheet.Hands hands;
+  private final TankSheet.Actions actions;
   private final KeyTable keys;
   private Optional<Cell> copied = Optional.empty();
 
-  TankMarks(TankSheet sheet, TankSheet.Hands hands) {
+  TankMarks(TankSheet sheet, TankSheet.Actions actions) {
     this.sheet = sheet;
-    this.hands = hands;
+    this.actions = actions;
     this.keys = table();
   }
 
@@ -135,7 +135,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
     if (mark.isName()) {
       sheet.rename(part(mark.row()));
     } else if (sheet.cell(mark).level() == Level.OUT) {
-      hands.fill(List.of(mark), Level.FULL);
+      actions.fill(List.of(mark), Level.FULL);
     }
   }
 
@@ -144,7 +144,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
     return Optional.of(
         mark.isName()
             ? new Reordering(
-                mark.row(), (px, py) -> rowAt(py), (from, to) -> hands.reorder(part(from), to))
+                mark.row(), (px, py) -> rowAt(py), (from, to) -> actions.reorder(part(from), to))
             : new Filling(mark.row()));
   }
 
@@ -163,7 +163,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
       Level[] levels = Level.values();
       int index = (int) Math.floor(share * levels.length);
       Level level = levels[Math.max(0, Math.min(levels.length - 1, index))];
-      hands.fill(tanks, level);
+      actions.fill(tanks, level);
       return level.toString();
     }
   }
@@ -174,7 +174,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
   }
 
   private void fill(Level level) {
-    hands.fill(sheet.tanks(), level);
+    actions.fill(sheet.tanks(), level);
   }
 
   private void drain() {
@@ -191,7 +191,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
   }
 
   private void paste() {
-    copied.ifPresent(cell -> hands.pour(cell, sheet.tanks()));
+    copied.ifPresent(cell -> actions.pour(cell, sheet.tanks()));
   }
 
   private void chooseAll() {

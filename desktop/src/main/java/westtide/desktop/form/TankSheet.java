@@ -27,7 +27,7 @@ import westtide.song.id.PartId;
  */
 final class TankSheet extends Drawing {
   /** What the sheet asks its room to do. Sections, parts and bars count from 0. */
-  interface Hands {
+  interface Actions {
     /** Sets the level of tanks. */
     void fill(List<TankMark> tanks, Level level);
 
@@ -46,7 +46,7 @@ final class TankSheet extends Drawing {
   private static final double LEFT = TankLayout.LEFT;
   private static final double TOP = TankLayout.TOP;
 
-  private final Hands hands;
+  private final Actions actions;
   private final TankMarks marks;
   private Optional<Song> song = Optional.empty();
   private int selected;
@@ -56,11 +56,11 @@ final class TankSheet extends Drawing {
   private int firstColumn;
   private Set<TankMark> chosen = Set.of();
 
-  TankSheet(Hands hands) {
+  TankSheet(Actions actions) {
     super("The form: what each part does in each section", true);
-    this.hands = hands;
+    this.actions = actions;
     setId("tank-sheet");
-    this.marks = new TankMarks(this, hands);
+    this.marks = new TankMarks(this, actions);
     SheetGestures.on(this, marks);
     setOnScroll(this::scroll);
   }
@@ -161,10 +161,10 @@ final class TankSheet extends Drawing {
     }
     Set<TankMark> kept = Set.copyOf(marks);
     int bar = fromBar;
-    hands.select(selected, part());
+    actions.select(selected, part());
     fromBar = bar;
     chosen = kept;
-    hands.chosen(selected, part().id(), fromBar);
+    actions.chosen(selected, part().id(), fromBar);
     redraw();
   }
 
@@ -192,7 +192,7 @@ final class TankSheet extends Drawing {
     double y = place().top(at) + place().rowHeight() / 2 - 20;
     layout();
     NameEditor.open(
-        this, "rename-part", 2, y, LEFT - 6, part.name(), name -> hands.rename(part, name));
+        this, "rename-part", 2, y, LEFT - 6, part.name(), name -> actions.rename(part, name));
   }
 
   @Override

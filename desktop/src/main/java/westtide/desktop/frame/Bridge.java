@@ -48,7 +48,7 @@ public final class Bridge extends HBox {
     VBox name = Controls.column(0, title, project);
     name.setPrefWidth(216);
     name.setMinWidth(NAME);
-    VBox swung = fact("swing", swing);
+    VBox swung = summary("swing", swing);
     swung.visibleProperty().bind(widthProperty().greaterThan(WIDE));
     swung.managedProperty().bind(swung.visibleProperty());
     undo = icon("undo", Feather.CORNER_UP_LEFT, "Undo", open::undo);
@@ -78,8 +78,8 @@ public final class Bridge extends HBox {
     getChildren()
         .addAll(
             name,
-            fact("key", key),
-            fact("tempo", Controls.row(6, tempo, felt)),
+            summary("key", key),
+            summary("tempo", Controls.row(6, tempo, felt)),
             swung,
             Controls.spring(),
             play,
@@ -126,7 +126,7 @@ public final class Bridge extends HBox {
     play.follow(moment, brief.meter(), brief.tempo());
   }
 
-  private static VBox fact(String name, Region figure) {
+  private static VBox summary(String name, Region figure) {
     figure.setMinWidth(USE_PREF_SIZE);
     VBox fact = Controls.column(0, Controls.label(name, "small"), figure);
     fact.setMinWidth(USE_PREF_SIZE);

@@ -24,7 +24,7 @@ public final class Course extends VBox {
   private final Map<Stage, Circle> marks = new EnumMap<>(Stage.class);
   private final RovingFocus focus = RovingFocus.over(this, this::getChildren);
 
-  /** The rooms one below the other; a click hands over the stage that was chosen. */
+  /** The rooms one below the other; a click actions over the stage that was chosen. */
   public Course(List<Room> rooms, Consumer<Stage> chosen) {
     getStyleClass().add("course");
     setPrefWidth(172);
@@ -38,7 +38,7 @@ public final class Course extends VBox {
   public void show(SongView view, List<Room> rooms, Stage front) {
     for (Room room : rooms) {
       Stage stage = room.stage();
-      facts.get(stage).setText(room.fact(view));
+      facts.get(stage).setText(room.summary(view));
       stops.get(stage).setSelected(stage == front);
       if (stage == front && !stops.get(stage).isFocused()) {
         focus.enterAt(rooms.indexOf(room));
@@ -52,7 +52,7 @@ public final class Course extends VBox {
       }
       stops
           .get(stage)
-          .setAccessibleText(stage + ", " + room.fact(view) + (asks ? ", has a warning" : ""));
+          .setAccessibleText(stage + ", " + room.summary(view) + (asks ? ", has a warning" : ""));
     }
   }
 

@@ -15,6 +15,9 @@ import javafx.scene.text.Text;
 
 /** Makes the plain controls of the house, each with its id and style. */
 public final class Controls {
+  /** The usual size of text in pixels. */
+  static final double TEXT = 13;
+
   private Controls() {}
 
   /** A heading of a sheet. */
@@ -73,7 +76,7 @@ public final class Controls {
   /** The width of words in the hand of the house, in pixels. */
   static double width(String words) {
     Text text = new Text(words);
-    text.setFont(Font.font("Andika", 13));
+    text.setFont(Font.font("Andika", TEXT));
     return text.getLayoutBounds().getWidth();
   }
 

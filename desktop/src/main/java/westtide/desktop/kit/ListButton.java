@@ -34,6 +34,7 @@ abstract class ListButton<T> extends Button {
     setGraphicTextGap(8);
     setMinWidth(60);
     Controls.explained(this, label);
+    fontProperty().addListener((o, was, is) -> fit());
     setOnAction(event -> open());
     addEventHandler(
         KeyEvent.KEY_PRESSED,
@@ -63,12 +64,18 @@ abstract class ListButton<T> extends Button {
   public void offer(List<T> offered) {
     if (!offered.equals(things)) {
       things = List.copyOf(offered);
-      double widest = Controls.width(getText());
-      for (T thing : things) {
-        widest = Math.max(widest, Controls.width(words.apply(thing)));
-      }
-      setPrefWidth(Math.min(WIDEST, widest) + AROUND);
+      fit();
     }
+  }
+
+  /** As wide as the widest of its things, in the size its text has now. */
+  void fit() {
+    double widest = Controls.width(getText());
+    for (T thing : things) {
+      widest = Math.max(widest, Controls.width(words.apply(thing)));
+    }
+    double scale = getFont().getSize() / Controls.TEXT;
+    setPrefWidth((Math.min(WIDEST, widest) + AROUND) * scale);
   }
 
   private void open() {

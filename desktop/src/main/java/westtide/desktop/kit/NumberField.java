@@ -82,8 +82,11 @@ public final class NumberField extends VBox {
   /** A field of whole numbers whose nudges stay inside a range; what is typed is taken as it is. */
   public static NumberField held(
       String id, String name, int low, int high, IntSupplier now, IntConsumer take) {
-    return whole(
-        id, name, take, by -> take.accept(Math.max(low, Math.min(high, now.getAsInt() + by))));
+    NumberField out =
+        whole(
+            id, name, take, by -> take.accept(Math.max(low, Math.min(high, now.getAsInt() + by))));
+    Controls.explained(out.field, "from " + low + " to " + high);
+    return out;
   }
 
   private static int read(String text) {

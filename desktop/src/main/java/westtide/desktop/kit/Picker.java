@@ -1,6 +1,5 @@
 package westtide.desktop.kit;
 
-import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 
@@ -23,12 +22,11 @@ public final class Picker<T> extends ListButton<T> {
     super(id, prompt, words);
     this.take = take;
     setText(prompt);
-    setPrefWidth(USE_COMPUTED_SIZE);
   }
 
+  /** As wide as what it is for. */
   @Override
-  public void offer(List<T> offered) {
-    super.offer(offered);
+  void fit() {
     setPrefWidth(USE_COMPUTED_SIZE);
   }
 

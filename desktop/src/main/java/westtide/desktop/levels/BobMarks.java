@@ -16,12 +16,12 @@ import westtide.song.mix.Mix;
 /** Mouse and keys on the plumb lines: choosing, setting level and side, renaming and reordering. */
 final class BobMarks implements SheetGestures.Sheet<BobMark> {
   private final PlumbSheet sheet;
-  private final PlumbSheet.Hands hands;
+  private final PlumbSheet.Actions actions;
   private final KeyTable keys;
 
-  BobMarks(PlumbSheet sheet, PlumbSheet.Hands hands) {
+  BobMarks(PlumbSheet sheet, PlumbSheet.Actions actions) {
     this.sheet = sheet;
-    this.hands = hands;
+    this.actions = actions;
     this.keys =
         new KeyTable("Levels")
             .key("part before", () -> walk(-1), "LEFT")
@@ -30,8 +30,8 @@ final class BobMarks implements SheetGestures.Sheet<BobMark> {
             .key("softer by 0.5 dB", () -> nudge(-PlumbSheet.LEVEL_STEP, 0), "DOWN")
             .key("pan to the left", () -> nudge(0, -PlumbSheet.PAN_STEP), "Shift+LEFT")
             .key("pan to the right", () -> nudge(0, PlumbSheet.PAN_STEP), "Shift+RIGHT")
-            .menu("mute, or heard again", this::there, () -> hands.mute(part()), "M")
-            .menu("solo, or with the others", this::there, () -> hands.alone(part()), "A")
+            .menu("mute, or heard again", this::there, () -> actions.mute(part()), "M")
+            .menu("solo, or with the others", this::there, () -> actions.alone(part()), "A")
             .menu("level to 0 dB", this::there, () -> set(0), "0")
             .menu("silent", this::there, () -> set(Mix.SILENT), "DELETE", "BACK_SPACE")
             .menu("pan to the middle", this::there, this::middle, "C")
@@ -117,7 +117,7 @@ final class BobMarks implements SheetGestures.Sheet<BobMark> {
             ? new Reordering(
                 mark.index(),
                 (px, py) -> sheet.indexAt(px),
-                (from, to) -> hands.reorder(sheet.parts().get(from), to))
+                (from, to) -> actions.reorder(sheet.parts().get(from), to))
             : new Hanging(mark.index()));
   }
 

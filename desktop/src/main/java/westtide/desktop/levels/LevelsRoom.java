@@ -82,7 +82,7 @@ public final class LevelsRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     return view.heard()
         .map(heard -> Math.round(heard.integrated()) + " LUFS")
         .orElse(view.song().parts().size() + " parts")
@@ -253,7 +253,7 @@ public final class LevelsRoom implements Room {
     desk.apply(MixEdits.mix(part().id(), what, change));
   }
 
-  private final class Gestures implements PlumbSheet.Hands {
+  private final class Gestures implements PlumbSheet.Actions {
     @Override
     public void choose(int part) {
       desk.open().select(desk.open().song().parts().get(part));

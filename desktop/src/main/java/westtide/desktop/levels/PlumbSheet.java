@@ -26,7 +26,7 @@ import westtide.song.mix.Mix;
  */
 final class PlumbSheet extends Drawing {
   /** What the sheet asks its room to do. */
-  interface Hands {
+  interface Actions {
     void choose(int part);
 
     /** Sets level and side of parts, in one edit. */
@@ -70,7 +70,7 @@ final class PlumbSheet extends Drawing {
   static final int PAN_STEP = 5;
   private static final double RING = 16;
 
-  private final Hands hands;
+  private final Actions actions;
   private final BobMarks gestures;
   private List<Part> parts = List.of();
   private List<Circle> rings = List.of();
@@ -78,11 +78,11 @@ final class PlumbSheet extends Drawing {
   private int firstColumn;
   private Set<BobMark> more = Set.of();
 
-  PlumbSheet(Hands hands) {
+  PlumbSheet(Actions actions) {
     super("Levels: every part on its plumb line", true);
-    this.hands = hands;
+    this.actions = actions;
     setId("plumb-sheet");
-    this.gestures = new BobMarks(this, hands);
+    this.gestures = new BobMarks(this, actions);
     SheetGestures.on(this, gestures);
     setOnScroll(this::scroll);
   }
@@ -157,7 +157,7 @@ final class PlumbSheet extends Drawing {
         2,
         Math.max(110, column() - 8),
         part.name(),
-        name -> hands.rename(part, name));
+        name -> actions.rename(part, name));
   }
 
   private Axis side(int index) {
@@ -190,7 +190,7 @@ final class PlumbSheet extends Drawing {
             .findFirst()
             .orElse(chosen);
     more = Set.copyOf(marks);
-    hands.choose(last);
+    actions.choose(last);
     redraw();
   }
 
@@ -225,7 +225,7 @@ final class PlumbSheet extends Drawing {
         (part, mix) ->
             places.put(
                 part, to.apply(new Place(Math.max(DEEPEST, mix.level()), mix.pan())).held()));
-    hands.move(places);
+    actions.move(places);
   }
 
   /** The chosen parts and their mixes as they are now. */
@@ -277,7 +277,7 @@ final class PlumbSheet extends Drawing {
         text(middle(index) - column() / 2 + 10, 17, part.name(), isChosen ? "bold" : "plain");
     named(name, "part-name-" + part.id(), part.name());
     fit(name, column() - 18);
-    String heard = hands.heard(part);
+    String heard = actions.heard(part);
     fit(
         text(
             middle(index) - column() / 2 + 10,

@@ -22,7 +22,7 @@ final class DegreeSheet extends Drawing {
   private static final double TOP = 26;
   private static final double FOOT = 8;
 
-  private final NoteMarks.Hands hands;
+  private final NoteMarks.Actions actions;
   private final NoteMarks marks;
   private final SheetGestures<Note> gestures;
   private Brief brief;
@@ -32,11 +32,11 @@ final class DegreeSheet extends Drawing {
   private int lowest = 60;
   private int highest = 84;
 
-  DegreeSheet(NoteMarks.Hands hands) {
+  DegreeSheet(NoteMarks.Actions actions) {
     super("The line on degree rows", true);
     setId("degree-sheet");
-    this.hands = hands;
-    this.marks = new NoteMarks(hands, this::page, this::redraw);
+    this.actions = actions;
+    this.marks = new NoteMarks(actions, this::page, this::redraw);
     this.gestures = SheetGestures.on(this, marks);
   }
 
@@ -98,7 +98,7 @@ final class DegreeSheet extends Drawing {
     drawRows(page, x);
     drawBars(page, x);
     drawContour(page, x);
-    List<Note> chosen = hands.chosen();
+    List<Note> chosen = actions.chosen();
     for (int i = 0; i < line.notes().size(); i++) {
       Note note = line.notes().get(i);
       drawNote(note, i, chosen.contains(note), page, x);

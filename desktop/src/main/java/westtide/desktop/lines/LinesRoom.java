@@ -72,7 +72,7 @@ public final class LinesRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     List<ScoredPart> lines = view.score().parts(Role.LINE);
     int notes = lines.stream().mapToInt(part -> part.notes().size()).sum();
     return switch (lines.size()) {
@@ -269,7 +269,7 @@ public final class LinesRoom implements Room {
     return line.filter(HeardLine::written).map(l -> new LineEdits(l.part().id(), l.pattern()));
   }
 
-  private final class Gestures implements NoteMarks.Hands {
+  private final class Gestures implements NoteMarks.Actions {
     @Override
     public List<Note> chosen() {
       Set<NotePlace> places = desk.open().selection().notes();

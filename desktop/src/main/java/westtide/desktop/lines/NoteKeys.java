@@ -15,13 +15,13 @@ final class NoteKeys {
   private static final int OCTAVE = 12;
 
   private final NoteMarks marks;
-  private final NoteMarks.Hands hands;
+  private final NoteMarks.Actions actions;
   private final Supplier<LinePage> page;
   private List<Note> copied = List.of();
 
-  NoteKeys(NoteMarks marks, NoteMarks.Hands hands, Supplier<LinePage> page) {
+  NoteKeys(NoteMarks marks, NoteMarks.Actions actions, Supplier<LinePage> page) {
     this.marks = marks;
-    this.hands = hands;
+    this.actions = actions;
     this.page = page;
   }
 
@@ -46,11 +46,11 @@ final class NoteKeys {
         .menu("paste at the cursor", () -> !copied.isEmpty(), this::paste, "Shortcut+V")
         .menu("duplicate after", this::chosen, this::duplicate, "Shortcut+D")
         .menu("choose all notes", () -> true, this::chooseAll, "Shortcut+A")
-        .menu("choose nothing", this::chosen, () -> hands.choose(List.of()), "ESCAPE");
+        .menu("choose nothing", this::chosen, () -> actions.choose(List.of()), "ESCAPE");
   }
 
   private boolean chosen() {
-    return !hands.chosen().isEmpty();
+    return !actions.chosen().isEmpty();
   }
 
   private void sideways(int steps) {
@@ -59,7 +59,7 @@ final class NoteKeys {
       return;
     }
     int ticks = Ticks.ofSteps(steps);
-    for (Note note : hands.chosen()) {
+    for (Note note : actions.chosen()) {
       ticks = page.get().heldStart(note.start() + ticks, note.ticks()) - note.start();
     }
     int by = ticks;
@@ -85,7 +85,7 @@ final class NoteKeys {
   /** Moves by semitones unless a note would leave 0 to 127. */
   private void transpose(int semitones) {
     boolean fits =
-        hands.chosen().stream()
+        actions.chosen().stream()
             .allMatch(n -> n.key() + semitones >= 0 && n.key() + semitones <= 127);
     if (fits) {
       change("Transpose notes", note -> note.withKey(note.key() + semitones));
@@ -97,21 +97,21 @@ final class NoteKeys {
   }
 
   private void change(String name, UnaryOperator<Note> change) {
-    List<Note> before = hands.chosen();
+    List<Note> before = actions.chosen();
     List<Note> after = before.stream().map(change).toList();
     if (!after.equals(before)) {
-      hands.put(name, before, after);
+      actions.put(name, before, after);
     }
   }
 
   private void delete() {
-    int count = hands.chosen().size();
-    hands.put(
-        count == 1 ? "Delete a note" : "Delete " + count + " notes", hands.chosen(), List.of());
+    int count = actions.chosen().size();
+    actions.put(
+        count == 1 ? "Delete a note" : "Delete " + count + " notes", actions.chosen(), List.of());
   }
 
   private void copy() {
-    copied = hands.chosen();
+    copied = actions.chosen();
   }
 
   private void cut() {
@@ -124,7 +124,7 @@ final class NoteKeys {
   }
 
   private void duplicate() {
-    List<Note> chosen = hands.chosen();
+    List<Note> chosen = actions.chosen();
     int end = chosen.stream().mapToInt(Note::end).max().orElse(0);
     int steps = (end - start(chosen) + Ticks.PER_STEP - 1) / Ticks.PER_STEP;
     put("Duplicate", chosen, Ticks.ofSteps(steps));
@@ -139,7 +139,7 @@ final class NoteKeys {
       }
     }
     if (!out.isEmpty()) {
-      hands.put(name + " " + out.size() + " notes", List.of(), out);
+      actions.put(name + " " + out.size() + " notes", List.of(), out);
     }
   }
 
@@ -148,6 +148,6 @@ final class NoteKeys {
   }
 
   private void chooseAll() {
-    hands.choose(page.get().line().notes());
+    actions.choose(page.get().line().notes());
   }
 }

@@ -21,7 +21,7 @@ import westtide.song.Note;
  */
 final class NoteMarks implements SheetGestures.Sheet<Note> {
   /** What the gestures ask the room to do. */
-  interface Hands {
+  interface Actions {
     /** The chosen notes as they are now, in order. */
     List<Note> chosen();
 
@@ -35,18 +35,18 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   private static final int NEW_STEPS = 2;
   private static final int NEW_VELOCITY = 92;
 
-  private final Hands hands;
+  private final Actions actions;
   private final Supplier<LinePage> page;
   private final Runnable redraw;
   private final KeyTable keys;
   private int cursorStep;
   private int cursorKey = 72;
 
-  NoteMarks(Hands hands, Supplier<LinePage> page, Runnable redraw) {
-    this.hands = hands;
+  NoteMarks(Actions actions, Supplier<LinePage> page, Runnable redraw) {
+    this.actions = actions;
     this.page = page;
     this.redraw = redraw;
-    this.keys = new NoteKeys(this, hands, page).table();
+    this.keys = new NoteKeys(this, actions, page).table();
   }
 
   @Override
@@ -64,7 +64,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
 
   /** Brings the cursor onto the page, or to the one note that is chosen. */
   void settle() {
-    List<Note> chosen = hands.chosen();
+    List<Note> chosen = actions.chosen();
     if (chosen.size() == 1) {
       cursorStep = chosen.get(0).start() / Ticks.PER_STEP;
       cursorKey = chosen.get(0).key();
@@ -95,19 +95,19 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
 
   @Override
   public Set<Note> chosen() {
-    return Set.copyOf(hands.chosen());
+    return Set.copyOf(actions.chosen());
   }
 
   @Override
   public void choose(Set<Note> marks) {
-    hands.choose(List.copyOf(marks));
+    actions.choose(List.copyOf(marks));
   }
 
   @Override
   public void cursor(double x, double y) {
     cursorStep = page.get().step(x);
     cursorKey = page.get().rows().midi(y);
-    hands.choose(List.of());
+    actions.choose(List.of());
     redraw.run();
   }
 
@@ -148,9 +148,9 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
             .limit(1)
             .toList();
     if (here.isEmpty()) {
-      hands.put("Write a note", List.of(), List.of(written(NEW_STEPS)));
+      actions.put("Write a note", List.of(), List.of(written(NEW_STEPS)));
     } else {
-      hands.choose(here);
+      actions.choose(here);
     }
   }
 
@@ -178,8 +178,8 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
    */
   private void change(String name, List<Note> from, UnaryOperator<Note> change) {
     List<Note> to = from.stream().map(change).toList();
-    if (!to.equals(hands.chosen())) {
-      hands.put(name, hands.chosen(), to);
+    if (!to.equals(actions.chosen())) {
+      actions.put(name, actions.chosen(), to);
     }
   }
 
@@ -197,7 +197,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
       int steps = Math.max(1, page.get().step(x) - from + 1);
       Note note = written(steps);
       if (!written.equals(List.of(note))) {
-        hands.put("Write a note", written, List.of(note));
+        actions.put("Write a note", written, List.of(note));
         written = List.of(note);
       }
       return steps(note.ticks());
@@ -205,7 +205,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   }
 
   private final class Moving implements Pull {
-    private final List<Note> before = hands.chosen();
+    private final List<Note> before = actions.chosen();
     private final Note grabbed;
     private final double fromTick;
 
@@ -235,7 +235,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   }
 
   private final class Lengthening implements Pull {
-    private final List<Note> before = hands.chosen();
+    private final List<Note> before = actions.chosen();
     private final Note grabbed;
     private final double fromTick;
 
@@ -258,7 +258,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   }
 
   private final class Shading implements Pull {
-    private final List<Note> before = hands.chosen();
+    private final List<Note> before = actions.chosen();
     private final double fromY;
 
     Shading(double fromY) {

@@ -88,7 +88,7 @@ public final class LowEndRoom implements Room {
   }
 
   @Override
-  public String fact(SongView view) {
+  public String summary(SongView view) {
     List<Part> low =
         view.song().parts().stream().filter(part -> LOW.contains(part.role())).toList();
     if (low.size() > 2 || low.isEmpty()) {

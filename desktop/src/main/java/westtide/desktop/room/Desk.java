@@ -35,7 +35,7 @@ public record Desk(
     open.apply(edit);
   }
 
-  /** Computes something that takes longer than a frame beside the window, and hands it back. */
+  /** Computes something that takes longer than a frame beside the window, and actions it back. */
   public <T> void compute(Supplier<T> work, Consumer<T> then) {
     background.run(work::get, then);
   }

@@ -43,5 +43,5 @@ public interface Room {
   }
 
   /** The line of the course below its name: one measured fact. */
-  public String fact(SongView view);
+  public String summary(SongView view);
 }

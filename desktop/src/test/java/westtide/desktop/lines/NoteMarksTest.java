@@ -26,7 +26,7 @@ class NoteMarksTest {
   private final NoteMarks marks = new NoteMarks(new Line(), this::page, () -> {});
 
   /** The room: it keeps the line and what is chosen. */
-  private final class Line implements NoteMarks.Hands {
+  private final class Line implements NoteMarks.Actions {
     @Override
     public List<Note> chosen() {
       return chosen;
