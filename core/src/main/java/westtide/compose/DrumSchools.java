@@ -2,9 +2,9 @@ package westtide.compose;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import westtide.compose.groove.EightBars;
 import westtide.compose.groove.KickVelocity;
@@ -109,9 +109,10 @@ final class DrumSchools {
   static Song withVaried(Song song, boolean varied) {
     return each(
         song,
-        lane -> {
+        (part, lane) -> {
           LaneFeel feel = lane.feel().withVelocity(varied ? VARIED : 0);
-          return lane.withFeel(varied ? feel.withSeed(song.seed()) : feel.withTicks(0));
+          long seed = song.seed() + part.id().seed();
+          return lane.withFeel(varied ? feel.withSeed(seed) : feel.withTicks(0));
         });
   }
 
@@ -122,7 +123,8 @@ final class DrumSchools {
 
   static Song withShaped(Song song, boolean shaped) {
     return each(
-        song, lane -> lane.voice() == DrumVoice.KICK ? KickVelocity.of(lane, shaped) : lane);
+        song,
+        (part, lane) -> lane.voice() == DrumVoice.KICK ? KickVelocity.of(lane, shaped) : lane);
   }
 
   private static Stream<Hit> kicks(Song song) {
@@ -137,18 +139,10 @@ final class DrumSchools {
         .flatMap(groove -> groove.lanes().stream());
   }
 
-  /** Every lane of every groove changed; what follows goes on following where it is alike. */
-  private static Song each(Song song, UnaryOperator<DrumLane> change) {
+  private static Song each(Song song, BiFunction<Part, DrumLane, DrumLane> change) {
     Song out = song;
     for (Part part : song.parts()) {
-      for (NamedPattern named : part.patterns()) {
-        Optional<Pattern.Drums> groove =
-            out.part(part.id()).flatMap(p -> p.groove(named.name(), song.brief().meter()));
-        if (groove.isPresent()) {
-          GrooveEdits edits = new GrooveEdits(part.id(), named.name());
-          out = edits.replace("", groove.get().each(change)).apply(out);
-        }
-      }
+      out = GrooveEdits.eachLane(out, part.id(), lane -> change.apply(part, lane));
     }
     return out;
   }

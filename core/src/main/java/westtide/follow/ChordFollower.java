@@ -154,7 +154,7 @@ final class ChordFollower {
     if (amount == 0) {
       return strike.velocity;
     }
-    long own = rule.vary().seed() * 1_000_003L + part.value().hashCode() * 31L;
+    long own = rule.vary().seed() * 1_000_003L + part.seed() * 31L;
     long seed = own + strike.start * 131L + voice;
     return Velocity.held(
         strike.velocity + (long) new SplittableRandom(seed).nextInt(-amount, amount + 1));

@@ -48,6 +48,11 @@ public record LaneFeel(int nudge, int velocity, int ticks, long seed) {
     return new LaneFeel(nudge, velocity, ticks, other);
   }
 
+  /** Whether hits that are written alike are played unlike each other. */
+  public boolean differs() {
+    return velocity > 0 || ticks > 0;
+  }
+
   /** How late a hit on a step, counted from where the groove began, is played, in ticks. */
   public int late(int step) {
     return late(step, 0);

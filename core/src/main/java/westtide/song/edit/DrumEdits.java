@@ -100,9 +100,16 @@ public record DrumEdits(PartId part, String pattern) {
     return pattern(name, groove -> groove.each(l -> l.id().equals(id) ? change.apply(l) : l));
   }
 
-  /** Changes how a whole lane is played. */
+  /**
+   * Changes how a whole lane is played. One that begins to differ does so as no other part does.
+   */
   public Edit feel(String name, LaneId id, UnaryOperator<LaneFeel> change) {
-    return whole(name, id, lane -> lane.withFeel(change.apply(lane.feel())));
+    return whole(name, id, lane -> lane.withFeel(ofThisPart(lane.feel(), change)));
+  }
+
+  private LaneFeel ofThisPart(LaneFeel before, UnaryOperator<LaneFeel> change) {
+    LaneFeel after = change.apply(before);
+    return after.differs() && !before.differs() ? after.withSeed(part.seed()) : after;
   }
 
   /** Changes how a lane sounds, in all grooves of the part. */

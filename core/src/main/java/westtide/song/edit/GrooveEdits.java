@@ -9,6 +9,7 @@ import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
+import westtide.song.drum.DrumLane;
 import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
 
@@ -20,6 +21,17 @@ import westtide.song.id.PartId;
  * @param pattern the groove's name
  */
 public record GrooveEdits(PartId part, String pattern) {
+  /** Changes every lane of every groove of a part, where it has any, as {@link #change} does. */
+  public static Song eachLane(Song song, PartId part, UnaryOperator<DrumLane> change) {
+    Song out = song;
+    for (String pattern : out.part(part).orElseThrow().grooves(meter(out)).keySet()) {
+      Pattern.Drums groove =
+          out.part(part).flatMap(p -> p.groove(pattern, meter(song))).orElseThrow();
+      out = new GrooveEdits(part, pattern).replace("", groove.each(change)).apply(out);
+    }
+    return out;
+  }
+
   /** Changes the groove as it plays, worked out where it follows another. */
   public Edit change(String name, UnaryOperator<Pattern.Drums> change) {
     return change(name, (groove, meter) -> change.apply(groove));

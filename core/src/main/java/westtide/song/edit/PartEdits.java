@@ -15,6 +15,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transposition;
+import westtide.song.drum.DrumLane;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Mix;
@@ -51,11 +52,22 @@ public record PartEdits(PartId part) {
     return new Cell(0, Level.FULL, "");
   }
 
-  /** Adds a copy behind it that plays where it plays and goes its own way from then on. */
+  /**
+   * Adds a copy behind it that plays where it plays and goes its own way from then on; its drums
+   * differ from hit to hit in a way of their own.
+   */
   public Edit duplicate(PartId copy) {
     return Edit.named(
         said("Duplicate "),
-        song -> with(song, p -> p.withId(copy).withName(PartNames.free(song, p.name()))));
+        song ->
+            GrooveEdits.eachLane(
+                with(song, p -> p.withId(copy).withName(PartNames.free(song, p.name()))),
+                copy,
+                lane -> lane.feel().differs() ? reseeded(lane, copy) : lane));
+  }
+
+  private static DrumLane reseeded(DrumLane lane, PartId part) {
+    return lane.withFeel(lane.feel().withSeed(part.seed()));
   }
 
   /**

@@ -29,6 +29,11 @@ public record PartId(String value) implements Comparable<PartId> {
     return new PartId(value);
   }
 
+  /** A number of its own, from which what differs from hit to hit in this part starts. */
+  public long seed() {
+    return value.hashCode();
+  }
+
   @Override
   public int compareTo(PartId other) {
     return value.compareTo(other.value);

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Ensembles;
 import westtide.Songs;
+import westtide.rhythm.LaneFeel;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.FollowRule;
@@ -23,6 +24,8 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Patch;
@@ -73,6 +76,24 @@ class PartEditsTest {
     Song changed = new PartEdits(COPY).transpose(12).apply(copied);
     assertThat(heard(changed, KEYS)).isEqualTo(heard(draft, KEYS));
     assertThat(heard(changed, COPY)).isNotEqualTo(heard(draft, KEYS));
+  }
+
+  @Test
+  void everyDrumPartDiffersFromHitToHitInAWayOfItsOwn() {
+    PartId drums = PartId.of("drums");
+    LaneId hat = DrumVoice.CLOSED_HAT.lane();
+    Song plain = new DrumEdits(drums, "A").feel("Plain", hat, f -> LaneFeel.PLAIN).apply(draft);
+    Song copied = new PartEdits(drums).duplicate(COPY).apply(plain);
+    assertThat(heard(copied, COPY)).isEqualTo(heard(plain, drums));
+    Song varied = copied;
+    for (PartId part : List.of(drums, COPY)) {
+      varied = new DrumEdits(part, "A").feel("Vary", hat, f -> f.withVelocity(20)).apply(varied);
+    }
+    assertThat(heard(varied, COPY)).as("begun apart").isNotEqualTo(heard(varied, drums));
+    Song again = new PartEdits(drums).duplicate(PartId.of("again")).apply(varied);
+    assertThat(heard(again, PartId.of("again")))
+        .as("copied while it differs")
+        .isNotEqualTo(heard(varied, drums));
   }
 
   @Test
