@@ -250,7 +250,7 @@ final class TankSheet extends Drawing {
     if (chosen.contains(TankMark.name(index))) {
       chosenRing(1, place().top(index) + 4, LEFT - 8, place().rowHeight() - 10);
     }
-    fit(text(6, y + 15, habit(part), "soft"), LEFT - 14);
+    fit(textBelow(name, habit(part), "soft"), LEFT - 14);
   }
 
   private String habit(Part part) {
@@ -262,7 +262,8 @@ final class TankSheet extends Drawing {
     Text name = text(left + 5, 17, shown.form().label(index), "section");
     named(name, "section-" + index, shown.form().label(index) + ", " + section.bars() + " bars");
     fit(name, right - left - 7);
-    Text bars = text(left + 5, 34, section.bars() + (right - left > 56 ? " bars" : ""), "soft");
+    Text bars =
+        textBelow(name, section.bars() + (right - left > scaled(56) ? " bars" : ""), "soft");
     fit(bars, right - left - 7);
   }
 

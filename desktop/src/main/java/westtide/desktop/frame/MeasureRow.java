@@ -13,6 +13,7 @@ final class MeasureRow extends VBox {
 
   MeasureRow() {
     super(1);
+    figure.setMinWidth(USE_PREF_SIZE);
     getChildren().addAll(Controls.row(4, name, Controls.spring(), figure), scale);
   }
 

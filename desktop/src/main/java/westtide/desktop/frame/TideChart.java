@@ -33,6 +33,7 @@ public final class TideChart extends Drawing {
   private static final double LOWEST = 88;
   private static final double HIGHEST = 138;
   private static final double ROOMY = 800;
+  private static final double SHALLOWEST = 22;
 
   private final PlayDesk play;
   private final OpenSong open;
@@ -61,9 +62,13 @@ public final class TideChart extends Drawing {
     prefHeightProperty()
         .bind(
             Bindings.createDoubleBinding(
-                () ->
-                    Math.max(LOWEST, Math.min(HIGHEST, HIGHEST - (ROOMY - frame.getHeight()) / 2)),
-                frame.heightProperty()));
+                () -> fitted(frame.getHeight()), frame.heightProperty(), textScaleProperty()));
+  }
+
+  /** Large text leaves some water. */
+  private double fitted(double frame) {
+    double share = Math.min(HIGHEST, HIGHEST - (ROOMY - frame) / 2);
+    return Math.max(Math.max(LOWEST, share), scaled(TOP + FOOT) + SHALLOWEST);
   }
 
   /** Shows the energy of every bar, with what is selected picked out. */
@@ -84,7 +89,7 @@ public final class TideChart extends Drawing {
 
   @Override
   protected double playFoot() {
-    return getHeight() - FOOT + 8;
+    return foot() + 8;
   }
 
   private void press(MouseEvent event) {
@@ -138,6 +143,10 @@ public final class TideChart extends Drawing {
     }
   }
 
+  private double foot() {
+    return getHeight() - scaled(FOOT);
+  }
+
   private Axis bars(SongView v) {
     return new Axis(0, v.song().form().bars(), EDGE, getWidth() - EDGE);
   }
@@ -150,7 +159,7 @@ public final class TideChart extends Drawing {
     SongView v = view.get();
     Form form = v.song().form();
     Axis x = bars(v);
-    Axis y = new Axis(0, 100, getHeight() - FOOT, TOP);
+    Axis y = new Axis(0, 100, foot(), scaled(TOP));
     drawSelected(form, x);
     drawWater(v.energy(), x, y);
     drawLoop(v, x, y.at(0));
@@ -173,7 +182,7 @@ public final class TideChart extends Drawing {
   private void drawSelected(Form form, Axis x) {
     int section = open.section();
     double width = x.length(form.sections().get(section).bars());
-    box(x.at(form.startBar(section)), 4, width, getHeight() - FOOT - 4, "band", "pick");
+    box(x.at(form.startBar(section)), 4, width, foot() - 4, "band", "pick");
     if (open.selection().bar().isPresent()) {
       int bar = open.bar();
       String words = "Chosen bar " + (bar + 1);
@@ -227,13 +236,13 @@ public final class TideChart extends Drawing {
     double left = x.at(form.startBar(index));
     double width = x.length(form.sections().get(index).bars());
     line(left, 6, left, y.at(0), "rule", "bar");
-    Text name = text(left + 5, 18, form.label(index), "section");
+    Text name = text(left + 5, scaled(18), form.label(index), "section");
     named(
         name,
         "tide-section-" + index,
         form.label(index) + ", " + form.sections().get(index).bars() + " bars");
     fit(name, width - 8);
-    fit(text(left + 5, 32, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
+    fit(textBelow(name, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
     int wanted = target(v, index);
     line(left, y.at(wanted), left + width, y.at(wanted), "energy-target");
   }

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Supplier;
+import javafx.beans.property.ReadOnlyDoubleProperty;
+import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.css.PseudoClass;
 import javafx.event.Event;
 import javafx.scene.AccessibleRole;
@@ -24,8 +26,13 @@ import javafx.scene.text.Text;
  */
 public abstract class Drawing extends Pane {
   private static final double NARROWEST = 0.45;
+  private static final double DESIGNED_FOR = 13;
+  private static final double CLEAR_BELOW = 0.2;
+  private static final double CLEAR_ABOVE = 0.95;
 
   private final Line head = new Line();
+  private final Text gauge = new Text();
+  private final ReadOnlyDoubleWrapper textScale = new ReadOnlyDoubleWrapper(1);
   private final Marks marks = new Marks();
   private final List<Sounding> soundings = new ArrayList<>();
   private boolean stale = true;
@@ -49,9 +56,25 @@ public abstract class Drawing extends Pane {
     head.setManaged(false);
     head.setMouseTransparent(true);
     head.setVisible(false);
+    gauge.getStyleClass().add("mark-text");
+    gauge.setManaged(false);
+    gauge.setVisible(false);
+    getChildren().add(gauge);
+    textScale.bind(gauge.fontProperty().map(font -> font.getSize() / DESIGNED_FOR));
+    textScale.addListener((o, was, is) -> redraw());
     widthProperty().addListener((o, was, is) -> redraw());
     heightProperty().addListener((o, was, is) -> redraw());
     focusedProperty().addListener((o, was, is) -> redraw());
+  }
+
+  /** How large text is against the size the sheets are designed for, 0.9 to 2. */
+  public final ReadOnlyDoubleProperty textScaleProperty() {
+    return textScale.getReadOnlyProperty();
+  }
+
+  /** Pixels that leave as much room around text of the chosen size as these do at 100 %. */
+  protected final double scaled(double pixels) {
+    return pixels * textScale.get();
   }
 
   /** Draws on an empty sheet of {@link #getWidth()} by {@link #getHeight()} pixels. */
@@ -188,6 +211,16 @@ public abstract class Drawing extends Pane {
     text.setScaleX(1);
     text.setTranslateX(0);
     text.setText(words);
+    return text;
+  }
+
+  /** Adds text under another, as near as both can be read at any size. */
+  protected Text textBelow(Text above, String words, String... classes) {
+    Text text = text(above.getX(), above.getY(), words, classes);
+    text.setY(
+        above.getY()
+            + CLEAR_BELOW * above.getFont().getSize()
+            + CLEAR_ABOVE * text.getFont().getSize());
     return text;
   }
 

@@ -279,9 +279,8 @@ final class PlumbSheet extends Drawing {
     fit(name, column() - 18);
     String heard = actions.heard(part);
     fit(
-        text(
-            middle(index) - column() / 2 + 10,
-            33,
+        textBelow(
+            name,
             heard.isEmpty() ? part.patch().instrument() : heard,
             heard.isEmpty() ? "soft" : "alarm"),
         column() - 18);
