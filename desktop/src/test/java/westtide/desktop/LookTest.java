@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -90,6 +91,34 @@ class LookTest extends WindowTest {
           .isLessThan(height - 80);
       assertThat(lookup("#bridge-title").query().localToScene(0, 0).getY()).isNotNegative();
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({"90", "100", "125", "150"})
+  void labelsOfDrawingsKeepApartWhenTextGrows(int percent) {
+    go(Stage.FORM);
+    interact(() -> shell.appearance().scaleText(percent - 100));
+    settle();
+    for (String sheet : List.of("#tide-chart", "#tank-sheet")) {
+      List<Text> words =
+          lookup(sheet).query().lookupAll(".mark-text").stream()
+              .map(Text.class::cast)
+              .filter(text -> text.isVisible() && !text.getText().isBlank())
+              .toList();
+      assertThat(words).hasSizeGreaterThan(8);
+      for (Text one : words) {
+        assertThat(words)
+            .as(one.getText() + " in " + sheet + " at " + percent + " %")
+            .noneMatch(other -> other != one && ink(one).intersects(ink(other)));
+      }
+    }
+  }
+
+  /** Where the letters of a text are drawn, without the room its font leaves between lines. */
+  private static Bounds ink(Text text) {
+    double size = text.getFont().getSize();
+    return new BoundingBox(
+        text.getX(), text.getY() - 0.7 * size, text.getLayoutBounds().getWidth(), 0.8 * size);
   }
 
   /** Whether a control of a sheet lies below it, where no scrolling brings it into view. */

@@ -13,12 +13,14 @@ import westtide.song.Song;
  * @param song the song that is shown
  * @param width of the sheet
  * @param height of the sheet
+ * @param scale how large its text is against the usual, 0.9 to 2
  * @param firstRow parts before the first in view
  * @param firstColumn sections before the first in view
  */
-record TankLayout(Song song, double width, double height, int firstRow, int firstColumn) {
+record TankLayout(
+    Song song, double width, double height, double scale, int firstRow, int firstColumn) {
   static final double LEFT = 116;
-  static final double TOP = 46;
+  private static final double TOP = 46;
   private static final double FOOT = 26;
   private static final double NARROWEST = 40;
   private static final double LOWEST_ROW = 38;
@@ -28,10 +30,24 @@ record TankLayout(Song song, double width, double height, int firstRow, int firs
   /** A bar of a section under a pixel. */
   record Place(int section, int bar) {}
 
+  /** Where the names of the sections end and the first row begins. */
+  double top() {
+    return grown(TOP, 24);
+  }
+
+  private double lowestRow() {
+    return grown(LOWEST_ROW, 24);
+  }
+
+  /** Room that is wanted for text of the usual size, and how much more for text twice as large. */
+  private double grown(double usual, double more) {
+    return usual + more * (scale - 1);
+  }
+
   /** The parts in view. */
   Window rows() {
-    double room = Math.max(LOWEST_ROW, height - TOP - FOOT);
-    return new Window(song.parts().size(), room, LOWEST_ROW, firstRow);
+    double room = Math.max(lowestRow(), height - top() - grown(FOOT, 12));
+    return new Window(song.parts().size(), room, lowestRow(), firstRow);
   }
 
   /** The sections in view. */
@@ -65,17 +81,17 @@ record TankLayout(Song song, double width, double height, int firstRow, int firs
   /** The height of a part's row. */
   double rowHeight() {
     Window rows = rows();
-    return Math.min(HIGHEST_ROW, rows.room() / rows.shown());
+    return Math.min(HIGHEST_ROW * scale, rows.room() / rows.shown());
   }
 
   /** The upper edge of a part's row. */
   double top(int row) {
-    return TOP + rowHeight() * (row - rows().offset());
+    return top() + rowHeight() * (row - rows().offset());
   }
 
   /** The part whose row a height lies in; beyond the last part there are more numbers. */
   int rowAt(double y) {
-    return rows().offset() + (int) ((y - TOP) / rowHeight());
+    return rows().offset() + (int) ((y - top()) / rowHeight());
   }
 
   /** What stands under a distance from the left; empty beside the sections. */

@@ -61,7 +61,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
 
   @Override
   public Optional<TankMark> at(double x, double y) {
-    if (sheet.empty() || y < TankLayout.TOP) {
+    if (sheet.empty() || y < sheet.place().top()) {
       return Optional.empty();
     }
     TankLayout place = sheet.place();

@@ -44,7 +44,6 @@ final class TankSheet extends Drawing {
   }
 
   private static final double LEFT = TankLayout.LEFT;
-  private static final double TOP = TankLayout.TOP;
 
   private final Actions actions;
   private final TankMarks marks;
@@ -109,7 +108,13 @@ final class TankSheet extends Drawing {
   }
 
   TankLayout place() {
-    return new TankLayout(song.orElseThrow(), getWidth(), getHeight(), firstRow, firstColumn);
+    return new TankLayout(
+        song.orElseThrow(),
+        getWidth(),
+        getHeight(),
+        textScaleProperty().get(),
+        firstRow,
+        firstColumn);
   }
 
   @Override
@@ -233,12 +238,12 @@ final class TankSheet extends Drawing {
   private void drawMore(Window rows, Window columns, double bottom) {
     if (rows.scrolls()) {
       String words = "parts " + (rows.offset() + 1) + "–" + rows.end() + " of " + rows.count();
-      named(text(6, bottom + 18, words, "soft"), "rows-in-view", words);
+      named(text(6, bottom + scaled(18), words, "soft"), "rows-in-view", words);
     }
     if (columns.scrolls()) {
       String words =
           "sections " + (columns.offset() + 1) + "–" + columns.end() + " of " + columns.count();
-      named(text(6, 17, words, "soft"), "sections-in-view", words);
+      named(text(6, scaled(17), words, "soft"), "sections-in-view", words);
     }
   }
 
@@ -259,7 +264,7 @@ final class TankSheet extends Drawing {
 
   private void drawHeader(Song shown, int index, double left, double right) {
     Section section = sections().get(index);
-    Text name = text(left + 5, 17, shown.form().label(index), "section");
+    Text name = text(left + 5, scaled(17), shown.form().label(index), "section");
     named(name, "section-" + index, shown.form().label(index) + ", " + section.bars() + " bars");
     fit(name, right - left - 7);
     Text bars =
@@ -300,7 +305,7 @@ final class TankSheet extends Drawing {
     String words = cell.level() == Level.OUT ? "" : cell.level().toString();
     boolean special = !part.pattern(cell.pattern()).equals(part.usual());
     if (special) {
-      squeeze(text(from + 4, top + 12, cell.pattern(), "soft"), to - from - 7);
+      squeeze(text(from + 4, top + scaled(12), cell.pattern(), "soft"), to - from - 7);
     }
     boolean deep = cell.level() == Level.LIFTED;
     textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");
