@@ -30,7 +30,7 @@ class FilesTest extends WindowTest {
   @Test
   void aSongIsSavedReopenedAndUndoneThroughTheWindow() throws Exception {
     Path file = folder.resolve("documents").resolve("mine");
-    assertThat(words("#saved-state")).isEqualTo("in no file yet");
+    assertThat(words("#saved-state")).isEqualTo("not saved yet");
     type("#tempo", "139.5");
     clickOn("#save");
     settle();

@@ -56,7 +56,7 @@ class OverlaysTest extends WindowTest {
     push(KeyCode.ESCAPE);
     settle();
     assertThat(shown("#file-path")).isFalse();
-    assertThat(words("#saved-state")).isEqualTo("in no file yet");
+    assertThat(words("#saved-state")).isEqualTo("not saved yet");
   }
 
   @Test

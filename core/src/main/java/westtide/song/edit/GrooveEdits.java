@@ -24,10 +24,8 @@ public record GrooveEdits(PartId part, String pattern) {
   /** Changes every lane of every groove of a part, where it has any, as {@link #change} does. */
   public static Song eachLane(Song song, PartId part, UnaryOperator<DrumLane> change) {
     Song out = song;
-    for (String pattern : out.part(part).orElseThrow().grooves(meter(out)).keySet()) {
-      Pattern.Drums groove =
-          out.part(part).flatMap(p -> p.groove(pattern, meter(song))).orElseThrow();
-      out = new GrooveEdits(part, pattern).replace("", groove.each(change)).apply(out);
+    for (NamedPattern named : song.part(part).orElseThrow().patterns()) {
+      out = new GrooveEdits(part, named.name()).change("", g -> g.each(change)).apply(out);
     }
     return out;
   }

@@ -123,7 +123,7 @@ final class OneChordPage implements ChordPage {
                 notes,
                 Controls.explained(
                     Controls.action("chord-led", "automatic voice leading", this::led),
-                    "Notes are laid out anew so that each voice moves least")),
+                    "Voices the chord so that each voice moves least")),
             Controls.row(
                 4,
                 Controls.action("chord-duplicate", "duplicate", this::duplicate),

@@ -99,8 +99,7 @@ public final class Bridge extends HBox {
     tempo.setText(brief.tempo().toString());
     felt.setText("felt " + brief.felt());
     swing.setText(brief.swing() + " %");
-    saved.setText(
-        open.changed() ? open.file().isPresent() ? "changed" : "in no file yet" : "saved");
+    saved.setText(open.changed() ? open.file().isPresent() ? "changed" : "not saved yet" : "saved");
     undo.setDisable(open.undoable().isEmpty());
     redo.setDisable(open.redoable().isEmpty());
     Controls.explained(undo, open.undoable().map(name -> "Undo: " + name).orElse("Undo"));
