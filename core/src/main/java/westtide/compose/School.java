@@ -99,8 +99,7 @@ public enum School {
     return switch (this) {
       case LOW_END ->
           new PlayedBars(song)
-              .part(Role.SUB)
-              .flatMap(part -> part.rules(FollowRule.Bass808.class).stream().findFirst())
+              .rule(Role.SUB, FollowRule.Bass808.class)
               .map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));

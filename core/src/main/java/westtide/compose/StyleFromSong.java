@@ -95,8 +95,7 @@ public final class StyleFromSong {
   }
 
   private Optional<FollowRule.Chords> chordRule() {
-    return main(Role.CHORDS)
-        .flatMap(part -> part.rules(FollowRule.Chords.class).stream().findFirst());
+    return new PlayedBars(song).rule(Role.CHORDS, FollowRule.Chords.class);
   }
 
   private ChordHabit chords() {
@@ -220,7 +219,7 @@ public final class StyleFromSong {
   private PartHabit.Bass808 sub() {
     Optional<Part> part = main(Role.SUB);
     Optional<FollowRule.Bass808> rule =
-        part.flatMap(p -> p.rules(FollowRule.Bass808.class).stream().findFirst());
+        new PlayedBars(song).rule(Role.SUB, FollowRule.Bass808.class);
     if (part.isEmpty() || rule.isEmpty()) {
       return base.sub();
     }
@@ -234,8 +233,7 @@ public final class StyleFromSong {
 
   private PartHabit.Bass bass() {
     Optional<Part> part = main(Role.BASS);
-    Optional<FollowRule.Bass> rule =
-        part.flatMap(p -> p.rules(FollowRule.Bass.class).stream().findFirst());
+    Optional<FollowRule.Bass> rule = new PlayedBars(song).rule(Role.BASS, FollowRule.Bass.class);
     if (part.isEmpty() || rule.isEmpty()) {
       return base.bass();
     }

@@ -15,6 +15,7 @@ import westtide.score.ScoredPart;
 import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.LineEdits;
@@ -43,13 +44,17 @@ final class LineSoundings {
         passage.line().ifPresent(line -> findings.addAll(findings(part, passage, line)));
       }
     }
-    List<Measure> measures =
-        score.parts(Role.LINE).stream()
-            .filter(ScoredPart::plays)
-            .findFirst()
-            .map(part -> measures(part, part.passages().get(0).name()))
-            .orElse(List.of());
-    return new StageSoundings(measures, findings);
+    return new StageSoundings(measures(), findings);
+  }
+
+  /** The figures of the pattern heard longest of the line heard longest. */
+  private List<Measure> measures() {
+    PlayedBars played = new PlayedBars(song);
+    return played
+        .part(Role.LINE)
+        .flatMap(part -> score.part(part.id()))
+        .map(scored -> measures(scored, played.pattern(scored.part())))
+        .orElse(List.of());
   }
 
   /** The figures of a pattern of a line, over the chords of all passages that play it. */

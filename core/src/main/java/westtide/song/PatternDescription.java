@@ -19,9 +19,9 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
     return pattern.accept(new PatternDescription(song));
   }
 
-  /** What a part plays where nothing else is asked for. */
-  public static String usual(Part part, Song song) {
-    return of(part.usual().pattern(), song);
+  /** What a part plays longest. */
+  public static String main(Part part, Song song) {
+    return of(part.pattern(new PlayedBars(song).pattern(part)).pattern(), song);
   }
 
   @Override

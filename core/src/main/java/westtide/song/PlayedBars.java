@@ -43,6 +43,23 @@ public record PlayedBars(Song song) {
     return most(bars);
   }
 
+  /**
+   * The rule of a kind that stands for a role: that of the pattern its longest heard part plays
+   * longest, or where that one follows another rule, the first of the part; empty when there is
+   * none.
+   *
+   * @param role the role
+   * @param kind the kind of rule
+   */
+  public <R extends FollowRule> Optional<R> rule(Role role, Class<R> kind) {
+    return part(role)
+        .flatMap(
+            part ->
+                part.pattern(pattern(part))
+                    .rule(kind)
+                    .or(() -> part.rules(kind).stream().findFirst()));
+  }
+
   private int bars(Part part) {
     return spans(part, section -> true).stream().mapToInt(CellSpan::bars).sum();
   }

@@ -24,6 +24,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
+import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -62,6 +63,29 @@ class PassageFindingsTest {
                 List.of(
                     song.form().sections().get(0),
                     Section.of(SectionWord.VERSE, 1, "verse", cells))));
+  }
+
+  /** A line that plays one bar of the first section, and one that plays the hook throughout. */
+  @Test
+  void theFiguresOfTheLinesAreThoseOfTheLineHeardLongest() {
+    Part brief = lead("brief", new Note(0, 960, 62, 90));
+    Part leads = lead("lead", new Note(0, 960, 60, 90), new Note(960, 960, 67, 90));
+    Song song = twoProgressions(brief, leads);
+    Song sparse =
+        song.withForm(
+            song.form()
+                .each(
+                    section ->
+                        section.word().kind() == SectionKind.HOOK
+                            ? section
+                            : section.withCells(
+                                PartId.of("brief"), List.of(new Cell(0, Level.OUT, "")))));
+    List<Measure> measures =
+        Soundings.of(Score.of(sparse), Songs.book().get("trap")).at(Stage.LINES).measures();
+    assertThat(measures)
+        .isEqualTo(
+            Soundings.of(Score.of(sparse), Songs.book().get("trap"))
+                .measures(Stage.LINES, PartId.of("lead"), "A"));
   }
 
   /** C is a chord tone over C and a major seventh over D flat; D rubs a semitone above D flat. */

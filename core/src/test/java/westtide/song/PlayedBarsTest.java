@@ -3,12 +3,14 @@ package westtide.song;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.id.PartId;
+import westtide.theory.voicing.VoicingRange;
 
 /** What a song leans on, counted in bars. */
 class PlayedBarsTest {
@@ -56,5 +58,23 @@ class PlayedBarsTest {
     assertThat(new PlayedBars(two).pattern(two.part(DRUMS).orElseThrow()))
         .as("what never plays has its first pattern")
         .isEqualTo(two.part(DRUMS).orElseThrow().patterns().get(0).name());
+  }
+
+  @Test
+  void theRuleOfAJobIsThatOfThePatternPlayedLongest() {
+    Part keys = song.parts(Role.CHORDS).get(0);
+    FollowRule.Chords first = keys.rules(FollowRule.Chords.class).get(0);
+    FollowRule.Chords wide = FollowRule.Chords.of(new VoicingRange(40, 48, 66), Optional.empty());
+    Part two =
+        keys.withPatterns(
+            List.of(
+                new NamedPattern("A", new Pattern.Following(first)),
+                new NamedPattern("B", new Pattern.Following(wide))));
+    Song both = song.withPart(two.id(), part -> two);
+    assertThat(new PlayedBars(both).rule(Role.CHORDS, FollowRule.Chords.class)).contains(first);
+    for (Section section : both.form().sections()) {
+      both = FormEdits.pattern(section.id(), keys.id(), 0, "B").apply(both);
+    }
+    assertThat(new PlayedBars(both).rule(Role.CHORDS, FollowRule.Chords.class)).contains(wide);
   }
 }

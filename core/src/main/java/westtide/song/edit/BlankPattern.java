@@ -27,8 +27,8 @@ final class BlankPattern {
     return switch (role) {
       case CHORDS ->
           new Pattern.Following(
-              song.rules(FollowRule.Chords.class).stream()
-                  .findFirst()
+              new PlayedBars(song)
+                  .rule(Role.CHORDS, FollowRule.Chords.class)
                   .map(rule -> FollowRule.Chords.of(rule.range(), Optional.empty()))
                   .orElse(ChordRules.usual()));
       case LINE -> new Pattern.Written(bars(song), List.of());

@@ -159,7 +159,7 @@ final class PartPage implements ChordPage {
   private void show(ChordScene scene, Part part) {
     FollowRule.Chords rule = scene.rule();
     boolean doubles = !part.rules(FollowRule.Doubling.class).isEmpty();
-    plays.setText(doubles ? part.name() + ": " + PatternDescription.usual(part, scene.song()) : "");
+    plays.setText(doubles ? part.name() + ": " + PatternDescription.main(part, scene.song()) : "");
     plays.setVisible(doubles);
     plays.setManaged(doubles);
     spread.display(rule.kind());

@@ -259,7 +259,7 @@ final class TankSheet extends Drawing {
   }
 
   private String habit(Part part) {
-    return PatternDescription.usual(part, song.orElseThrow());
+    return PatternDescription.main(part, song.orElseThrow());
   }
 
   private void drawHeader(Song shown, int index, double left, double right) {

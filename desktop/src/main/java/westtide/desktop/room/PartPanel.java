@@ -177,7 +177,7 @@ public final class PartPanel extends VBox {
             + " · "
             + part.patterns().size()
             + (part.patterns().size() == 1 ? " pattern · " : " patterns · ")
-            + PatternDescription.usual(part, song));
+            + PatternDescription.main(part, song));
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
     pitched.setVisible(!drums);
     pitched.setManaged(!drums);
