@@ -65,12 +65,12 @@ final class ExportCommand implements Callable<Integer> {
     WavFormat format = new WavFormat(rate, bits);
     PrintWriter out = spec.commandLine().getOut();
     SongFile.Opened opened = SongFile.open(song);
-    opened.told().forEach(spec.commandLine().getErr()::println);
+    opened.notices().forEach(spec.commandLine().getErr()::println);
     Score score = Score.of(opened.song());
     if (midi != null) {
       MidiFile.write(score, midi);
       out.println(midi);
-      MidiPlan.of(score.parts()).told().forEach(spec.commandLine().getErr()::println);
+      MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
       OutputFolder.make(parts);

@@ -33,7 +33,7 @@ final class ShowCommand implements Callable<Integer> {
   public Integer call() throws Exception {
     SongFile.Opened opened = SongFile.open(file);
     PrintWriter out = spec.commandLine().getOut();
-    opened.told().forEach(spec.commandLine().getErr()::println);
+    opened.notices().forEach(spec.commandLine().getErr()::println);
     SongTree tree = new SongTree(Score.of(opened.song()));
     if (json) {
       out.println(

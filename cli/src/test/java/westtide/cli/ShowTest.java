@@ -51,9 +51,9 @@ class ShowTest {
         java.util.stream.Stream.concat(
                 java.util.stream.Stream.of("show", song, "--json"), java.util.Arrays.stream(more))
             .toArray(String[]::new);
-    Result told = run(words);
-    assertThat(told.status()).as(told.err()).isZero();
-    return new ObjectMapper().readTree(told.out());
+    Result notices = run(words);
+    assertThat(notices.status()).as(notices.err()).isZero();
+    return new ObjectMapper().readTree(notices.out());
   }
 
   private static List<JsonNode> list(JsonNode array) {
@@ -62,32 +62,32 @@ class ShowTest {
 
   @Test
   void aSongIsToldInWords() {
-    String told = run("show", song).out();
-    assertThat(told)
+    String notices = run("show", song).out();
+    assertThat(notices)
         .contains("One Lamp", "F♯ minor", "142", "intro", "hook", "808", "bar")
         .doesNotContain("keys.A", "PartId");
     assertThat(run("show", song, "--notes").out().lines().count())
-        .isGreaterThan(told.lines().count() + 100);
+        .isGreaterThan(notices.lines().count() + 100);
   }
 
   @Test
   void jsonHasBriefProgressionsPartsAndForm() throws IOException {
-    JsonNode told = json();
-    assertThat(told.path("brief").path("key").asText()).isEqualTo("F♯ minor");
-    assertThat(list(told.path("progressions"))).isNotEmpty();
-    assertThat(list(told.path("parts")))
+    JsonNode notices = json();
+    assertThat(notices.path("brief").path("key").asText()).isEqualTo("F♯ minor");
+    assertThat(list(notices.path("progressions"))).isNotEmpty();
+    assertThat(list(notices.path("parts")))
         .allMatch(part -> !part.path("name").asText().isEmpty())
         .allMatch(part -> !part.path("role").asText().isEmpty())
         .allMatch(part -> !part.path("instrument").asText().isEmpty())
         .allMatch(part -> part.path("patterns").size() > 0);
-    assertThat(told.path("form").get(0).path("fromBar").asInt()).isEqualTo(1);
-    for (JsonNode section : told.path("form")) {
+    assertThat(notices.path("form").get(0).path("fromBar").asInt()).isEqualTo(1);
+    for (JsonNode section : notices.path("form")) {
       int first = section.path("fromBar").asInt();
       int last = first + section.path("bars").asInt() - 1;
       assertThat(list(section.path("condition")))
           .allMatch(p -> p.path("fromBar").asInt() >= first && p.path("toBar").asInt() <= last);
     }
-    assertThat(told.has("notes")).isFalse();
+    assertThat(notices.has("notes")).isFalse();
   }
 
   /** Read by javax.sound.midi, which knows nothing of songs; house has two claps on one note. */
@@ -109,9 +109,9 @@ class ShowTest {
         }
       }
     }
-    TreeSet<String> told = new TreeSet<>();
+    TreeSet<String> notices = new TreeSet<>();
     for (JsonNode note : json("--notes").path("notes")) {
-      told.add(
+      notices.add(
           note.path("start").asInt()
               + " "
               + note.path("key").asInt()
@@ -119,7 +119,7 @@ class ShowTest {
               + note.path("velocity").asInt());
       assertThat(note.path("source").path("pattern").asText()).isNotEmpty();
     }
-    assertThat(told).hasSizeGreaterThan(500).isEqualTo(written);
+    assertThat(notices).hasSizeGreaterThan(500).isEqualTo(written);
   }
 
   /** Arithmetic: a bar of 4/4 has 3840 ticks, a beat 960. */

@@ -21,9 +21,9 @@ import westtide.song.id.PartId;
  *
  * @param places the port and channel of each part that plays, in order
  * @param notes the notes drum lanes are written as
- * @param told what a person should know about the file, a sentence each
+ * @param notices what a person should know about the file, a sentence each
  */
-public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> told) {
+public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> notices) {
   static final int DRUM_CHANNEL = 9;
   private static final int CHANNELS = 16;
 
@@ -52,7 +52,7 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
     }
     LaneNotes notes =
         LaneNotes.of(playing.stream().filter(p -> p.part().role() == Role.DRUMS).toList());
-    return new MidiPlan(places, notes, told(playing, places, notes));
+    return new MidiPlan(places, notes, notices(playing, places, notes));
   }
 
   /** The notes of a part as the file says them: drum lanes on the notes they are written as. */
@@ -65,7 +65,7 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
     return places.values().stream().anyMatch(place -> place.port() > 0);
   }
 
-  private static List<String> told(
+  private static List<String> notices(
       List<ScoredPart> playing, Map<PartId, Place> places, LaneNotes notes) {
     List<String> out = new ArrayList<>();
     List<String> beyond =

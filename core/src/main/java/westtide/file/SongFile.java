@@ -31,9 +31,9 @@ public final class SongFile {
    * A song that was read.
    *
    * @param song the song
-   * @param told what had to be mended in it, a sentence each
+   * @param notices what had to be mended in it, a sentence each
    */
-  public record Opened(Song song, List<String> told) {}
+  public record Opened(Song song, List<String> notices) {}
 
   /**
    * Reads a song; as {@link #open} without what was mended.
@@ -111,7 +111,7 @@ public final class SongFile {
         ForeignFields.in(mended.tree(), new SongWriter().write(song))
             .map(fields -> song.withExtras(fields.toString()))
             .orElse(song);
-    return new Opened(whole, mended.told());
+    return new Opened(whole, mended.notices());
   }
 
   /** What cannot be played is refused here, not when it is shown. */

@@ -19,7 +19,7 @@ import westtide.song.id.PartId;
  */
 final class SongMending {
   private final ObjectNode tree;
-  private final List<String> told = new ArrayList<>();
+  private final List<String> notices = new ArrayList<>();
 
   private SongMending(ObjectNode tree) {
     this.tree = tree;
@@ -29,9 +29,9 @@ final class SongMending {
    * A mended tree.
    *
    * @param tree what can be read
-   * @param told what was mended, a sentence each; empty when nothing was lost
+   * @param notices what was mended, a sentence each; empty when nothing was lost
    */
-  record Mended(JsonNode tree, List<String> told) {}
+  record Mended(JsonNode tree, List<String> notices) {}
 
   /** The mended copy of a tree; the tree itself stays as it is. */
   static Mended of(JsonNode file) {
@@ -40,7 +40,7 @@ final class SongMending {
     }
     SongMending mending = new SongMending(file.deepCopy());
     mending.mend();
-    return new Mended(mending.tree, List.copyOf(mending.told));
+    return new Mended(mending.tree, List.copyOf(mending.notices));
   }
 
   private void mend() {
@@ -97,7 +97,7 @@ final class SongMending {
         free = stem + " " + i;
       }
       if (part.path("name").isTextual() && !free.equals(part.path("name").asText())) {
-        told.add("A part called \"" + name + "\" is now \"" + free + "\".");
+        notices.add("A part called \"" + name + "\" is now \"" + free + "\".");
         part.put("name", free);
       }
       taken.add(free);
@@ -146,7 +146,7 @@ final class SongMending {
               if (fitting.contains(id)) {
                 out.set(id, entry.getValue());
               } else {
-                told.add(
+                notices.add(
                     "The "
                         + section.path("section").asText()
                         + " named a part \""
@@ -161,7 +161,7 @@ final class SongMending {
     JsonNode pattern = cell.path("pattern");
     boolean there = pattern.asText().isEmpty() || patterns.contains(pattern.asText());
     if (pattern instanceof TextNode && !there) {
-      told.add(
+      notices.add(
           "The "
               + section.path("section").asText()
               + " asked for a pattern \""

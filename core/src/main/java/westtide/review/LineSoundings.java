@@ -29,7 +29,7 @@ final class LineSoundings {
   private final Score score;
   private final Song song;
   private final Key key;
-  private final Set<String> told = new HashSet<>();
+  private final Set<String> found = new HashSet<>();
 
   LineSoundings(Score score) {
     this.score = score;
@@ -178,7 +178,7 @@ final class LineSoundings {
             + written.start()
             + "."
             + written.key();
-    if (!told.add(id)) {
+    if (!found.add(id)) {
       return Optional.empty();
     }
     Position at =

@@ -161,11 +161,11 @@ class BounceTest {
 
   @Test
   void progressRisesToTheEnd() throws IOException {
-    java.util.List<Double> told = new java.util.ArrayList<>();
-    Watch watch = new Watch(() -> false, told::add);
+    java.util.List<Double> notices = new java.util.ArrayList<>();
+    Watch watch = new Watch(() -> false, notices::add);
     Bounce.of(Score.of(hook("trap")), WavFormat.USUAL).stems(folder, watch);
-    assertThat(told).isSorted().last().isEqualTo(1.0);
-    assertThat(told.size()).isGreaterThan(20);
+    assertThat(notices).isSorted().last().isEqualTo(1.0);
+    assertThat(notices.size()).isGreaterThan(20);
   }
 
   @ParameterizedTest

@@ -88,8 +88,8 @@ class MidiEnsembleTest {
     assertThat(ports(messages(song, 15))).containsExactly(0);
     assertThat(ports(messages(song, 16))).containsExactly(1);
     MidiPlan plan = MidiPlan.of(Score.of(song).parts());
-    assertThat(plan.told()).hasSize(1);
-    assertThat(plan.told().get(0)).contains("line-16 on port 2").contains("one file a part");
+    assertThat(plan.notices()).hasSize(1);
+    assertThat(plan.notices().get(0)).contains("line-16 on port 2").contains("one file a part");
     Set<MidiPlan.Place> places = new HashSet<>(plan.places().values());
     assertThat(places).as("no two parts share a channel").hasSize(20);
     assertThat(places).noneMatch(place -> place.channel() == 9);
@@ -100,7 +100,7 @@ class MidiEnsembleTest {
     Part drums = Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x..."));
     Song song = lines(15, drums);
     assertThat(ports(messages(song, 1))).isEmpty();
-    assertThat(MidiPlan.of(Score.of(song).parts()).told()).isEmpty();
+    assertThat(MidiPlan.of(Score.of(song).parts()).notices()).isEmpty();
   }
 
   @Test
@@ -181,7 +181,7 @@ class MidiEnsembleTest {
     Song together =
         edits.lane(second, westtide.rhythm.StepLane.parse("x...............")).apply(stacked);
     assertThat(LaneNotes.of(Score.of(together).parts()).byLane().values()).containsExactly(36, 35);
-    assertThat(MidiPlan.of(Score.of(together).parts()).told().get(0))
+    assertThat(MidiPlan.of(Score.of(together).parts()).notices().get(0))
         .contains("Kick 2 as 35 instead of 36");
   }
 
@@ -223,7 +223,7 @@ class MidiEnsembleTest {
             .findFirst()
             .orElseThrow();
     assertThat(text).contains("Kick = 36").contains("Closed hat = 42");
-    assertThat(MidiPlan.of(score.parts()).told())
+    assertThat(MidiPlan.of(score.parts()).notices())
         .anyMatch(said -> said.contains("Closed hat by 150 cents"));
   }
 

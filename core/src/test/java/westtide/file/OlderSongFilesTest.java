@@ -100,7 +100,7 @@ class OlderSongFilesTest {
     Path file = folder.resolve("dangling.tide");
     Files.writeString(file, tree.toString());
     SongFile.Opened opened = SongFile.open(file);
-    assertThat(opened.told())
+    assertThat(opened.notices())
         .hasSize(3)
         .anyMatch(said -> said.contains("ghost"))
         .anyMatch(said -> said.contains("lost"))
@@ -109,7 +109,7 @@ class OlderSongFilesTest {
         .doesNotContainKey(PartId.of("ghost"));
     SongFile.write(opened.song(), file);
     assertThat(Files.readString(file)).doesNotContain("ghost").doesNotContain("lost");
-    assertThat(SongFile.open(file).told()).isEmpty();
+    assertThat(SongFile.open(file).notices()).isEmpty();
   }
 
   @ParameterizedTest

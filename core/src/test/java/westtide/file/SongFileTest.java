@@ -287,7 +287,7 @@ class SongFileTest {
     Path file = folder.resolve("ensemble.tide");
     SongFile.write(ensemble, file);
     SongFile.Opened opened = SongFile.open(file);
-    assertThat(opened.told()).isEmpty();
+    assertThat(opened.notices()).isEmpty();
     assertThat(opened.song()).isEqualTo(ensemble);
     assertThat(Score.of(opened.song())).isEqualTo(Score.of(ensemble));
     Path again = folder.resolve("again.tide");

@@ -249,11 +249,12 @@ class PassageFindingsTest {
           };
       score = score.after(song);
       soundings = soundings.after(score);
-      assertThat(told(soundings)).isEqualTo(told(Soundings.of(score, Songs.book().get("trap"))));
+      assertThat(notices(soundings))
+          .isEqualTo(notices(Soundings.of(score, Songs.book().get("trap"))));
     }
   }
 
-  private static List<String> told(Soundings soundings) {
+  private static List<String> notices(Soundings soundings) {
     return java.util.Arrays.stream(Stage.values())
         .flatMap(
             stage ->

@@ -17,12 +17,12 @@ class LaneTextTest {
 
   @ParameterizedTest
   @CsvSource({"x...|x, 16, 5, 4 of them", "x... x.. | x, 8, 10, 7 of them"})
-  void aBarLineElsewhereIsPointedAt(String text, int bar, int column, String told) {
+  void aBarLineElsewhereIsPointedAt(String text, int bar, int column, String notices) {
     Reading<StepLane> reading = LaneText.read(text, bar);
     assertThat(reading).isInstanceOf(Reading.Problem.class);
     Reading.Problem<StepLane> problem = (Reading.Problem<StepLane>) reading;
     assertThat(problem.column()).isEqualTo(column);
-    assertThat(problem.message()).contains("a bar has " + bar + " steps", told);
+    assertThat(problem.message()).contains("a bar has " + bar + " steps", notices);
   }
 
   @Test

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import javafx.application.Platform;
 import westtide.desktop.kit.ControlIndex;
+import westtide.desktop.kit.Fold;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.Searched;
@@ -53,6 +54,7 @@ final class Places {
         () -> {
           shell.go(room.stage());
           searched.show().run();
+          Fold.reveal(entry.control());
           Platform.runLater(entry.control()::requestFocus);
         });
   }

@@ -4,14 +4,8 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import javafx.scene.Node;
 import javafx.scene.Scene;
-import javafx.scene.control.ButtonBase;
-import javafx.scene.control.ListView;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
-import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -32,9 +26,11 @@ import westtide.desktop.frame.Bridge;
 import westtide.desktop.frame.CommandList;
 import westtide.desktop.frame.Course;
 import westtide.desktop.frame.KeyCard;
+import westtide.desktop.frame.ScrolledFrame;
 import westtide.desktop.frame.SoundingsPane;
 import westtide.desktop.frame.StartSheet;
 import westtide.desktop.frame.TideChart;
+import westtide.desktop.kit.Zoomed;
 import westtide.desktop.levels.LevelsRoom;
 import westtide.desktop.lines.LinesRoom;
 import westtide.desktop.lowend.LowEndRoom;
@@ -92,7 +88,6 @@ public final class Shell {
   private Stage front = Stage.BRIEF;
   private Preferences kept;
   private final Appearance appearance;
-  private boolean opening;
 
   /** A window frame in its surroundings; nothing is open yet. */
   public Shell(Surroundings around) {
@@ -147,7 +142,7 @@ public final class Shell {
     tide.fitInto(frame);
     frame.widthProperty().addListener((o, was, is) -> soundings.fit(is.doubleValue()));
     root.getStyleClass().add("desk");
-    root.getChildren().addAll(frame, overlay, messages);
+    root.getChildren().addAll(new ScrolledFrame(frame), overlay, messages);
   }
 
   /** A command of a room; unless it is done anywhere its room comes in front first. */
@@ -163,11 +158,10 @@ public final class Shell {
 
   /** The scene, dressed and listening to the keys. */
   public Scene scene(double width, double height) {
-    Scene scene = new Scene(root, width, height);
+    Scene scene = new Scene(new Zoomed(root), width, height);
     appearance.dress(scene);
     Gestures.watch(scene, open, around.millis());
-    scene.addEventFilter(KeyEvent.KEY_PRESSED, this::shortcut);
-    scene.addEventFilter(KeyEvent.KEY_TYPED, this::typed);
+    ShellKeys.on(scene, commands, () -> open.isOpen() && !overlay.isOpen(), this::find, this::keys);
     autosave.start();
     pulse.start();
     return scene;
@@ -359,54 +353,5 @@ public final class Shell {
   /** Opens what can be set about listening, with the cautions. */
   void listening() {
     overlay.open(new ListeningPanel(play, overlay::close));
-  }
-
-  /** The sign of the key that opened the list is not what is searched for. */
-  private void typed(KeyEvent event) {
-    if (opening && (event.getCharacter().equals("/") || event.getCharacter().equals("?"))) {
-      event.consume();
-    }
-    opening = false;
-  }
-
-  /** Whether a control has a use for Space of its own. */
-  private static boolean presses(Node owner) {
-    return owner instanceof ButtonBase || owner instanceof ListView;
-  }
-
-  private void shortcut(KeyEvent event) {
-    opening = false;
-    if (overlay.isOpen() || !open.isOpen()) {
-      return;
-    }
-    Node owner = root.getScene().getFocusOwner();
-    boolean typing = owner instanceof TextInputControl;
-    if (event.getCode() == KeyCode.ENTER && owner instanceof ButtonBase button) {
-      button.fire();
-      event.consume();
-      return;
-    }
-    if (event.getCode() == KeyCode.SLASH && !typing && !event.isShortcutDown()) {
-      opening = true;
-      if (event.isShiftDown()) {
-        keys();
-      } else {
-        find();
-      }
-      event.consume();
-      return;
-    }
-    boolean plain = !event.isShortcutDown() && !event.isAltDown();
-    if (plain && event.getCode() == KeyCode.SPACE && presses(owner)) {
-      return;
-    }
-    for (Command command : commands) {
-      boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
-      if (mine && !(plain && typing) && command.possible().getAsBoolean()) {
-        command.run().run();
-        event.consume();
-        return;
-      }
-    }
   }
 }

@@ -135,7 +135,7 @@ class ChordsRoomTest extends WindowTest {
     assertThat(articulation(1).own().orElseThrow().keys()).hasSize(led.keys().size() - 1);
     type("#chord-notes", "D3 A3 F#4 C#5");
     assertThat(articulation(1).own().orElseThrow().keys()).containsExactly(50, 57, 66, 73);
-    assertHas(words("#chord-told"), "the root at the bottom", "the fifth above", "23 semitones");
+    assertHas(words("#chord-summary"), "the root at the bottom", "the fifth above", "23 semitones");
     press("#chord-led");
     assertThat(articulation(1).own()).isEmpty();
     type("#chord-notes", "D3 H4");

@@ -51,7 +51,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     assertThat(first().strokes()).isEqualTo(2);
     assertThat(first().roll().ramp()).isEqualTo(-40);
     assertHas(
-        words("#hit-told"),
+        words("#hit-summary"),
         "roll of 2, falling velocity",
         "flam 30 ticks before",
         "every 4th repeat");
@@ -62,7 +62,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     assertThat(first().roll().ramp()).isEqualTo(40);
     keys(KeyCode.Q, KeyCode.Q);
     assertThat(first().when().percent()).isEqualTo(50);
-    assertHas(words("#hit-told"), "every 4th repeat, chance 50 %");
+    assertHas(words("#hit-summary"), "every 4th repeat, chance 50 %");
   }
 
   @Test
@@ -159,7 +159,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     double before = middle("#bead-kick-1").getX();
     type("#lane-late", "60");
     assertThat(middle("#bead-kick-1").getX()).isGreaterThan(before + 3);
-    assertHas(words("#hit-told"), "+65 ticks off the grid");
+    assertHas(words("#hit-summary"), "+65 ticks off the grid");
     type("#lane-vary", "20");
     type("#lane-wander", "10");
     press("#lane-anew");

@@ -60,7 +60,7 @@ class FormRoomTest extends TrapSongTest {
     clickOn(new Point2D(bounds.getCenterX(), bounds.getMinY() + 3));
     settle();
     assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(before);
-    assertHas(words("#tank-told"), "808 in the intro");
+    assertHas(words("#tank-summary"), "808 in the intro");
     Point2D hint = new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3);
     drag(new Point2D(bounds.getCenterX() + 9, bounds.getMinY() + 3), hint);
     assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HINT);
@@ -71,7 +71,7 @@ class FormRoomTest extends TrapSongTest {
     push(KeyCode.DIGIT0);
     settle();
     assertThat(section(1).cell(PartId.of("808"), 0).level()).isEqualTo(Level.OUT);
-    assertHas(words("#tank-told"), "808 in the hook: out");
+    assertHas(words("#tank-summary"), "808 in the hook: out");
     type("#cell-split", "5");
     assertThat(section(1).cells(PartId.of("808"))).hasSize(2);
     type("#cell-split", "5");

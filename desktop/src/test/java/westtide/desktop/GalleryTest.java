@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Set;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
+import javafx.scene.AccessibleAttribute;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.ButtonBase;
@@ -130,5 +132,30 @@ class GalleryTest extends TrapSongTest {
                               .as(stage + " " + mark.getId())
                               .isNotBlank()));
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "DRUMS, #bead-sheet, hit",
+    "LINES, #degree-sheet, note",
+    "FORM, #tank-sheet, tank",
+    "LEVELS, #plumb-sheet, bob"
+  })
+  void marksSayWhatTheyAreAndTheChosenOneHasTheFocus(Stage stage, String sheet, String kind) {
+    go(stage);
+    focus(sheet);
+    Parent drawing = lookup(sheet).query();
+    Node mark =
+        drawing.getChildrenUnmodifiable().stream()
+            .filter(node -> kind.equals(node.getAccessibleRoleDescription()))
+            .findFirst()
+            .orElseThrow();
+    assertThat(mark.getAccessibleRole()).isEqualTo(AccessibleRole.BUTTON);
+    String words = mark.getAccessibleText();
+    clickOn("#" + mark.getId());
+    settle();
+    Object[] found = new Object[1];
+    interact(() -> found[0] = drawing.queryAccessibleAttribute(AccessibleAttribute.FOCUS_ITEM));
+    assertThat(((Node) found[0]).getAccessibleText()).isEqualTo(words);
   }
 }

@@ -7,7 +7,9 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.ScrollEvent;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.open.Palette;
 import westtide.desktop.open.WindowMemory;
@@ -240,13 +242,53 @@ class GesturesTest extends TrapSongTest {
   }
 
   @Test
+  void theWheelWithCtrlLooksCloser() {
+    go(Stage.DRUMS);
+    Node bead = lookup("#bead-kick-1").query();
+    assertThat(lookup("#look-two-bars").tryQuery()).isEmpty();
+    int beads = lookup(".bead").queryAll().size();
+    interact(() -> bead.getParent().fireEvent(wheel(true, 40)));
+    settle();
+    assertThat(lookup(".bead").queryAll().size()).isLessThan(beads);
+    assertThat(lookup("#look-one-bar").<ToggleButton>query().isSelected()).isTrue();
+    interact(() -> lookup("#bead-sheet").query().fireEvent(wheel(true, -40)));
+    settle();
+    assertThat(lookup(".bead").queryAll()).hasSize(beads);
+  }
+
+  private static ScrollEvent wheel(boolean ctrl, double up) {
+    return new ScrollEvent(
+        ScrollEvent.SCROLL,
+        0,
+        0,
+        0,
+        0,
+        false,
+        ctrl,
+        false,
+        false,
+        false,
+        false,
+        0,
+        up,
+        0,
+        up,
+        ScrollEvent.HorizontalTextScrollUnits.NONE,
+        0,
+        ScrollEvent.VerticalTextScrollUnits.NONE,
+        0,
+        0,
+        null);
+  }
+
+  @Test
   void textIsScaledThePaletteChangesAndBothAreRemembered() {
     go(Stage.LINES);
-    double before = lookup("#octave-up").query().getLayoutBounds().getHeight();
+    double before = height("#octave-up");
     push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PERIOD);
     push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.PERIOD);
     settle();
-    assertThat(lookup("#octave-up").query().getLayoutBounds().getHeight()).isGreaterThan(before);
+    assertThat(height("#octave-up")).isGreaterThan(before);
     run("palette");
     assertThat(window.getScene().getStylesheets()).anyMatch(url -> url.endsWith("night.css"));
     interact(() -> shell.remember(10, 20, 1100, 760));
@@ -257,6 +299,12 @@ class GesturesTest extends TrapSongTest {
     assertThat(kept.width()).isEqualTo(1100);
     run("palette");
     run("text-usual");
-    assertThat(lookup("#octave-up").query().getLayoutBounds().getHeight()).isEqualTo(before);
+    assertThat(height("#octave-up")).isEqualTo(before);
+  }
+
+  /** How high a control stands in the window, in pixels. */
+  private double height(String control) {
+    Node node = lookup(control).query();
+    return node.localToScene(node.getLayoutBounds()).getHeight();
   }
 }

@@ -153,7 +153,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     assertThat(hit.roll().ramp()).isEqualTo(-30);
     assertThat(hit.when()).isEqualTo(When.at(When.Turn.LAST).withPercent(60));
     assertHas(
-        words("#hit-told"),
+        words("#hit-summary"),
         "+4 semitones",
         "roll of 4 over 4 steps, falling velocity, pitch up 7",
         "60 %");
@@ -202,13 +202,13 @@ class GrooveBuildingTest extends DemoDrumsTest {
     run("drums-play-in");
     StepLane before = lane(DrumVoice.CLAP).lane();
     press("#pad-record");
-    assertHas(words("#pad-told"), "counting in");
-    waitFor(() -> words("#pad-told").startsWith("recording"));
+    assertHas(words("#pad-summary"), "counting in");
+    waitFor(() -> words("#pad-summary").startsWith("recording"));
     push(KeyCode.DIGIT2);
     push(KeyCode.DIGIT2);
-    waitFor(() -> words("#pad-told").contains("2 hits"));
+    waitFor(() -> words("#pad-summary").contains("2 hits"));
     press("#pad-record");
-    assertHas(words("#pad-told"), "2 hits kept", "100 % of the way to sixteenths");
+    assertHas(words("#pad-summary"), "2 hits kept", "100 % of the way to sixteenths");
     StepLane now = lane(DrumVoice.CLAP).lane();
     assertThat(now).isNotEqualTo(before);
     assertThat(now.hits()).allMatch(hit -> hit.nudge() == 0).containsAll(before.hits());
@@ -225,7 +225,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     StepLane before = lane(DrumVoice.KICK).lane();
     press("#pad-keep");
     press("#pad-record");
-    waitFor(() -> words("#pad-told").contains(before.hits().size() + " hits"));
+    waitFor(() -> words("#pad-summary").contains(before.hits().size() + " hits"));
     press("#pad-record");
     assertThat(lane(DrumVoice.KICK).lane().hits().stream().map(Hit::step).toList())
         .isEqualTo(before.hits().stream().map(Hit::step).toList());

@@ -120,7 +120,7 @@ class KeysTest extends WindowTest {
   @Test
   void theLowEndIsTurnedByItsArrows() {
     go(Stage.LOW_END);
-    String first = words("#low-end-told");
+    String first = words("#low-end-summary");
     focus("#low-end-sheet");
     push(KeyCode.PAGE_DOWN);
     settle();
@@ -129,7 +129,7 @@ class KeysTest extends WindowTest {
     push(KeyCode.PAGE_UP);
     push(KeyCode.PAGE_UP);
     settle();
-    assertThat(words("#low-end-told")).isEqualTo(first);
+    assertThat(words("#low-end-summary")).isEqualTo(first);
   }
 
   @Test
@@ -145,7 +145,7 @@ class KeysTest extends WindowTest {
     assertThat(line()).contains(late.withVelocity(late.velocity() - 6).withKey(late.key() + 1));
     push(KeyCode.ESCAPE);
     settle();
-    assertHas(words("#note-told"), "No note chosen");
+    assertHas(words("#note-summary"), "No note chosen");
   }
 
   @Test
@@ -170,7 +170,7 @@ class KeysTest extends WindowTest {
     push(KeyCode.RIGHT);
     settle();
     assertThat(shell.open().section()).isEqualTo(1);
-    assertHas(words("#tank-told"), "Drums in the groove");
+    assertHas(words("#tank-summary"), "Drums in the groove");
     push(KeyCode.LEFT);
     settle();
     assertThat(shell.open().section()).isZero();

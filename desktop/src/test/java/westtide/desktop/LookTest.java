@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import javafx.geometry.BoundingBox;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
@@ -46,6 +49,34 @@ class LookTest extends WindowTest {
         assertThat(cut).as(stage + " of demo " + demo + " at " + width).isEmpty();
       }
     }
+  }
+
+  /**
+   * Text of any size has its room in a window of the usual size; where it must, the window scrolls.
+   */
+  @ParameterizedTest
+  @CsvSource({"90", "110", "125", "150", "200"})
+  void nothingIsCutWhenTextGrows(int percent) {
+    interact(() -> shell.appearance().scaleText(percent - 100));
+    for (Stage stage : Stage.values()) {
+      go(stage);
+      List<String> cut = new ArrayList<>();
+      interact(() -> collectCut(window.getScene().getRoot(), cut));
+      assertThat(cut).as(stage + " at " + percent + " %").isEmpty();
+    }
+  }
+
+  @Test
+  void whatGetsTheFocusComesIntoViewWhenTheWindowScrolls() {
+    interact(() -> shell.appearance().scaleText(100));
+    settle();
+    go(Stage.LEVELS);
+    Node last = lookup("#mute-part").query();
+    interact(last::requestFocus);
+    settle();
+    Bounds at = last.localToScene(last.getLayoutBounds());
+    assertThat(at.getMaxY()).isLessThanOrEqualTo(window.getScene().getHeight());
+    assertThat(at.getMinY()).isNotNegative();
   }
 
   @ParameterizedTest
@@ -126,12 +157,18 @@ class LookTest extends WindowTest {
     double tide = lookup("#tide-chart").query().localToScene(0, 0).getY();
     boolean sheet = false;
     for (Node at = node; at != null; at = at.getParent()) {
-      if (at instanceof ScrollPane) {
+      if (at instanceof ScrollPane && !"frame-scroll".equals(at.getId())) {
         return false;
       }
       sheet |= at.getStyleClass().contains("sheet");
     }
     return sheet && bounds.getMaxY() > tide + 1;
+  }
+
+  /** Where the frame of the window ends, in view or behind its edge. */
+  private double right() {
+    Node chart = lookup("#tide-chart").query();
+    return chart.localToScene(chart.getLayoutBounds()).getMaxX() + 20;
   }
 
   private void collectCut(Node node, List<String> cut) {
@@ -147,7 +184,7 @@ class LookTest extends WindowTest {
     }
     Bounds bounds = node.localToScene(node.getLayoutBounds());
     boolean control = node instanceof Button || node instanceof ToggleButton;
-    if (control && bounds.getMaxX() > window.getScene().getWidth() + 1) {
+    if (control && bounds.getMaxX() > right() + 1) {
       cut.add("outside: " + node.getId());
     }
     if (control && hidden(node, bounds)) {
@@ -163,12 +200,31 @@ class LookTest extends WindowTest {
     for (Stage stage : Stage.values()) {
       go(stage);
       for (Node node : lookup(".button").queryAll()) {
-        Button button = (Button) node;
+        ButtonBase button = (ButtonBase) node;
         boolean inside = button.getStyleClass().contains("arrow-button");
         assertThat(inside || button.getId() != null).as(button.toString()).isTrue();
         String name = button.getText().isEmpty() ? button.getAccessibleText() : button.getText();
         assertThat(name).as(button.toString()).isNotBlank();
       }
+    }
+  }
+
+  /** A sign or a letter alone says nothing; what it does stands in its tooltip. */
+  @Test
+  void everySignExplainsItself() {
+    for (Stage stage : Stage.values()) {
+      go(stage);
+      Set<String> bare = new TreeSet<>();
+      for (Node node : lookup(".button, .toggle-button").queryAll()) {
+        ButtonBase button = (ButtonBase) node;
+        boolean wordless = button.getText() == null || button.getText().strip().length() < 3;
+        boolean chip = button.getStyleClass().contains("chip");
+        boolean stop = button.getStyleClass().contains("course-stop");
+        if (wordless && !chip && !stop && button.getTooltip() == null && button.getId() != null) {
+          bare.add(stage + " " + button.getId());
+        }
+      }
+      assertThat(bare).isEmpty();
     }
   }
 }

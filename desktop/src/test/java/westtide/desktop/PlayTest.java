@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.stream.Stream;
+import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Line;
@@ -186,6 +188,7 @@ class PlayTest extends WindowTest {
   @Test
   void thePlaceInTheMixIsTyped() {
     go(Stage.LEVELS);
+    press("#levels-exact");
     type("#mix-level", "-14.5");
     type("#mix-low-cut", "210");
     type("#mix-reverb", "40");
@@ -205,11 +208,35 @@ class PlayTest extends WindowTest {
   }
 
   @Test
+  void theNumbersOfAPartArePulledAndNudged() {
+    go(Stage.LEVELS);
+    int before = song().part(PartId.of("keys")).orElseThrow().mix().reverb();
+    Node scale = lookup("#mix-reverb-scale").query();
+    Bounds cell = scale.localToScreen(scale.getBoundsInLocal());
+    Point2D middle = new Point2D(cell.getCenterX(), cell.getMaxY() - 8);
+    pressAt(middle);
+    glide(middle, middle.add(-30, 0));
+    release();
+    settle();
+    int pulled = song().part(PartId.of("keys")).orElseThrow().mix().reverb();
+    assertThat(pulled).isBetween(30, 45);
+    push(KeyCode.RIGHT);
+    settle();
+    assertThat(song().part(PartId.of("keys")).orElseThrow().mix().reverb()).isEqualTo(pulled + 2);
+    push(KeyCode.ENTER);
+    settle();
+    assertThat(window.getScene().getFocusOwner().getId()).isEqualTo("mix-reverb");
+    press("#undo", "#undo");
+    assertThat(song().part(PartId.of("keys")).orElseThrow().mix().reverb()).isEqualTo(before);
+  }
+
+  @Test
   void anInstrumentIsChosenAndSet() {
     go(Stage.LEVELS);
     choose("#instrument", "pad");
     assertThat(song().part(PartId.of("keys")).orElseThrow().patch()).isEqualTo(Patch.of("pad"));
     assertThat(song().part(PartId.of("keys")).orElseThrow().program()).isEqualTo(89);
+    press("#levels-exact");
     type("#setting-attack", "900");
     assertThat(song().part(PartId.of("keys")).orElseThrow().patch().settings())
         .containsEntry("attack", 900);

@@ -44,9 +44,9 @@ class TypedChordsTest extends TrapSongTest {
     go(Stage.CHORDS);
     clickOn("#chord-card-1");
     settle();
-    assertHas(words("#chord-told"), "Dmaj7 is D F♯ A C♯");
+    assertHas(words("#chord-summary"), "Dmaj7 is D F♯ A C♯");
     push(KeyCode.RIGHT);
     settle();
-    assertHas(words("#chord-told"), "A is A C♯ E", "To E");
+    assertHas(words("#chord-summary"), "A is A C♯ E", "To E");
   }
 }

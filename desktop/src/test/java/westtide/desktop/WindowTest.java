@@ -34,7 +34,7 @@ abstract class WindowTest {
   @TempDir Path folder;
   final AtomicLong clock = new AtomicLong(7);
   private final FxRobot eyes = new FxRobot();
-  private final Hands hands = new Hands();
+  private final PointerAndKeys hands = new PointerAndKeys();
   Shell shell;
   Stage window;
 
@@ -93,7 +93,7 @@ abstract class WindowTest {
 
   /** Runs on the window's thread and waits until it is done. */
   void interact(Runnable work) {
-    Hands.onWindow(work);
+    PointerAndKeys.onWindow(work);
   }
 
   /** Presses keys together, waiting until the window has seen each. */
@@ -196,7 +196,7 @@ abstract class WindowTest {
   /** Waits until what was asked for later is done and the drawing is laid out. */
   void settle() {
     for (int turn = 0; turn < 3; turn++) {
-      interact(Hands::layOut);
+      interact(PointerAndKeys::layOut);
     }
   }
 

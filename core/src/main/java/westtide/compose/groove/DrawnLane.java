@@ -7,16 +7,16 @@ import westtide.song.drum.DrumLane;
  * A lane as it was drawn for a style, and in what it departs from the style's figures.
  *
  * @param lane the lane
- * @param told what was done, a few words each; empty where a figure was taken as it is
+ * @param notices what was done, a few words each; empty where a figure was taken as it is
  */
-public record DrawnLane(DrumLane lane, List<String> told) {
+public record DrawnLane(DrumLane lane, List<String> reasons) {
   /** Copies the words. */
   public DrawnLane {
-    told = List.copyOf(told);
+    reasons = List.copyOf(reasons);
   }
 
   /** What was done, in one sentence. */
   public String words() {
-    return told.isEmpty() ? "a figure of the style as it is" : String.join("; ", told);
+    return reasons.isEmpty() ? "a figure of the style as it is" : String.join("; ", reasons);
   }
 }

@@ -108,7 +108,7 @@ public final class GrooveDraft {
     for (LaneMove move : MOVES) {
       sketch = move.on(sketch, scene);
     }
-    return new DrawnLane(played(id, lane, sketch.lane()), sketch.told());
+    return new DrawnLane(played(id, lane, sketch.lane()), sketch.reasons());
   }
 
   private DrumLane played(LaneId id, LaneHabit lane, StepLane steps) {

@@ -8,9 +8,9 @@ import westtide.rhythm.StepLane;
  * A lane while it is being drawn.
  *
  * @param lane its hits so far
- * @param told what was done to it, a sentence each
+ * @param notices what was done to it, a sentence each
  */
-record LaneSketch(StepLane lane, List<String> told) {
+record LaneSketch(StepLane lane, List<String> reasons) {
   /** A figure as it is. */
   static LaneSketch of(StepLane figure) {
     return new LaneSketch(figure, List.of());
@@ -18,7 +18,7 @@ record LaneSketch(StepLane lane, List<String> told) {
 
   /** The sketch with other hits, and why. */
   LaneSketch with(StepLane other, String words) {
-    List<String> more = new ArrayList<>(told);
+    List<String> more = new ArrayList<>(reasons);
     more.add(words);
     return new LaneSketch(other, List.copyOf(more));
   }

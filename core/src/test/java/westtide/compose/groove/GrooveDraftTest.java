@@ -169,7 +169,7 @@ class GrooveDraftTest {
         boolean figure =
             figures(style.groove().lanes().get(lane.id())).stream()
                 .anyMatch(f -> steps(f).equals(steps(lane.lane())));
-        assertThat(figure || !drawn.told().isEmpty()).as(drawn.words()).isTrue();
+        assertThat(figure || !drawn.reasons().isEmpty()).as(drawn.words()).isTrue();
       }
     }
   }

@@ -23,11 +23,11 @@ import westtide.theory.Key;
 class TransposingTest {
   private static List<String> apart(Song song, int semitones) {
     return Score.of(song).parts().stream()
-        .flatMap(part -> part.notes().stream().map(note -> told(part, note, semitones)))
+        .flatMap(part -> part.notes().stream().map(note -> notices(part, note, semitones)))
         .toList();
   }
 
-  private static String told(ScoredPart part, ScoredNote note, int semitones) {
+  private static String notices(ScoredPart part, ScoredNote note, int semitones) {
     int key = part.part().role() == Role.DRUMS ? note.key() : note.key() + semitones;
     return part.part().name()
         + " "

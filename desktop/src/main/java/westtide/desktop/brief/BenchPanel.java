@@ -81,25 +81,25 @@ final class BenchPanel extends VBox {
   private Node repitch() {
     TextField from = number("bench-from");
     TextField semitones = number("bench-semitones");
-    Label told = Controls.label("", "small");
-    told.setId("bench-repitched");
+    Label summary = Controls.label("", "small");
+    summary.setId("bench-repitched");
     on(
         from,
         text -> {
           Repitch repitch = Repitch.between(Tempo.parse(text), tempo);
           semitones.setText(shown(repitch.semitones(), 2));
-          told.setText(told(repitch));
+          summary.setText(summary(repitch));
         });
     on(
         semitones,
         text -> {
           Repitch repitch = Repitch.ofSemitones(semitones(text));
           from.setText(shown(new Repitch(1 / repitch.ratio()).tempo(tempo).bpm(), 2));
-          told.setText(told(repitch));
+          summary.setText(summary(repitch));
         });
     start(semitones, "0");
     return Controls.column(
-        2, row("repitched from", from, "BPM it moves", semitones, "semitones"), told);
+        2, row("repitched from", from, "BPM it moves", semitones, "semitones"), summary);
   }
 
   /** Sounds moved by more than four octaves are no longer theirs. */
@@ -112,7 +112,7 @@ final class BenchPanel extends VBox {
     return semitones;
   }
 
-  private static String told(Repitch repitch) {
+  private static String summary(Repitch repitch) {
     return shown(repitch.cents(), 0)
         + " cents, "
         + shown(100 * repitch.ratio(), 1)

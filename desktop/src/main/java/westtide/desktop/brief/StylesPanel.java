@@ -24,7 +24,7 @@ final class StylesPanel extends VBox {
   private final OwnStyles own;
   private final TextField name = Controls.field("own-style-name", "name of the new style");
   private final TextField path = Controls.field("own-style-path", "path of a style file");
-  private final Label told = Controls.wrapped("", "small");
+  private final Label answer = Controls.wrapped("", "small");
   private final VBox rows = new VBox(6);
 
   StylesPanel(Desk desk, OwnStyles own, Runnable close) {
@@ -33,7 +33,7 @@ final class StylesPanel extends VBox {
     setId("styles-panel");
     getStyleClass().add("card");
     setPrefWidth(680);
-    told.setId("own-style-told");
+    answer.setId("own-style-summary");
     HBox.setHgrow(name, Priority.ALWAYS);
     HBox.setHgrow(path, Priority.ALWAYS);
     getChildren()
@@ -52,7 +52,7 @@ final class StylesPanel extends VBox {
                 Controls.action("own-style-read", "read a style file", this::read),
                 Controls.action("own-style-reload", "read all again", this::reload)),
             rows,
-            told,
+            answer,
             Controls.row(8, Controls.spring(), Controls.action("styles-close", "done", close)));
     show();
   }
@@ -103,7 +103,7 @@ final class StylesPanel extends VBox {
     Song song = desk.open().song();
     String wanted = name.getText().strip();
     if (wanted.isEmpty()) {
-      told.setText("Type a name for the style first.");
+      answer.setText("Type a name for the style first.");
       return;
     }
     Style base = desk.open().view().orElseThrow().style();
@@ -112,14 +112,14 @@ final class StylesPanel extends VBox {
 
   private void keep(Style style) {
     if (own.shipped().find(style.id()).isPresent()) {
-      told.setText("The book already has a style called " + style.name() + "; choose another.");
+      answer.setText("The book already has a style called " + style.name() + "; choose another.");
       return;
     }
     try {
       Path file = own.save(style);
-      told.setText(style.name() + " is in the book now, kept in " + file + ".");
+      answer.setText(style.name() + " is in the book now, kept in " + file + ".");
     } catch (UnusableFileException e) {
-      told.setText(e.getMessage());
+      answer.setText(e.getMessage());
     }
     reloadBook();
   }
@@ -134,7 +134,7 @@ final class StylesPanel extends VBox {
       double start = Math.max(from, Math.min(to, style.tempo().start()));
       keep(style.named(style.id(), called.strip(), summary).withTempo(new Span(from, to, start)));
     } catch (NumberFormatException e) {
-      told.setText("A style's tempo goes from 20 to 300 BPM, the lower first.");
+      answer.setText("A style's tempo goes from 20 to 300 BPM, the lower first.");
     }
   }
 
@@ -142,18 +142,18 @@ final class StylesPanel extends VBox {
     try {
       keep(StyleFile.read(Path.of(path.getText().strip())));
     } catch (UnusableFileException e) {
-      told.setText(e.getMessage());
+      answer.setText(e.getMessage());
     }
   }
 
   private void reload() {
     reloadBook();
-    told.setText("Read again from " + own.folder() + ".");
+    answer.setText("Read again from " + own.folder() + ".");
   }
 
   private void remove(Style style) {
     own.remove(style);
-    told.setText(style.name() + " is no longer in the book.");
+    answer.setText(style.name() + " is no longer in the book.");
     reloadBook();
   }
 

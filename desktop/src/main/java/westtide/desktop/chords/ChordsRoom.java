@@ -37,7 +37,7 @@ import westtide.text.Reading;
  */
 public final class ChordsRoom implements Room {
   private static final double PAGE_HEIGHT = 76;
-  private static final double LADDER = 150;
+  private static final double LADDER = 196;
   private static final String SIGNS =
       "| bar   :6 length in sixteenths   . hold   - rest   < push by a sixteenth"
           + "   @1 1st inversion (@0 root position)   % bar again   ( )x2 repeat";

@@ -52,7 +52,7 @@ final class OneChordPage implements ChordPage {
       new Chooser<>("chord-spread", "voicing type of this chord", spreads(), this::takeSpread);
   private final NumberField millis;
   private final NumberField curve;
-  private final Label told = Controls.wrapped("", "small");
+  private final Label summary = Controls.wrapped("", "small");
   private final VBox box = new VBox(5);
 
   OneChordPage(ChordChoice choice) {
@@ -100,7 +100,7 @@ final class OneChordPage implements ChordPage {
     strum.show(STRUMS, articulation.strum().map(s -> s.up() ? "up" : "down").orElse("block"));
     millis.show(articulation.strum().map(s -> String.valueOf(s.millis())).orElse("–"));
     curve.show(articulation.strum().map(s -> String.valueOf(s.curve())).orElse("–"));
-    told.setText(tell(scene));
+    summary.setText(tell(scene));
   }
 
   private void build() {
@@ -109,7 +109,7 @@ final class OneChordPage implements ChordPage {
     spread.setPrefWidth(150);
     spread.setMinWidth(130);
     HBox.setHgrow(notes, Priority.ALWAYS);
-    told.setId("chord-told");
+    summary.setId("chord-summary");
     rest.setId("chord-rest");
     rest.getStyleClass().setAll("toggle-button", "chip");
     rest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
@@ -142,7 +142,7 @@ final class OneChordPage implements ChordPage {
                 strum,
                 millis,
                 curve),
-            told);
+            summary);
   }
 
   private static List<String> spreads() {

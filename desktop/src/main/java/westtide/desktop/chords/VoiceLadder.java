@@ -219,7 +219,8 @@ final class VoiceLadder extends Drawing {
             ? "rest"
             : RomanNumeral.of(chord.chord(), scene.brief().key()).toString();
     String name = articulation.rest() ? "" : chord.chord().toString();
-    named(card, "chord-card-" + index, "Chord " + (index + 1) + ", " + numeral + ", " + name);
+    String words = "Chord " + (index + 1) + ", " + numeral + ", " + name;
+    thing(card, "chord-card-" + index, "chord", words, index == scene.chord());
     if (articulation.rest()) {
       card.getStyleClass().add("rest");
     }
@@ -277,9 +278,11 @@ final class VoiceLadder extends Drawing {
     double radius = radius(chord, key) + (key == voicing.bass() ? 1.5 : 0);
     boolean chosen = index == scene.chord();
     Circle dot = dot(column + shift, y.at(key), radius, "voice-dot", chosen ? "chosen" : "plain");
-    named(dot, "voice-" + index + "-" + key, in.pitch(key).toString());
+    boolean isChosen = chosen && key == note;
+    String words = in.pitch(key) + " of chord " + (index + 1);
+    thing(dot, "voice-" + index + "-" + key, "voice", words, isChosen);
     sounds(dot, chord.start(), chord.end());
-    if (chosen && key == note) {
+    if (isChosen) {
       chosenRing(column + shift - 10, y.at(key) - 10, 20, 20);
     }
   }

@@ -41,7 +41,7 @@ public final class DeliverRoom implements Room {
   private final Label facts = Controls.wrapped("", "small");
   private final SoundBox sound;
   private final GridPane parts = new GridPane();
-  private final Label told = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("");
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
@@ -81,9 +81,9 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
-    told.setText(String.join(" ", MidiPlan.of(view.score().parts()).told()));
-    told.setVisible(!told.getText().isEmpty());
-    told.setManaged(told.isVisible());
+    summary.setText(String.join(" ", MidiPlan.of(view.score().parts()).notices()));
+    summary.setVisible(!summary.getText().isEmpty());
+    summary.setManaged(summary.isVisible());
     sound.show(FileNames.wav(view.song()));
     showParts(view);
     showCommand(view);
@@ -133,7 +133,7 @@ public final class DeliverRoom implements Room {
     HBox.setHgrow(folder, Priority.ALWAYS);
     parts.setHgap(22);
     parts.setVgap(3);
-    told.setId("deliver-told");
+    summary.setId("deliver-summary");
     sheet
         .getChildren()
         .addAll(
@@ -160,7 +160,7 @@ public final class DeliverRoom implements Room {
                     "Each lane of each drum part by itself, on the note chosen for it")),
             whole,
             facts,
-            told,
+            summary,
             scrolling(parts));
     box.getStyleClass().add("finding");
     box.setPadding(new javafx.geometry.Insets(12, 16, 12, 16));

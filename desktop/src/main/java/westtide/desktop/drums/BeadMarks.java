@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.geometry.Bounds;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
@@ -27,11 +28,18 @@ final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
   private final BeadSheet sheet;
   private final GrooveChoice choice;
   private final KeyTable keys;
+  private final Consumer<Boolean> zoom;
 
-  BeadMarks(BeadSheet sheet, GrooveChoice choice, KeyTable keys) {
+  BeadMarks(BeadSheet sheet, GrooveChoice choice, KeyTable keys, Consumer<Boolean> zoom) {
     this.sheet = sheet;
     this.choice = choice;
     this.keys = keys;
+    this.zoom = zoom;
+  }
+
+  @Override
+  public void zoom(boolean closer) {
+    zoom.accept(closer);
   }
 
   @Override

@@ -3,6 +3,7 @@ package westtide.desktop.drums;
 import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
@@ -37,12 +38,13 @@ final class BeadSheet extends Drawing {
   private int bars;
   private int firstBar;
 
-  BeadSheet(GrooveChoice choice) {
+  /** Bead lines of what is chosen; {@code zoom} is asked to look closer, or less close. */
+  BeadSheet(GrooveChoice choice, Consumer<Boolean> zoom) {
     super("Bead lines of the groove", true);
     this.choice = choice;
     setId("bead-sheet");
     this.keys = new BeadKeys(this, choice).table();
-    SheetGestures.on(this, new BeadMarks(this, choice, keys));
+    SheetGestures.on(this, new BeadMarks(this, choice, keys, zoom));
   }
 
   /** What can be done here and by which keys. */
@@ -291,7 +293,8 @@ final class BeadSheet extends Drawing {
     if (some) {
       text(right, bead.getCenterY() - 6, HitDescription.mark(hit.when()), "soft");
     }
-    if (ringed.contains(NotePlace.of(lane.id(), hit.step()))) {
+    boolean isChosen = ringed.contains(NotePlace.of(lane.id(), hit.step()));
+    if (isChosen) {
       double r = bead.getRadius() + 4;
       chosenRing(bead.getCenterX() - r, bead.getCenterY() - r, 2 * r, 2 * r);
     }
@@ -314,7 +317,8 @@ final class BeadSheet extends Drawing {
             + ", velocity "
             + hit.velocity()
             + (some ? ", " + HitDescription.when(hit.when()) : "");
-    named(bead, "bead-" + lane.id().slug() + "-" + (laid.tick() / lane.grid().ticks() + 1), words);
+    String id = "bead-" + lane.id().slug() + "-" + (laid.tick() / lane.grid().ticks() + 1);
+    thing(bead, id, "hit", words, isChosen);
   }
 
   private boolean differs(DrumLane lane, PlacedHit laid) {

@@ -86,12 +86,12 @@ final class CyclePage implements Page<GrooveScene> {
     int bar = scene.meter().ticksPerBar();
     String alone = "alone the lanes meet after " + bars(CycleSheet.cycle(scene), bar);
     boolean cut = CycleSheet.restart(scene) < CycleSheet.cycle(scene);
-    String told =
+    String description =
         cut
             ? "; sent back every " + bars(CycleSheet.restart(scene), bar)
             : ", nothing sends them back before";
     return alone
-        + told
+        + description
         + ". Dots: how far into its pass as each bar begins; line: without restarts.";
   }
 

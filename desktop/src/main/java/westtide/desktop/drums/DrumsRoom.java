@@ -48,7 +48,6 @@ public final class DrumsRoom implements Room {
   private static final double PAGE_HEIGHT = 76;
   private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
-  private static final String TWO_BARS = "two bars";
 
   /** How many bars are seen at once; 0 for all. */
   private static final Map<String, Integer> LOOKS = looks();
@@ -67,7 +66,7 @@ public final class DrumsRoom implements Room {
   private final BeadSheet beads;
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
-  private final Label told = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("");
   private final Label why = Controls.wrapped("", "small");
   private final Button hear;
   private final Picker<NewLane> more = new Picker<>("add-voice", "add a lane", this::addLane);
@@ -85,7 +84,7 @@ public final class DrumsRoom implements Room {
     this.parts = new PartChips(desk, "drums-", List.of(Role.DRUMS));
     this.grooves = new Chips<String>("groove-", name -> name, choice::chooseGroove).wrapping();
     this.looks = new Chips<>("look-", word -> word, this::look);
-    this.beads = new BeadSheet(choice);
+    this.beads = new BeadSheet(choice, this::zoom);
     this.hear = Controls.action("groove-hear", HEAR, choice::hearGroove);
     this.laneLine =
         new TypedLine(
@@ -115,8 +114,14 @@ public final class DrumsRoom implements Room {
     Map<String, Integer> out = new LinkedHashMap<>();
     out.put(ALL_BARS, 0);
     out.put("four bars", 4);
-    out.put(TWO_BARS, 2);
+    out.put("two bars", 2);
+    out.put("one bar", 1);
     return Collections.unmodifiableMap(out);
+  }
+
+  /** The looks at a groove of so many bars that show less than all of it, and all. */
+  private static List<String> looks(int bars) {
+    return LOOKS.keySet().stream().filter(word -> LOOKS.get(word) < bars).toList();
   }
 
   @Override
@@ -175,7 +180,7 @@ public final class DrumsRoom implements Room {
     Optional<GrooveScene> found = choice.find();
     content.setDisable(found.isEmpty());
     if (found.isEmpty()) {
-      told.setText("This song has no drums yet. Add them with + part.");
+      summary.setText("This song has no drums yet. Add them with + part.");
       return;
     }
     GrooveScene scene = found.get();
@@ -183,8 +188,8 @@ public final class DrumsRoom implements Room {
     grooves.show(
         scene.part().patterns().stream().map(NamedPattern::name).toList(), scene.pattern().name());
     int all = scene.groove().bars();
-    looks.show(LOOKS.keySet().stream().filter(word -> LOOKS.get(word) < all).toList(), look);
-    looks.setVisible(all > LOOKS.get(TWO_BARS));
+    looks.show(looks(all), look);
+    looks.setVisible(all > 1);
     looks.setManaged(looks.isVisible());
     bars.show(String.valueOf(all));
     beads.show(scene);
@@ -193,7 +198,7 @@ public final class DrumsRoom implements Room {
     laneLine.show(
         LaneText.format(
             scene.chosen().lane(), scene.meter().ticksPerBar() / scene.chosen().grid().ticks()));
-    told.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
+    summary.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
     why.setText(why(scene));
     pages.show(scene);
   }
@@ -241,7 +246,7 @@ public final class DrumsRoom implements Room {
     HBox.setHgrow(grooves, Priority.ALWAYS);
     laneLine.smallerFrom(LONG_LANE).field().getStyleClass().add("small-typed");
     laneName.setMinWidth(84);
-    told.setId("hit-told");
+    summary.setId("hit-summary");
     why.setId("hit-why");
     looks.getStyleClass().add("small-chips");
     Controls.explained(
@@ -256,13 +261,22 @@ public final class DrumsRoom implements Room {
                 10, Controls.whole(Controls.label("groove", "small")), grooves, hear, looks, bars),
             scroll,
             Controls.row(10, laneName, laneLine, more),
-            Controls.column(3, told, why),
+            Controls.column(3, summary, why),
             pages);
   }
 
   private void look(String word) {
     look = word;
     beads.look(LOOKS.get(word));
+  }
+
+  private void zoom(boolean closer) {
+    List<String> words = looks(barsNow());
+    int to = Math.max(0, words.indexOf(look)) + (closer ? 1 : -1);
+    if (to >= 0 && to < words.size()) {
+      look(words.get(to));
+      refresh();
+    }
   }
 
   private void refresh() {

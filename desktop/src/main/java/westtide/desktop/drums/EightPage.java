@@ -87,7 +87,7 @@ final class EightPage implements Page<GrooveScene> {
     link.setManaged(follows);
     differs.setText(
         scene.pattern().pattern() instanceof Pattern.Varied varied
-            ? told(varied, scene)
+            ? description(varied, scene)
             : followers(scene));
   }
 
@@ -169,7 +169,7 @@ final class EightPage implements Page<GrooveScene> {
     choice.desk().messages().done("The first bar of the song is four sticks now.");
   }
 
-  private static String told(Pattern.Varied varied, GrooveScene scene) {
+  private static String description(Pattern.Varied varied, GrooveScene scene) {
     List<GrooveChange> changes = varied.changes();
     if (changes.isEmpty()) {
       return "follows " + varied.parent() + " in everything";

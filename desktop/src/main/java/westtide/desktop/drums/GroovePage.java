@@ -70,8 +70,8 @@ final class GroovePage implements Page<GrooveScene> {
     Optional<DrawnLane> coming = BuildOrder.next(scene.groove(), habit(), choice.lastSeed());
     next.setText(coming.map(drawn -> "add " + drawn.lane().id()).orElse("all lanes are in"));
     next.setDisable(coming.isEmpty());
-    LaneId told = scene.chosen().id();
-    why.setText(told + ": " + reason(told));
+    LaneId lane = scene.chosen().id();
+    why.setText(lane + ": " + reason(lane));
     schools.forEach(
         (school, chips) ->
             school.answer(scene.song()).ifPresent(answer -> chips.show(school.answers(), answer)));

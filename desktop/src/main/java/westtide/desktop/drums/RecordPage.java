@@ -58,7 +58,7 @@ final class RecordPage implements Page<GrooveScene> {
   private final CheckBox keep = new CheckBox("keep what is there");
   private final Button record;
   private final Button again;
-  private final Label told = Controls.wrapped("", "small");
+  private final Label summary = Controls.wrapped("", "small");
   private final FlowPane pads = Controls.flow();
   private final VBox box;
   private Optional<DrumTake> recording = Optional.empty();
@@ -74,7 +74,7 @@ final class RecordPage implements Page<GrooveScene> {
     choice.desk().open().watchOpening(this::forget);
     keep.setId("pad-keep");
     keep.setSelected(true);
-    told.setId("pad-told");
+    summary.setId("pad-summary");
     strength.show(String.valueOf(percent));
     latency.show(String.valueOf(millis));
     this.record = Controls.primary("pad-record", "play in", this::toggle);
@@ -83,7 +83,7 @@ final class RecordPage implements Page<GrooveScene> {
     FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again);
     settings.setHgap(10);
     pads.setId("pad-strip");
-    this.box = new VBox(7, settings, pads, told);
+    this.box = new VBox(7, settings, pads, summary);
     box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
   }
 
@@ -99,7 +99,7 @@ final class RecordPage implements Page<GrooveScene> {
     recording = Optional.empty();
     lastTake = Optional.empty();
     record.setText("play in");
-    told.setText("");
+    summary.setText("");
   }
 
   /** Another room comes in front: what was played so far is kept, and nothing listens any more. */
@@ -130,8 +130,8 @@ final class RecordPage implements Page<GrooveScene> {
             .add(Controls.action("pad-" + id.slug(), words, () -> struck(id, KEY_VELOCITY)));
       }
     }
-    if (recording.isEmpty() && told.getText().isEmpty()) {
-      told.setText(
+    if (recording.isEmpty() && summary.getText().isEmpty()) {
+      summary.setText(
           "Four beats count in, then the groove loops. Strike 1 to 9, Shift for accents, or the words above.");
     }
   }
@@ -195,7 +195,7 @@ final class RecordPage implements Page<GrooveScene> {
     GrooveScene scene = choice.scene();
     Optional<GrooveAudition> trial = choice.trial();
     if (trial.isEmpty()) {
-      told.setText(GrooveChoice.TOO_LONG);
+      summary.setText(GrooveChoice.TOO_LONG);
       return;
     }
     double nanosPerTick = scene.song().brief().tempo().millis(1) * NANOS_PER_MILLI;
@@ -203,7 +203,7 @@ final class RecordPage implements Page<GrooveScene> {
     recording = Optional.of(new DrumTake(scene.part().id(), choice.groove(), taking));
     openPad(scene, taking);
     record.setText("stop and keep");
-    told.setText("counting in …");
+    summary.setText("counting in …");
     choice.desk().play().playInto(trial.get().change(), trial.get().range());
     pads.requestFocus();
     record.requestFocus();
@@ -216,7 +216,7 @@ final class RecordPage implements Page<GrooveScene> {
         pad.get().open((key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos));
       }
     } catch (MidiUnavailableException e) {
-      told.setText(input.value() + " is in use by another program; close that and try again.");
+      summary.setText(input.value() + " is in use by another program; close that and try again.");
       pad = Optional.empty();
     }
   }
@@ -267,7 +267,7 @@ final class RecordPage implements Page<GrooveScene> {
     }
     int counting = choice.desk().play().gauges().countIn();
     if (counting > 0) {
-      told.setText("counting in: " + counting);
+      summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
       Recorder now = recording.get().recorder();
       boolean first = !now.moving();
@@ -276,7 +276,7 @@ final class RecordPage implements Page<GrooveScene> {
       if (first && pad.orElse(null) instanceof SimulatedPads player) {
         player.begin(now.began(nanos));
       }
-      told.setText("recording on " + input.value() + ": " + now.count() + " hits");
+      summary.setText("recording on " + input.value() + ": " + now.count() + " hits");
     }
   }
 
@@ -288,7 +288,7 @@ final class RecordPage implements Page<GrooveScene> {
     choice.desk().play().loopNothing();
     record.setText("play in");
     if (take.count() == 0) {
-      told.setText("Nothing was struck, and nothing was changed.");
+      summary.setText("Nothing was struck, and nothing was changed.");
       return;
     }
     lastTake = Optional.of(take);
@@ -321,7 +321,7 @@ final class RecordPage implements Page<GrooveScene> {
             Math.round(millis * NANOS_PER_MILLI));
     Edit edit = choice.edits().groove().replace("Play in " + take.count() + " hits", out);
     choice.apply(edit);
-    told.setText(
+    summary.setText(
         take.count()
             + " hits kept, "
             + percent

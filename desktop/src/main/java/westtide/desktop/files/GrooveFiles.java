@@ -49,13 +49,13 @@ public final class GrooveFiles {
                     read -> {
                       overlay.close();
                       String name = path.getFileName().toString().replaceFirst("\\.midi?$", "");
-                      messages.done(told(name, read));
+                      messages.done(description(name, read));
                       take.accept(name, read.groove());
                     }))
         .open();
   }
 
-  private static String told(String name, MidiGroove read) {
+  private static String description(String name, MidiGroove read) {
     String bars = read.groove().bars() + (read.groove().bars() == 1 ? " bar" : " bars");
     String lanes = read.groove().lanes().size() + " lanes";
     String cut = read.cut() ? " The file goes on; the first 16 bars were read." : "";

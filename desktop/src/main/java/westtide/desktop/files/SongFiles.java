@@ -107,8 +107,8 @@ public final class SongFiles {
           open.open(read.song(), file);
           recent.add(file);
           overlay.close();
-          if (!read.told().isEmpty()) {
-            messages.told("Mended: " + String.join(" ", read.told()));
+          if (!read.notices().isEmpty()) {
+            messages.notice("Mended: " + String.join(" ", read.notices()));
           }
         });
   }
@@ -229,7 +229,7 @@ public final class SongFiles {
           try {
             return bouncing
                 .write(score)
-                .map(SongFiles::told)
+                .map(SongFiles::description)
                 .orElse("Cancelled; nothing was written.");
           } finally {
             javafx.application.Platform.runLater(ended);
@@ -238,7 +238,7 @@ public final class SongFiles {
         messages::done);
   }
 
-  private static String told(List<Bounce.Written> files) {
+  private static String description(List<Bounce.Written> files) {
     Path first = files.get(0).path();
     String what =
         files.size() == 1

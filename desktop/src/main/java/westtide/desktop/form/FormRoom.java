@@ -1,6 +1,5 @@
 package westtide.desktop.form;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -16,7 +15,6 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
-import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Command;
@@ -25,7 +23,6 @@ import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
-import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
@@ -36,10 +33,7 @@ import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
-import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
-import westtide.song.edit.PartEdits;
-import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.style.FormHabit;
 import westtide.text.Reading;
@@ -55,9 +49,9 @@ public final class FormRoom implements Room {
   private final VBox sheet = new VBox();
   private final TypedLine line;
   private final Chips<FormHabit.Template> templates;
-  private final TankSheet tanks = new TankSheet(new Gestures());
+  private final TankSheet tanks;
   private final PartActions actions;
-  private final Label told = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("");
   private final Label length = Controls.label("", "strong");
   private final Chooser<SectionWord> word =
       new Chooser<>(
@@ -77,6 +71,7 @@ public final class FormRoom implements Room {
   /** The room. */
   public FormRoom(Desk desk) {
     this.desk = desk;
+    this.tanks = new TankSheet(new TankActions(desk, this::showCell));
     this.actions = new PartActions(desk, "form-");
     this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
     this.templates = new Chips<>("template-", FormHabit.Template::name, this::lay);
@@ -154,14 +149,14 @@ public final class FormRoom implements Room {
     sheet.getStyleClass().add("sheet");
     VBox.setVgrow(tanks, Priority.ALWAYS);
     line.field().getStyleClass().add("small-typed");
-    told.setId("tank-told");
+    summary.setId("tank-summary");
     sheet
         .getChildren()
         .addAll(
             Controls.row(14, Controls.title("Form"), templates, Controls.spring(), length),
             line,
             tanks,
-            told,
+            summary,
             actions,
             Controls.flow(
                 caption("section"),
@@ -196,7 +191,7 @@ public final class FormRoom implements Room {
     Section section = song.form().sections().get(desk.open().section());
     String from =
         tanks.cell().fromBar() == 0 ? "" : " from its bar " + (tanks.cell().fromBar() + 1);
-    told.setText(
+    summary.setText(
         part.name()
             + " in the "
             + song.form().label(desk.open().section())
@@ -321,69 +316,5 @@ public final class FormRoom implements Room {
 
   private void join() {
     desk.apply(FormEdits.join(id(), tanks.part().id()));
-  }
-
-  /** The edits of one tank. */
-  private interface Poured {
-    List<Edit> of(SectionId section, PartId part, TankMark tank);
-  }
-
-  private final class Gestures implements TankSheet.Actions {
-    @Override
-    public void fill(List<TankMark> tanks, Level level) {
-      each(
-          "Set " + tanks.size() + " tanks to " + level,
-          tanks,
-          (id, part, tank) -> List.of(FormEdits.level(id, part, tank.fromBar(), level)));
-    }
-
-    @Override
-    public void pour(Cell like, List<TankMark> tanks) {
-      each("Paste level and pattern", tanks, (id, part, tank) -> poured(like, id, part, tank));
-    }
-
-    /** A pattern the part does not have is left as it is. */
-    private List<Edit> poured(Cell like, SectionId id, PartId part, TankMark tank) {
-      List<Edit> out = new ArrayList<>();
-      out.add(FormEdits.level(id, part, tank.fromBar(), like.level()));
-      boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.pattern())).isPresent();
-      if (has) {
-        out.add(FormEdits.pattern(id, part, tank.fromBar(), like.pattern()));
-      }
-      return out;
-    }
-
-    private void each(String name, List<TankMark> tanks, Poured poured) {
-      Song song = desk.open().song();
-      List<Edit> edits = new ArrayList<>();
-      for (TankMark tank : tanks) {
-        SectionId id = song.form().id(tank.section());
-        edits.addAll(poured.of(id, song.parts().get(tank.row()).id(), tank));
-      }
-      desk.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
-    }
-
-    @Override
-    public void select(int section, Part part) {
-      Selection now = desk.open().selection();
-      SectionId id = desk.open().song().form().id(section);
-      Selection there = now.section().equals(id) ? now : now.withSection(desk.open().song(), id);
-      desk.open().select(there.withPart(part));
-    }
-
-    @Override
-    public void rename(Part part, String name) {
-      desk.apply(new PartEdits(part.id()).rename(name));
-    }
-
-    @Override
-    public void reorder(Part part, int to) {
-      desk.apply(new PartEdits(part.id()).move(to));
-    }
-
-    @Override
-    public void chosen(int section, PartId part, int fromBar) {
-      showCell();
-    }
   }
 }

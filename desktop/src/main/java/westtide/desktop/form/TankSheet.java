@@ -265,7 +265,8 @@ final class TankSheet extends Drawing {
   private void drawHeader(Song shown, int index, double left, double right) {
     Section section = sections().get(index);
     Text name = text(left + 5, scaled(17), shown.form().label(index), "section");
-    named(name, "section-" + index, shown.form().label(index) + ", " + section.bars() + " bars");
+    String words = shown.form().label(index) + ", " + section.bars() + " bars";
+    thing(name, "section-" + index, "section", words, false);
     fit(name, right - left - 7);
     Text bars =
         textBelow(name, section.bars() + (right - left > scaled(56) ? " bars" : ""), "soft");
@@ -301,7 +302,11 @@ final class TankSheet extends Drawing {
             "tank-wall",
             cell.level() == Level.OUT ? "out" : "in");
     String id = "tank-" + sectionIndex + "-" + part.id() + "-" + cell.fromBar();
-    named(wall, id, part.name() + ", " + cell.level());
+    TankMark mark = new TankMark(sectionIndex, index, cell.fromBar());
+    boolean isChosen = chosen.contains(mark);
+    String place =
+        song.orElseThrow().form().label(sectionIndex) + " from bar " + (cell.fromBar() + 1);
+    thing(wall, id, "tank", part.name() + ", " + cell.level() + ", " + place, isChosen);
     String words = cell.level() == Level.OUT ? "" : cell.level().toString();
     boolean special = !part.pattern(cell.pattern()).equals(part.usual());
     if (special) {
@@ -309,8 +314,7 @@ final class TankSheet extends Drawing {
     }
     boolean deep = cell.level() == Level.LIFTED;
     textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");
-    TankMark mark = new TankMark(sectionIndex, index, cell.fromBar());
-    if (chosen.contains(mark)) {
+    if (isChosen) {
       chosenRing(from - 2, top - 2, to - from + 4, bottom - top + 5);
       ring(from - 4, top - 4, to - from + 8, bottom - top + 9);
     }

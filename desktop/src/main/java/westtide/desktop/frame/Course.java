@@ -27,8 +27,6 @@ public final class Course extends VBox {
   /** The rooms one below the other; a click actions over the stage that was chosen. */
   public Course(List<Room> rooms, Consumer<Stage> chosen) {
     getStyleClass().add("course");
-    setPrefWidth(172);
-    setMinWidth(150);
     for (Room room : rooms) {
       getChildren().add(stop(room.stage(), chosen));
     }
@@ -58,8 +56,7 @@ public final class Course extends VBox {
 
   private ToggleButton stop(Stage stage, Consumer<Stage> chosen) {
     Label name = Controls.label(stage.toString(), "stop-name");
-    Label fact = Controls.label("", "small");
-    fact.setMaxWidth(118);
+    Label fact = Controls.label("", "small", "stop-fact");
     Circle mark = new Circle(5.5);
     ToggleButton stop = new ToggleButton();
     stop.setId("stage-" + stage.name().toLowerCase().replace('_', '-'));

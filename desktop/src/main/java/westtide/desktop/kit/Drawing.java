@@ -3,11 +3,13 @@ package westtide.desktop.kit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.beans.property.ReadOnlyDoubleProperty;
 import javafx.beans.property.ReadOnlyDoubleWrapper;
 import javafx.css.PseudoClass;
 import javafx.event.Event;
+import javafx.scene.AccessibleAttribute;
 import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 import javafx.scene.input.MouseEvent;
@@ -36,6 +38,7 @@ public abstract class Drawing extends Pane {
   private final Marks marks = new Marks();
   private final List<Sounding> soundings = new ArrayList<>();
   private boolean stale = true;
+  private Optional<Node> atFocus = Optional.empty();
 
   /**
    * A sheet known to screen readers by a name.
@@ -93,6 +96,7 @@ public abstract class Drawing extends Pane {
       soundings.forEach(mark -> mark.light(false));
       soundings.clear();
       marks.begin();
+      atFocus = Optional.empty();
       draw();
       head.setEndY(playFoot());
       keep();
@@ -335,6 +339,30 @@ public abstract class Drawing extends Pane {
     node.setId(id);
     node.setAccessibleText(words);
     return node;
+  }
+
+  /**
+   * Names a mark that a person works on, so that a screen reader says what kind of thing it is, and
+   * that the chosen one has the focus.
+   *
+   * @param kind what it is, such as {@code "note"}
+   * @param words its name, value and place
+   */
+  protected <N extends Node> N thing(N node, String id, String kind, String words, boolean chosen) {
+    named(node, id, words);
+    node.setAccessibleRole(AccessibleRole.BUTTON);
+    node.setAccessibleRoleDescription(kind);
+    if (chosen) {
+      atFocus = Optional.of(node);
+    }
+    return node;
+  }
+
+  @Override
+  public Object queryAccessibleAttribute(AccessibleAttribute attribute, Object... parameters) {
+    return attribute == AccessibleAttribute.FOCUS_ITEM && isFocused() && atFocus.isPresent()
+        ? atFocus.get()
+        : super.queryAccessibleAttribute(attribute, parameters);
   }
 
   /** Adds any mark. */

@@ -5,6 +5,7 @@ import javafx.event.EventHandler;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.Parent;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -58,7 +59,8 @@ public final class Floating {
         return (Pane) at;
       }
     }
-    return (Pane) node.getScene().getRoot();
+    Parent root = node.getScene().getRoot();
+    return root instanceof Zoomed zoomed ? zoomed.content() : (Pane) root;
   }
 
   /** Whether a node stands on a layer that Escape leaves. */
@@ -74,7 +76,8 @@ public final class Floating {
       host.getChildren().add(region);
     }
     region.applyCss();
-    double width = Math.min(host.getWidth() - 2 * EDGE, Math.max(least, region.prefWidth(-1)));
+    double wanted = Math.max(pixels(host, least), region.prefWidth(-1));
+    double width = Math.min(host.getWidth() - 2 * EDGE, wanted);
     double height = Math.min(host.getHeight() - 2 * EDGE, region.prefHeight(width));
     Point2D under = host.sceneToLocal(sceneX, below);
     double over = host.sceneToLocal(sceneX, above).getY() - height;
@@ -82,6 +85,11 @@ public final class Floating {
     double y = fits ? Math.min(under.getY(), host.getHeight() - EDGE - height) : over;
     double x = Math.max(EDGE, Math.min(host.getWidth() - EDGE - width, under.getX()));
     region.resizeRelocate(x, y, width, height);
+  }
+
+  /** Pixels of a pane for pixels of the scene. */
+  private static double pixels(Pane host, double scenePixels) {
+    return host.sceneToLocal(scenePixels, 0).getX() - host.sceneToLocal(0, 0).getX();
   }
 
   private void open(double x, double below, double above, double least) {

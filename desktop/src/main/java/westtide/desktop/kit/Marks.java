@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Supplier;
+import javafx.scene.AccessibleRole;
 import javafx.scene.Node;
 
 /**
@@ -88,6 +89,8 @@ final class Marks {
       if (node.getId() != null && !named.contains(node)) {
         node.setId(null);
         node.setAccessibleText(null);
+        node.setAccessibleRole(AccessibleRole.NODE);
+        node.setAccessibleRoleDescription(null);
       }
     }
     List<Node> left = new ArrayList<>();

@@ -124,6 +124,11 @@ public final class NumberField extends VBox {
     return this;
   }
 
+  /** Puts the cursor into the field. */
+  public void focus() {
+    field.requestFocus();
+  }
+
   /** Shows a number; what is being typed or corrected stays until another number is shown. */
   public void show(String number) {
     boolean typing = problem.said() || field.isFocused() && !field.getText().equals(shown);

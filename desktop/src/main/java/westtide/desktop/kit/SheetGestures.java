@@ -11,6 +11,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Rectangle;
 
 /**
@@ -66,6 +67,9 @@ public final class SheetGestures<M> {
       return at(x, y).isPresent() ? Cursor.HAND : Cursor.DEFAULT;
     }
 
+    /** Shows less time larger, or more of it smaller: the wheel with Ctrl. */
+    default void zoom(boolean closer) {}
+
     /** What the keys and the menu do. */
     KeyTable keys();
   }
@@ -107,12 +111,20 @@ public final class SheetGestures<M> {
     drawing.setOnMouseReleased(gestures::release);
     drawing.setOnMouseMoved(event -> drawing.setCursor(sheet.hover(event.getX(), event.getY())));
     drawing.setOnKeyPressed(gestures::key);
+    drawing.addEventFilter(ScrollEvent.SCROLL, gestures::zoom);
     return gestures;
   }
 
   /** Whether a drag is going on. */
   public boolean dragging() {
     return dragging;
+  }
+
+  private void zoom(ScrollEvent event) {
+    if (event.isShortcutDown() && event.getDeltaY() != 0) {
+      sheet.zoom(event.getDeltaY() > 0);
+      event.consume();
+    }
   }
 
   private void press(MouseEvent event) {

@@ -87,16 +87,6 @@ record Amount(
               mix -> mix.duck().below(),
               (mix, v) -> mix.withDuck(mix.duck().withBelow(v))));
 
-  /** The number as it is shown, such as {@code "-11.0"}. */
-  String shown(Mix mix) {
-    return plain(get.applyAsInt(mix));
-  }
-
-  /** The mix nudged by steps, held inside the range. */
-  Mix nudged(Mix mix, int steps) {
-    return set.to(mix, Math.max(low, Math.min(high, get.applyAsInt(mix) + steps * step)));
-  }
-
   /** The value of what was typed; throws with a sentence when it is no number in the range. */
   int parse(String typed) {
     String trimmed = typed.strip().replace('−', '-').replace(',', '.');
@@ -126,7 +116,8 @@ record Amount(
             + "\"");
   }
 
-  private String plain(int value) {
+  /** A value in plain figures, such as {@code "-11.0"}. */
+  String plain(int value) {
     return BigDecimal.valueOf(value, digits).toPlainString();
   }
 }

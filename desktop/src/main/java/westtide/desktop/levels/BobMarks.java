@@ -138,7 +138,7 @@ final class BobMarks implements SheetGestures.Sheet<BobMark> {
       int right = sheet.panAt(grabbed, x) - from.pan();
       sheet.move(
           before, place -> new PlumbSheet.Place(place.level() + louder, place.pan() + right));
-      return PlumbSheet.told(sheet.parts().get(grabbed).mix());
+      return PlumbSheet.description(sheet.parts().get(grabbed).mix());
     }
   }
 

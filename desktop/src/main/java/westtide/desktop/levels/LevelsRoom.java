@@ -6,14 +6,12 @@ import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
-import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Desk;
@@ -22,16 +20,11 @@ import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Part;
-import westtide.song.Role;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
-import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
-import westtide.sound.instrument.InstrumentBook;
-import westtide.sound.voice.Instrument;
-import westtide.sound.voice.Setting;
 
 /** Levels: the mix on plumb lines, and the instrument and settings of the chosen part. */
 public final class LevelsRoom implements Room {
@@ -46,12 +39,9 @@ public final class LevelsRoom implements Room {
   private final Label name = Controls.label("", "stop-name");
   private final Chooser<String> instrument =
       new Chooser<>("instrument", "instrument of the part", List.of(), this::chooseInstrument);
-  private final FlowPane settings = new FlowPane(12, 4);
-  private final FlowPane amounts = new FlowPane(12, 4);
-  private final List<NumberField> fields = new ArrayList<>();
+  private final PartNumbers numbers;
   private final Chips<DelayTime> delays;
   private final Chips<Duck.Trigger> ducks;
-  private String shownSettings = "";
 
   /** The room. */
   public LevelsRoom(Desk desk) {
@@ -66,6 +56,7 @@ public final class LevelsRoom implements Room {
             "duck-",
             Duck.Trigger::toString,
             trigger -> mix("ducking", mix -> mix.withDuck(mix.duck().withTrigger(trigger))));
+    this.numbers = new PartNumbers(desk::apply, this::tryIt);
     this.actions = new PartActions(desk, "levels-");
     build();
     desk.play().watch(plumbs::redraw);
@@ -97,17 +88,14 @@ public final class LevelsRoom implements Room {
     actions.show(view);
     name.setText(part.name());
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
-    showSettings(part);
-    for (int i = 0; i < fields.size(); i++) {
-      fields.get(i).show(Amount.ALL.get(i).shown(part.mix()));
-    }
+    numbers.show(part);
     delays.show(List.of(DelayTime.values()), part.mix().delayTime());
     ducks.show(List.of(Duck.Trigger.values()), part.mix().duck().trigger());
   }
 
   @Override
   public List<KeyTable> keys() {
-    return List.of(plumbs.keys());
+    return List.of(plumbs.keys(), numbers.keys());
   }
 
   @Override
@@ -117,20 +105,6 @@ public final class LevelsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    for (Amount amount : Amount.ALL) {
-      NumberField field =
-          new NumberField(
-                  amount.id(),
-                  amount.name(),
-                  typed -> {
-                    int value = amount.parse(typed);
-                    mix(amount.name(), mix -> amount.set().to(mix, value));
-                  },
-                  steps -> mix(amount.name(), mix -> amount.nudged(mix, steps)))
-              .compact();
-      fields.add(field);
-      amounts.getChildren().add(field);
-    }
     VBox details =
         Controls.column(
             8,
@@ -141,15 +115,16 @@ public final class LevelsRoom implements Room {
                 instrument,
                 Controls.action("try-sound", "play this part", this::tryIt),
                 Controls.action("mute-part", "mute", () -> new Gestures().mute(part())),
-                Controls.action("alone-part", "solo", () -> new Gestures().alone(part()))),
-            settings,
-            amounts,
+                Controls.action("alone-part", "solo", () -> new Gestures().alone(part())),
+                Controls.spring(),
+                numbers.exact()),
             Controls.flow(
-                Controls.label("ducking"), ducks, Controls.label("   delay time"), delays));
+                Controls.label("ducking"), ducks, Controls.label("   delay time"), delays),
+            numbers);
     ScrollPane scroll = new ScrollPane(details);
     scroll.setFitToWidth(true);
     scroll.setMinHeight(150);
-    scroll.setPrefHeight(270);
+    scroll.setPrefHeight(290);
     scroll.setMinWidth(0);
     VBox.setVgrow(plumbs, Priority.ALWAYS);
     plumbs.setMinHeight(170);
@@ -164,67 +139,6 @@ public final class LevelsRoom implements Room {
             plumbs,
             actions,
             scroll);
-  }
-
-  private void showSettings(Part part) {
-    List<Setting> all = settingsOf(part);
-    String key = part.id() + part.patch().instrument();
-    if (!key.equals(shownSettings)) {
-      shownSettings = key;
-      settings.getChildren().clear();
-      all.forEach(setting -> settings.getChildren().add(field(part.id(), setting)));
-      settings.setManaged(!all.isEmpty());
-    }
-    for (int i = 0; i < all.size(); i++) {
-      int value = value(part, all.get(i));
-      ((NumberField) settings.getChildren().get(i)).show(String.valueOf(value));
-    }
-  }
-
-  private NumberField field(PartId part, Setting setting) {
-    String unit = setting.unit().isEmpty() ? "" : ", " + setting.unit();
-    int step = Math.max(1, (setting.high() - setting.low()) / 60);
-    return new NumberField(
-            "setting-" + setting.name(),
-            setting.name() + unit,
-            typed -> set(part, setting, parse(setting, typed)),
-            steps -> set(part, setting, setting.held(value(part(), setting) + steps * step)))
-        .compact();
-  }
-
-  private void set(PartId part, Setting setting, int value) {
-    desk.apply(MixEdits.setting(part, setting.name(), value));
-    tryIt();
-  }
-
-  private static int parse(Setting setting, String typed) {
-    String trimmed = typed.strip();
-    if (!trimmed.matches("\\d{1,6}")
-        || setting.held(Integer.parseInt(trimmed)) != Integer.parseInt(trimmed)) {
-      throw new IllegalArgumentException(
-          setting.name()
-              + " is a whole number from "
-              + setting.low()
-              + " to "
-              + setting.high()
-              + ", but was \""
-              + typed
-              + "\"");
-    }
-    return Integer.parseInt(trimmed);
-  }
-
-  private static int value(Part part, Setting setting) {
-    return setting.held(part.patch().settings().getOrDefault(setting.name(), setting.usual()));
-  }
-
-  private static List<Setting> settingsOf(Part part) {
-    return part.role() == Role.DRUMS
-        ? List.of()
-        : InstrumentBook.shipped()
-            .find(part.patch().instrument())
-            .map(Instrument::settings)
-            .orElse(List.of());
   }
 
   private void chooseInstrument(String wanted) {

@@ -293,14 +293,14 @@ final class PlumbSheet extends Drawing {
     box(middle(index) - 5, TOP - 7, 10, 4, "bob", "plain");
     Polygon bob = new Polygon(points(x, y));
     add(bob, "bob", isChosen ? "chosen" : "plain");
-    named(bob, "bob-" + part.id(), part.name() + ", " + told(part.mix()));
+    thing(bob, "bob-" + part.id(), "bob", part.name() + ", " + description(part.mix()), isChosen);
     if (more.contains(new BobMark(index, false))) {
       chosenRing(x - BOB - 4, y - BOB - 4, 2 * BOB + 8, 2.6 * BOB + 8);
     }
     if (isChosen) {
       ring(x - BOB - 7, y - BOB - 7, 2 * BOB + 14, 2.6 * BOB + 14);
     }
-    String words = column() < ROOMY ? level(part.mix()) : told(part.mix());
+    String words = column() < ROOMY ? level(part.mix()) : description(part.mix());
     textCentred(middle(index), getHeight() - 8, column() - 6, words, "soft");
   }
 
@@ -325,7 +325,7 @@ final class PlumbSheet extends Drawing {
   }
 
   /** Level and side in words, such as {@code "−11.0 dB · 30 left"}. */
-  static String told(Mix mix) {
+  static String description(Mix mix) {
     if (mix.pan() == 0) {
       return level(mix);
     }

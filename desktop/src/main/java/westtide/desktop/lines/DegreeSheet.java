@@ -191,7 +191,8 @@ final class DegreeSheet extends Drawing {
         box(from + 1, y - 6, Math.max(8, to - from - 2), 12, "note", isChosen ? "chosen" : "plain");
     bar.setArcWidth(12);
     bar.setArcHeight(12);
-    named(bar, "note-" + index, page.words(note) + ", velocity " + note.velocity());
+    String words = page.words(note) + ", velocity " + note.velocity();
+    thing(bar, "note-" + index, "note", words, isChosen);
     sounds(bar, note.start(), note.end());
     if (isChosen) {
       chosenRing(from - 3, y - 10, Math.max(8, to - from) + 6, 20);

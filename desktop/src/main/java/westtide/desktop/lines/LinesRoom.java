@@ -48,7 +48,7 @@ public final class LinesRoom implements Room {
   private final Chips<String> pages;
   private final Gestures gestures = new Gestures();
   private final DegreeSheet degrees = new DegreeSheet(gestures);
-  private final Label told = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("");
   private String shownLine = "";
   private long take;
 
@@ -88,7 +88,7 @@ public final class LinesRoom implements Room {
     Optional<HeardLine> found = line(view);
     content.setDisable(found.isEmpty());
     if (found.isEmpty()) {
-      told.setText("This song has no line yet. Add one with + part.");
+      summary.setText("This song has no line yet. Add one with + part.");
       return;
     }
     HeardLine line = found.get();
@@ -150,7 +150,7 @@ public final class LinesRoom implements Room {
     VBox.setVgrow(degrees, Priority.ALWAYS);
     VBox.setVgrow(content, Priority.ALWAYS);
     HBox.setHgrow(parts, Priority.ALWAYS);
-    told.setId("note-told");
+    summary.setId("note-summary");
     over.setId("line-over");
     content
         .getChildren()
@@ -162,7 +162,7 @@ public final class LinesRoom implements Room {
                 pages,
                 over),
             degrees,
-            told,
+            summary,
             Controls.row(
                 4,
                 Controls.action("line-up", "semitone up", () -> transpose(1)),
@@ -236,14 +236,14 @@ public final class LinesRoom implements Room {
   private void tell(List<Note> chosen) {
     Brief brief = desk.open().song().brief();
     if (chosen.size() != 1) {
-      told.setText(
+      summary.setText(
           chosen.isEmpty()
               ? "No note chosen. Shaded rows are tones of the chord; ends sound settled on them."
               : chosen.size() + " notes chosen.");
       return;
     }
     Note note = chosen.get(0);
-    told.setText(
+    summary.setText(
         brief.key().pitch(note.key())
             + " · degree "
             + brief.key().degreeOf(note.key() % 12)

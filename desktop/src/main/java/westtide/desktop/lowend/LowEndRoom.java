@@ -44,7 +44,7 @@ public final class LowEndRoom implements Room {
   private final LowEndSheet drawing =
       new LowEndSheet(() -> turn(-PAGE), () -> turn(PAGE), this::choose);
   private final NumberField lowest;
-  private final Label told = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("");
 
   /** The room. */
   public LowEndRoom(Desk desk) {
@@ -103,7 +103,7 @@ public final class LowEndRoom implements Room {
     Optional<Part> part = parts.chosen();
     content.setDisable(part.isEmpty());
     if (part.isEmpty()) {
-      told.setText("This song has no 808 and no bass yet. Add one with + part.");
+      summary.setText("This song has no 808 and no bass yet. Add one with + part.");
       return;
     }
     int section = desk.open().section();
@@ -116,7 +116,7 @@ public final class LowEndRoom implements Room {
     lowest.setVisible(lowest().isPresent());
     lowest().ifPresent(midi -> lowest.show(Pitch.of(midi).toString()));
     drawing.show(view, part.get().id(), section, firstBar, desk.open().selection().notes());
-    told.setText(tell(view, part.get(), section, firstBar));
+    summary.setText(tell(view, part.get(), section, firstBar));
   }
 
   @Override
@@ -149,9 +149,9 @@ public final class LowEndRoom implements Room {
                 Controls.action("bars-earlier", "◂ earlier bars", () -> turn(-PAGE)),
                 Controls.action("bars-later", "later bars ▸", () -> turn(PAGE))),
             drawing,
-            Controls.row(26, lowest, told));
-    told.setId("low-end-told");
-    told.setMaxWidth(560);
+            Controls.row(26, lowest, summary));
+    summary.setId("low-end-summary");
+    summary.setMaxWidth(560);
   }
 
   private void choose(KickLink chosen) {

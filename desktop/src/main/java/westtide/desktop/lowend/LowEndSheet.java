@@ -354,9 +354,11 @@ final class LowEndSheet extends Drawing {
     bar.setArcWidth(height);
     bar.setArcHeight(height);
     String name = v.song().part(part).map(Part::name).orElse("");
-    named(bar, "sub-" + index, name + " " + v.song().brief().key().pitch(note.key()));
+    String words = name + " " + v.song().brief().key().pitch(note.key());
+    boolean isChosen = notes.contains(place(note));
+    thing(bar, "sub-" + index, "note", words, isChosen);
     sounds(bar, note.start(), note.end());
-    if (notes.contains(place(note))) {
+    if (isChosen) {
       chosenRing(bar.getX() - 3, bar.getY() - 3, width + 6, height + 6);
     }
   }

@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import westtide.desktop.kit.Zoomed;
 
 /** Fonts and stylesheets: the base theme, a palette, and the house over both. */
 public final class Look {
@@ -27,10 +28,19 @@ public final class Look {
     }
   }
 
-  /** Gives a scene the style sheets of the application, in a palette and a size of text. */
+  /**
+   * Gives a scene the style sheets of the application, in a palette and a size of text. Smaller
+   * text leaves the drawings as they are; with larger text all of the window grows.
+   *
+   * @param textPercent 90 to 200 %
+   */
   public static void dress(Scene scene, Palette palette, int textPercent) {
     scene.getStylesheets().setAll(url(palette.sheet()), url("west-tide.css"));
-    scene.getRoot().setStyle("-fx-font-size: " + TEXT_PIXELS * textPercent / 100 + "px;");
+    double text = textPercent / 100.0;
+    scene.getRoot().setStyle("-fx-font-size: " + TEXT_PIXELS * Math.min(1, text) + "px;");
+    if (scene.getRoot() instanceof Zoomed window) {
+      window.zoom(Math.max(1, text));
+    }
   }
 
   private static String url(String name) {

@@ -41,7 +41,7 @@ public final class Messages extends HBox {
   }
 
   /** Says what one should know of something that was done; stays until it is closed. */
-  public void told(String sentence) {
+  public void notice(String sentence) {
     good.stop();
     show(sentence, false);
   }

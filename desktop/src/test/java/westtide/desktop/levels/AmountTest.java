@@ -49,18 +49,9 @@ class AmountTest {
     for (Amount amount : Amount.ALL) {
       for (int value : new int[] {amount.low(), amount.high()}) {
         Mix mix = amount.set().to(Mix.PLAIN, value);
-        assertThat(amount.parse(amount.shown(mix))).as(amount.name()).isEqualTo(value);
+        String shown = amount.plain(amount.get().applyAsInt(mix));
+        assertThat(amount.parse(shown)).as(amount.name()).isEqualTo(value);
       }
-    }
-  }
-
-  @Test
-  void nudgesStayInsideTheRange() {
-    for (Amount amount : Amount.ALL) {
-      Mix up = amount.nudged(Mix.PLAIN, 100_000);
-      Mix down = amount.nudged(Mix.PLAIN, -100_000);
-      assertThat(amount.get().applyAsInt(up)).isEqualTo(amount.high());
-      assertThat(amount.get().applyAsInt(down)).isEqualTo(amount.low());
     }
   }
 }

@@ -25,7 +25,7 @@ import javafx.stage.Window;
  * The pointer and the keys of the display. Every move, press and release waits until a window has
  * received it, so nothing depends on how fast the machine is.
  */
-final class Hands {
+final class PointerAndKeys {
   private static final long PATIENCE_MS = 20_000;
   private static final double NEAR = 0.5;
 
@@ -140,7 +140,7 @@ final class Hands {
     long before = count(type);
     onWindow(input);
     await(what, () -> count(type) > before);
-    onWindow(Hands::layOut);
+    onWindow(PointerAndKeys::layOut);
   }
 
   private synchronized void await(String what, BooleanSupplier arrived) {
