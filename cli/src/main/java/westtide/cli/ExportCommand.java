@@ -14,6 +14,7 @@ import westtide.file.Bounce;
 import westtide.file.MidiFile;
 import westtide.file.MidiPlan;
 import westtide.file.OutputFolder;
+import westtide.file.Slides;
 import westtide.file.SongFile;
 import westtide.file.WavFormat;
 import westtide.score.Score;
@@ -42,6 +43,12 @@ final class ExportCommand implements Callable<Integer> {
       description = "one file for each lane of every drum part")
   private Path lanes;
 
+  @Option(
+      names = "--slides",
+      paramLabel = "HOW",
+      description = "how MIDI says slides: overlap (notes that overlap, as usual) or bend")
+  private Slides slides = Slides.OVERLAP;
+
   @Option(names = "--wav", paramLabel = "FILE.wav", description = "the mix")
   private Path wav;
 
@@ -68,13 +75,13 @@ final class ExportCommand implements Callable<Integer> {
     opened.notices().forEach(spec.commandLine().getErr()::println);
     Score score = Score.of(opened.song());
     if (midi != null) {
-      MidiFile.write(score, midi);
+      MidiFile.write(score, slides, midi);
       out.println(midi);
       MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
       OutputFolder.make(parts);
-      MidiFile.writeParts(score, parts).forEach(out::println);
+      MidiFile.writeParts(score, slides, parts).forEach(out::println);
     }
     if (lanes != null) {
       OutputFolder.make(lanes);

@@ -30,6 +30,7 @@ public final class Main {
   /** Runs the words, printing to the given places, and returns the exit status. */
   static int run(PrintWriter out, PrintWriter err, String... words) {
     CommandLine line = new CommandLine(new Main());
+    line.setCaseInsensitiveEnumValuesAllowed(true);
     line.setOut(out);
     line.setErr(err);
     line.setParameterExceptionHandler((e, args) -> fail(err, e.getMessage()));

@@ -56,6 +56,23 @@ final class NewCommand implements Callable<Integer> {
           "a lane of the hook's groove, such as \"hat: x.o.x.x3.\"; may be given again for others")
   private List<String> lanes = List.of();
 
+  @Option(
+      names = "--line",
+      paramLabel = "\"PART: TEXT\"",
+      description =
+          "a line in the hooks, such as \"Bell: 5 - . b6 ^5' - - -\": degrees of the key, - hold,"
+              + " . rest, | bar, ' octave up, , octave down, ^ accent, _ soft, ~ slide; may be given"
+              + " again")
+  private List<String> lines = List.of();
+
+  @Option(
+      names = "--low",
+      paramLabel = "\"PART: TEXT\"",
+      description =
+          "a low line in the hooks, such as \"808: R - - . ~8 - R -\": R the heard bass, else"
+              + " degrees of the chord; may be given again")
+  private List<String> lows = List.of();
+
   @Option(names = "--swing", paramLabel = "PERCENT", description = "50 to 75")
   private String swing;
 
@@ -82,7 +99,7 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted()).withSeed(seed).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = grooved(song(draft));
+    Song song = lined(grooved(song(draft)));
     SongFile.write(song, file);
     spec.commandLine()
         .getOut()
@@ -126,6 +143,18 @@ final class NewCommand implements Callable<Integer> {
       song = lane.into(song);
     }
     return swing == null ? song : BriefEdits.swing(Swing.parse(swing)).apply(song);
+  }
+
+  /** The song with the lines that were typed. */
+  private Song lined(Song drafted) {
+    Song song = drafted;
+    for (String text : lines) {
+      song = new TypedPart(text).lineInto(song);
+    }
+    for (String text : lows) {
+      song = new TypedPart(text).lowInto(song);
+    }
+    return song;
   }
 
   private String title() {

@@ -2,6 +2,8 @@ package westtide.cli;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
@@ -12,6 +14,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
+import javax.sound.midi.MidiSystem;
+import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -293,5 +297,76 @@ class MainTest {
     assertThat(result.status()).isEqualTo(2);
     assertThat(result.err()).contains(said).contains(value).hasLineCount(1);
     assertThat(folder.resolve("w.wav")).doesNotExist();
+  }
+
+  @Test
+  void typedLinesAreInTheHooksAndTheirSlidesInTheMidiFile() throws Exception {
+    Path song = folder.resolve("typed.tide");
+    Result made =
+        run(
+            "new",
+            "--style",
+            "trap",
+            "--key",
+            "A minor",
+            "--chords",
+            "Am7 | F | C | G",
+            "--form",
+            "intro 4, hook 4",
+            "--line",
+            "Flute: 5 - . b6 5 - - - | b7 . . 5' - . 1 ,5",
+            "--low",
+            "808: R - - . ~8 - R - . . . . . . . .",
+            "-o",
+            song.toString());
+    assertThat(made.status()).as(made.err()).isZero();
+    JsonNode notes =
+        new ObjectMapper().readTree(run("show", song.toString(), "--json", "--notes").out());
+    assertThat(notesOf(notes, "Flute").subList(0, 8))
+        .containsExactly(
+            "5.1.0 76",
+            "5.1.720 77",
+            "5.2.0 76",
+            "6.1.0 79",
+            "6.1.720 88",
+            "6.2.480 69",
+            "6.2.720 64",
+            "7.1.0 76");
+    assertThat(notesOf(notes, "808")).contains("5.1.0 33", "5.2.0 45", "6.1.0 29", "6.2.0 41");
+    Path bent = folder.resolve("bent.mid");
+    Result exported = run("export", song.toString(), "--midi", bent.toString(), "--slides", "bend");
+    assertThat(exported.status()).as(exported.err()).isZero();
+    long bends = 0;
+    for (Track track : MidiSystem.getSequence(bent.toFile()).getTracks()) {
+      for (int i = 0; i < track.size(); i++) {
+        bends += track.get(i).getMessage().getStatus() >> 4 == 0xE ? 1 : 0;
+      }
+    }
+    assertThat(bends).as("four bars, each with a slide and its way back").isGreaterThan(8);
+  }
+
+  private static List<String> notesOf(JsonNode shown, String part) {
+    List<String> out = new ArrayList<>();
+    for (JsonNode note : shown.path("notes")) {
+      if (note.path("part").asText().equals(part)) {
+        out.add(note.path("at").asText() + " " + note.path("key").asText());
+      }
+    }
+    return out;
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "--line; Bell 5 - .; a line is a part, a colon and its notes",
+        "--line; Bell: 5 - x; in the line of Bell, column 6",
+        "--low; 808: R 3 Q; in the line of 808, column 6",
+        "--low; Drums: R; Drums is drums"
+      })
+  void aTypedLineThatIsWrongIsOneSentence(String word, String text, String sentence) {
+    Path song = folder.resolve("wrong.tide");
+    assertOneSentence(run("new", "--style", "trap", word, text, "-o", song.toString()), sentence);
+    assertThat(song).doesNotExist();
   }
 }

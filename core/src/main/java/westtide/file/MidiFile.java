@@ -49,12 +49,21 @@ public final class MidiFile {
   private MidiFile() {}
 
   /**
-   * Writes the whole song.
+   * Writes the whole song, its slides as overlapping notes.
    *
    * @throws UnusableFileException when the place cannot be written
    */
   public static void write(Score score, Path path) throws UnusableFileException {
-    WholeFile.write(path, bytes(score, score.parts()));
+    write(score, Slides.OVERLAP, path);
+  }
+
+  /**
+   * Writes the whole song, its slides one way or the other.
+   *
+   * @throws UnusableFileException when the place cannot be written
+   */
+  public static void write(Score score, Slides slides, Path path) throws UnusableFileException {
+    WholeFile.write(path, bytes(score, score.parts(), slides));
   }
 
   /**
@@ -64,10 +73,20 @@ public final class MidiFile {
    * @throws UnusableFileException when the folder cannot be written
    */
   public static List<Path> writeParts(Score score, Path folder) throws UnusableFileException {
+    return writeParts(score, Slides.OVERLAP, folder);
+  }
+
+  /**
+   * Writes one file for each part that plays, its slides one way or the other.
+   *
+   * @throws UnusableFileException when the folder cannot be written
+   */
+  public static List<Path> writeParts(Score score, Slides slides, Path folder)
+      throws UnusableFileException {
     List<Path> out = new ArrayList<>();
     for (ScoredPart part : playing(score)) {
       Path path = folder.resolve(FileNames.midi(score.song(), part.part()));
-      WholeFile.write(path, bytes(score, List.of(part)));
+      WholeFile.write(path, bytes(score, List.of(part), slides));
       out.add(path);
     }
     return out;
@@ -97,7 +116,7 @@ public final class MidiFile {
               .toList();
       Path path = folder.resolve(FileNames.midi(score.song(), part.part(), lane));
       ScoredPart alone = new ScoredPart(part.part(), strokes, part.passages());
-      WholeFile.write(path, bytes(score, List.of(alone)));
+      WholeFile.write(path, bytes(score, List.of(alone), Slides.OVERLAP));
       out.add(path);
     }
     return out;
@@ -112,7 +131,7 @@ public final class MidiFile {
   public static void writePattern(Song song, PartId part, String pattern, Path path)
       throws UnusableFileException {
     Score score = Score.of(PatternSong.of(song, part, pattern));
-    WholeFile.write(path, bytes(score, score.parts()));
+    WholeFile.write(path, bytes(score, score.parts(), Slides.OVERLAP));
   }
 
   /** The parts that have a note, in their order. */
@@ -120,14 +139,14 @@ public final class MidiFile {
     return score.parts().stream().filter(part -> !part.notes().isEmpty()).toList();
   }
 
-  private static byte[] bytes(Score score, List<ScoredPart> parts) {
+  private static byte[] bytes(Score score, List<ScoredPart> parts, Slides slides) {
     try {
       Sequence sequence = new Sequence(Sequence.PPQ, Ticks.PER_QUARTER);
       addConductor(sequence.createTrack(), score);
       MidiPlan plan = MidiPlan.of(parts);
       for (ScoredPart part : parts) {
         if (part.plays()) {
-          addPart(sequence.createTrack(), part, plan, score);
+          addPart(sequence.createTrack(), part, plan, score, slides);
         }
       }
       ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -154,7 +173,8 @@ public final class MidiFile {
     track.add(meta(END_OF_TRACK, score.ticks()));
   }
 
-  private static void addPart(Track track, ScoredPart part, MidiPlan plan, Score score)
+  private static void addPart(
+      Track track, ScoredPart part, MidiPlan plan, Score score, Slides slides)
       throws InvalidMidiDataException {
     MidiPlan.Place place = plan.places().get(part.part().id());
     int channel = place.channel();
@@ -175,7 +195,10 @@ public final class MidiFile {
       addTuning(track, channel, cents);
     }
     List<ScoredNote> notes = plan.written(part);
-    for (MidiEvent event : notes(notes, channel)) {
+    if (slides == Slides.BEND && MidiSlides.any(notes)) {
+      registered(track, channel, 0, MidiSlides.RANGE, 0);
+    }
+    for (MidiEvent event : notes(notes, channel, slides)) {
       track.add(event);
     }
     track.add(meta(END_OF_TRACK, score.ticks()));
@@ -212,20 +235,20 @@ public final class MidiFile {
     }
   }
 
-  /** Note events in order; at the same tick every end comes before the starts. */
-  private static List<MidiEvent> notes(List<ScoredNote> notes, int channel)
+  /** Note events in order; at the same tick every end comes first, then bends, then starts. */
+  private static List<MidiEvent> notes(List<ScoredNote> notes, int channel, Slides slides)
       throws InvalidMidiDataException {
-    List<MidiEvent> out = new ArrayList<>();
-    for (ScoredNote note : notes) {
-      MidiMessage on = new ShortMessage(ShortMessage.NOTE_ON, channel, note.key(), note.velocity());
-      out.add(new MidiEvent(on, note.start()));
-      MidiMessage off = new ShortMessage(ShortMessage.NOTE_OFF, channel, note.key(), 0);
-      out.add(new MidiEvent(off, note.end()));
-    }
-    out.sort(
-        Comparator.comparingLong(MidiEvent::getTick)
-            .thenComparingInt(event -> ((ShortMessage) event.getMessage()).getCommand()));
+    List<MidiEvent> out = new ArrayList<>(MidiSlides.events(notes, channel, slides));
+    out.sort(Comparator.comparingLong(MidiEvent::getTick).thenComparingInt(MidiFile::order));
     return out;
+  }
+
+  private static int order(MidiEvent event) {
+    return switch (((ShortMessage) event.getMessage()).getCommand()) {
+      case ShortMessage.NOTE_OFF -> 0;
+      case ShortMessage.PITCH_BEND -> 1;
+      default -> 2;
+    };
   }
 
   private static MidiMessage text(int type, String text) throws InvalidMidiDataException {

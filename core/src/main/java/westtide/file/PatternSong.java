@@ -30,7 +30,7 @@ final class PatternSong {
             progression(song, part, name),
             Map.of(part, List.of(new Cell(0, Level.FULL, name))));
     Form form = new Form(List.of(section));
-    return pattern instanceof Pattern.Following
+    return pattern instanceof Pattern.Following || pattern instanceof Pattern.Attached
         ? song.withForm(form)
         : song.with(unmarked(song), List.of(playing), form);
   }
@@ -74,6 +74,11 @@ final class PatternSong {
 
     @Override
     public Integer written(Pattern.Written pattern) {
+      return pattern.bars();
+    }
+
+    @Override
+    public Integer attached(Pattern.Attached pattern) {
       return pattern.bars();
     }
 

@@ -41,6 +41,8 @@ import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.line.ChordDegree;
+import westtide.song.line.ChordNote;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 
@@ -141,13 +143,29 @@ final class SongReader {
       case "varied" -> DrumFields.varied(node);
       case "written" ->
           new Pattern.Written(number(node, "bars"), list(field(node, "notes"), SongReader::note));
+      case "attached" ->
+          new Pattern.Attached(
+              number(node, "bars"),
+              number(node, "lowest"),
+              list(field(node, "notes"), SongReader::chordNote));
       case "following" -> new Pattern.Following(rule(field(node, "rule")));
       default -> throw unknown("kind of pattern", kind);
     };
   }
 
   private static Note note(JsonNode node) {
-    return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
+    int slide = node.size() > 4 ? at(node, 4) : 0;
+    return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3), slide);
+  }
+
+  private static ChordNote chordNote(JsonNode node) {
+    return new ChordNote(
+        at(node, 0),
+        at(node, 1),
+        ChordDegree.parse(node.path(2).asText()),
+        at(node, 3),
+        at(node, 4),
+        at(node, 5));
   }
 
   private static FollowRule rule(JsonNode node) {

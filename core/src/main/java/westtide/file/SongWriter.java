@@ -13,6 +13,7 @@ import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
+import westtide.song.line.ChordNote;
 
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
@@ -113,6 +114,14 @@ final class SongWriter {
     }
 
     @Override
+    public ObjectNode attached(Pattern.Attached pattern) {
+      out.put("kind", "attached").put("bars", pattern.bars()).put("lowest", pattern.lowest());
+      ArrayNode notes = out.putArray("notes");
+      pattern.notes().forEach(note -> notes.add(note(note)));
+      return out;
+    }
+
+    @Override
     public ObjectNode following(Pattern.Following pattern) {
       out.put("kind", "following");
       return out.set("rule", pattern.rule().accept(this));
@@ -158,13 +167,22 @@ final class SongWriter {
     }
   }
 
+  /** The slide stands last, and only where there is one. */
   private ArrayNode note(Note note) {
+    ArrayNode out =
+        nodes.arrayNode().add(note.start()).add(note.ticks()).add(note.key()).add(note.velocity());
+    return note.slide() == 0 ? out : out.add(note.slide());
+  }
+
+  private ArrayNode note(ChordNote note) {
     return nodes
         .arrayNode()
         .add(note.start())
         .add(note.ticks())
-        .add(note.key())
-        .add(note.velocity());
+        .add(note.degree().toString())
+        .add(note.octave())
+        .add(note.velocity())
+        .add(note.slide());
   }
 
   private ObjectNode section(Section section) {

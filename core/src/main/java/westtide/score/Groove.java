@@ -39,8 +39,8 @@ final class Groove {
   }
 
   /**
-   * PointerAndKeys over the strokes of the hits inside a stretch of the section, in ticks from the
-   * section's start. Early ones may sound just before the stretch, but not before the section.
+   * Hands over the strokes of the hits inside a stretch of the section, in ticks from the section's
+   * start. Early ones may sound just before the stretch, but not before the section.
    */
   void over(CellSpan span, StrokeSink sink) {
     for (int i = 0; i < drums.lanes().size(); i++) {

@@ -16,7 +16,7 @@ import westtide.song.Note;
  * @param to tick after it
  */
 record HeldLine(Line line, int from, int to) {
-  /** PointerAndKeys over every note that sounds in the stretch; {@code before} played up to it. */
+  /** Hands over every note that sounds in the stretch; {@code before} played up to it. */
   void over(Optional<HeldLine> before, BiConsumer<Placing.Written, Placing.Sounding> sink) {
     boolean sameLine = before.filter(b -> b.line.pattern().equals(line.pattern())).isPresent();
     boolean others = before.isPresent() && !sameLine;
@@ -40,7 +40,7 @@ record HeldLine(Line line, int from, int to) {
     }
   }
 
-  /** PointerAndKeys over the notes of this stretch that ring on into the next. */
+  /** Hands over the notes of this stretch that ring on into the next. */
   private void ringInto(HeldLine next, BiConsumer<Placing.Written, Placing.Sounding> sink) {
     int until = next.firstStart();
     for (int i = 0; i < line.notes().size(); i++) {
@@ -78,7 +78,8 @@ record HeldLine(Line line, int from, int to) {
 
   private static Placing.Sounding sounding(Line line, int index) {
     Note note = line.notes().get(index);
-    return new Placing.Sounding(note.key(), note.velocity(), line.source(index), Optional.empty());
+    return new Placing.Sounding(
+        note.key(), note.velocity(), note.slide(), line.source(index), Optional.empty());
   }
 
   /** The notes that begin in a stretch. */

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import westtide.follow.ChordDegrees;
 import westtide.follow.Follower;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
@@ -88,6 +89,11 @@ final class Lines {
     }
 
     @Override
+    public Place attached(Pattern.Attached pattern) {
+      return by(heard(), 0);
+    }
+
+    @Override
     public Place following(Pattern.Following pattern) {
       return pattern.rule().accept(this);
     }
@@ -135,12 +141,12 @@ final class Lines {
 
     @Override
     public Line drums(Pattern.Drums pattern) {
-      return new Line(name, List.of(), 0);
+      return Line.ruled(name, List.of());
     }
 
     @Override
     public Line varied(Pattern.Varied pattern) {
-      return new Line(name, List.of(), 0);
+      return Line.ruled(name, List.of());
     }
 
     @Override
@@ -149,14 +155,26 @@ final class Lines {
       int total = song.form().sections().get(place).bars() * meter.ticksPerBar();
       List<Note> once = HeldLine.inside(pattern.notes(), 0, length);
       List<Note> out = new ArrayList<>();
+      List<Integer> origins = new ArrayList<>();
       for (int from = 0; from < total; from += length) {
-        for (Note note : once) {
+        for (int i = 0; i < once.size(); i++) {
+          Note note = once.get(i);
           if (from + note.start() < total) {
             out.add(from == 0 ? note : note.withStart(from + note.start()));
+            origins.add(i);
           }
         }
       }
-      return new Line(name, out, once.size());
+      return Line.written(name, out, origins);
+    }
+
+    @Override
+    public Line attached(Pattern.Attached pattern) {
+      Harmony harmony = harmonies.of(part, name, place).harmony();
+      ChordDegrees degrees = new ChordDegrees(harmony, song.brief().key(), pattern.lowest());
+      int length = pattern.bars() * meter.ticksPerBar();
+      return Line.written(
+          name, degrees.resolve(pattern.notes(), length), degrees.origins(pattern.notes(), length));
     }
 
     @Override
@@ -169,7 +187,7 @@ final class Lines {
               () -> harmonies.kicks(place).ticks(),
               song.brief().key(),
               rule -> doubled(rule, place));
-      return new Line(name, follower.resolve(pattern.rule()), 0);
+      return Line.ruled(name, follower.resolve(pattern.rule()));
     }
   }
 

@@ -25,8 +25,9 @@ record Placing(Level level, int sectionStart, int end, Transposition transpositi
    */
   record Written(int on, int from, int to, int struck) {}
 
-  /** What sounds, apart from when. */
-  record Sounding(int key, int velocity, Source source, Optional<ScoredNote.Struck> struck) {}
+  /** What sounds, apart from when; {@code slide} is the ticks of the slide into it. */
+  record Sounding(
+      int key, int velocity, int slide, Source source, Optional<ScoredNote.Struck> struck) {}
 
   void add(List<ScoredNote> out, Swing swing, Written written, Sounding sounding) {
     long start = swing.at(sectionStart + written.from());
@@ -44,6 +45,7 @@ record Placing(Level level, int sectionStart, int end, Transposition transpositi
             level.scale(sounding.velocity()),
             sectionStart + written.on(),
             (int) since,
+            goesOn ? 0 : sounding.slide(),
             sounding.source(),
             sounding.struck()));
   }

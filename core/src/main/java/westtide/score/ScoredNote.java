@@ -14,6 +14,7 @@ import westtide.song.drum.LaneId;
  * @param written the tick of the song it is written on, before swing
  * @param since ticks it has been sounding already when it starts: above 0 where a held note goes on
  *     at another level; 0 where it is struck
+ * @param slide ticks over which the note before slides into it; 0 where it is struck
  * @param source the pattern and what of it
  * @param struck which drum it is a stroke of; empty for notes of pitched parts
  */
@@ -24,6 +25,7 @@ public record ScoredNote(
     int velocity,
     int written,
     int since,
+    int slide,
     Source source,
     Optional<Struck> struck) {
   /**
@@ -41,7 +43,7 @@ public record ScoredNote(
 
   /** A note struck where it is written. */
   public ScoredNote(int start, int ticks, int key, int velocity, Optional<Struck> struck) {
-    this(start, ticks, key, velocity, start, 0, Source.NONE, struck);
+    this(start, ticks, key, velocity, start, 0, 0, Source.NONE, struck);
   }
 
   /** The tick after the last. */
@@ -56,11 +58,12 @@ public record ScoredNote(
 
   /** The same note ended earlier. */
   public ScoredNote endingAt(int tick) {
-    return new ScoredNote(start, tick - start, key, velocity, written, since, source, struck);
+    return new ScoredNote(
+        start, tick - start, key, velocity, written, since, slide, source, struck);
   }
 
   /** The same stroke on another MIDI note. */
   public ScoredNote withKey(int midi) {
-    return new ScoredNote(start, ticks, midi, velocity, written, since, source, struck);
+    return new ScoredNote(start, ticks, midi, velocity, written, since, slide, source, struck);
   }
 }

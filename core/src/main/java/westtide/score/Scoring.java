@@ -95,6 +95,7 @@ final class Scoring {
                     new Placing.Sounding(
                         lane.key(),
                         velocity,
+                        0,
                         lane.source(laid.hit().step()),
                         lane.struck(semitones))));
   }

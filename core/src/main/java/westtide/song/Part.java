@@ -180,6 +180,11 @@ public record Part(
               }
 
               @Override
+              public Optional<Pattern.Drums> attached(Pattern.Attached attached) {
+                return Optional.empty();
+              }
+
+              @Override
               public Optional<Pattern.Drums> following(Pattern.Following following) {
                 return Optional.empty();
               }

@@ -12,6 +12,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
 import westtide.song.drum.Restart;
+import westtide.song.line.ChordNote;
 
 /**
  * What a part plays: drum lanes, a variation of them, written notes or a rule. It repeats from the
@@ -35,6 +36,9 @@ public sealed interface Pattern {
 
     /** For a written line. */
     R written(Written pattern);
+
+    /** For a line attached to the chords. */
+    R attached(Attached pattern);
 
     /** For a part that follows. */
     R following(Following pattern);
@@ -198,6 +202,47 @@ public sealed interface Pattern {
     /** The same length with other notes. */
     public Written withNotes(List<Note> other) {
       return new Written(bars, other);
+    }
+  }
+
+  /**
+   * A line written in degrees of the chords that are heard, so that it follows them.
+   *
+   * @param bars length in bars, 1 to 16
+   * @param lowest MIDI note from which the octave of the basses begins, 12 to 72
+   * @param notes the notes, in order of start
+   */
+  record Attached(int bars, int lowest, List<ChordNote> notes) implements Pattern {
+    /** Sorts and copies the notes. */
+    public Attached {
+      checkBars(bars);
+      if (lowest < 12 || lowest > 72) {
+        throw new IllegalArgumentException(
+            "the lowest note of a line on chords is 12 to 72, but was " + lowest);
+      }
+      notes = notes.stream().sorted(Comparator.comparingInt(ChordNote::start)).toList();
+    }
+
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.attached(this);
+    }
+
+    /** The same length and height with other notes. */
+    public Attached withNotes(List<ChordNote> other) {
+      return new Attached(bars, lowest, other);
+    }
+
+    /** The same notes in another octave or from another note. */
+    public Attached withLowest(int midi) {
+      return new Attached(bars, midi, notes);
+    }
+
+    /** The same notes over another number of bars; notes behind the end are left out. */
+    public Attached withBars(int other, Meter meter) {
+      int end = other * meter.ticksPerBar();
+      return new Attached(
+          other, lowest, notes.stream().filter(note -> note.start() < end).toList());
     }
   }
 

@@ -44,6 +44,14 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
   }
 
   @Override
+  public String attached(Pattern.Attached pattern) {
+    return counted(pattern.bars(), "bar")
+        + ", "
+        + counted(pattern.notes().size(), "note")
+        + " on the chords";
+  }
+
+  @Override
   public String following(Pattern.Following pattern) {
     return pattern.rule().accept(this);
   }

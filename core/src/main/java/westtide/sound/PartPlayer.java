@@ -157,7 +157,8 @@ final class PartPlayer {
               note == first
                   ? 0
                   : frames(first.since() + note.start() - first.start(), framesPerTick),
-              tuning * Pitch.hertz(note.key())));
+              tuning * Pitch.hertz(note.key()),
+              frames(note.slide(), framesPerTick)));
     }
     int into = touch == Touch.STRETCHED ? 0 : frames(first.since(), framesPerTick);
     int held = into + frames(end - first.start(), framesPerTick);
@@ -171,11 +172,15 @@ final class PartPlayer {
         first.start(), end, into, table, (float) gain, (float) gain, choke, fall, own.struck());
   }
 
+  /** Notes that are one sound: all that touch where the instrument glides, else slides alone. */
   private List<List<ScoredNote>> chains(List<ScoredNote> notes) {
     List<List<ScoredNote>> out = new ArrayList<>();
+    boolean legato = own.settings().getOrDefault("glide", 0) > 0;
     for (ScoredNote note : notes) {
       List<ScoredNote> last = out.isEmpty() ? List.of() : out.get(out.size() - 1);
-      if (!last.isEmpty() && last.get(last.size() - 1).end() == note.start() && note.since() == 0) {
+      boolean touches =
+          !last.isEmpty() && last.get(last.size() - 1).end() == note.start() && note.since() == 0;
+      if (touches && (legato || note.slide() > 0)) {
         last.add(note);
       } else {
         out.add(new ArrayList<>(List.of(note)));
@@ -184,8 +189,9 @@ final class PartPlayer {
     return out;
   }
 
+  /** Whether notes that touch, or slide, may be one sound. */
   private boolean glides() {
-    return own.instrument().touch() == Touch.GLIDING && own.settings().getOrDefault("glide", 0) > 0;
+    return own.instrument().touch() == Touch.GLIDING;
   }
 
   /** A patch with what its notes have in common; an unknown name is heard as an electric piano. */

@@ -7,6 +7,7 @@ import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
@@ -84,6 +85,11 @@ record MovedSong(DegreeBend bend, int shift) {
     @Override
     public Note note(Note note) {
       return note.withKey(held(note.key() + shift + bend.of(note.key())));
+    }
+
+    @Override
+    public Pattern attached(Pattern.Attached pattern) {
+      return pattern.withLowest(lowest(pattern.lowest(), 72));
     }
 
     @Override

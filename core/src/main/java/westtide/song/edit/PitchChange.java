@@ -27,6 +27,12 @@ interface PitchChange extends Pattern.Kinds<Pattern>, FollowRule.Kinds<FollowRul
     return pattern.withNotes(pattern.notes().stream().map(this::note).toList());
   }
 
+  /** Notes attached to the chords move with them; their octave moves as rules of the low end do. */
+  @Override
+  default Pattern attached(Pattern.Attached pattern) {
+    return pattern;
+  }
+
   @Override
   default Pattern following(Pattern.Following pattern) {
     return new Pattern.Following(pattern.rule().accept(this));

@@ -20,8 +20,9 @@ public final class PitchPath {
   /** The pitch of the next sample, in Hz. */
   public double next() {
     if (next < strike.pitches().size() && frame == strike.pitches().get(next).frame()) {
-      ratio = Math.pow(strike.pitches().get(next).hertz() / hertz, 1.0 / glide);
-      left = glide;
+      Strike.Pitched goal = strike.pitches().get(next);
+      left = goal.glide() > 0 ? goal.glide() : glide;
+      ratio = Math.pow(goal.hertz() / hertz, 1.0 / left);
       next++;
     }
     if (left > 0) {

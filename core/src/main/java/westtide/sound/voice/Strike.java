@@ -19,8 +19,14 @@ public record Strike(
    *
    * @param frame the sample
    * @param hertz the frequency
+   * @param glide samples the way to it takes; 0 as long as the instrument's own glide
    */
-  public record Pitched(int frame, double hertz) {}
+  public record Pitched(int frame, double hertz, int glide) {
+    /** A pitch reached as the instrument glides. */
+    public Pitched(int frame, double hertz) {
+      this(frame, hertz, 0);
+    }
+  }
 
   /** Copies the pitches. */
   public Strike {
