@@ -237,13 +237,6 @@ public sealed interface Pattern {
     public Attached withLowest(int midi) {
       return new Attached(bars, midi, notes);
     }
-
-    /** The same notes over another number of bars; notes behind the end are left out. */
-    public Attached withBars(int other, Meter meter) {
-      int end = other * meter.ticksPerBar();
-      return new Attached(
-          other, lowest, notes.stream().filter(note -> note.start() < end).toList());
-    }
   }
 
   /**

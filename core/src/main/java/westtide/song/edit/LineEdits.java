@@ -37,7 +37,7 @@ public record LineEdits(PartId part, String pattern) {
   }
 
   /** Puts another line in its place. */
-  public Edit replace(String name, Pattern.Written line) {
+  public Edit replace(String name, Pattern line) {
     return Edit.of(name, song -> song.withPart(part, p -> p.with(new NamedPattern(pattern, line))));
   }
 

@@ -26,4 +26,9 @@ public record ChordNote(
     }
     Velocity.checked(velocity);
   }
+
+  /** The note at another place. */
+  public ChordNote withStart(int tick) {
+    return new ChordNote(tick, ticks, degree, octave, velocity, slide);
+  }
 }

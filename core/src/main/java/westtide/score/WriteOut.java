@@ -1,0 +1,65 @@
+package westtide.score;
+
+import java.util.List;
+import westtide.follow.ChordDegrees;
+import westtide.follow.Harmony;
+import westtide.rhythm.Meter;
+import westtide.song.FollowRule;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Song;
+import westtide.song.edit.Edit;
+import westtide.song.edit.LineEdits;
+import westtide.song.id.PartId;
+
+/**
+ * Turns what a rule plays into written notes that stay attached to the chords, so that they still
+ * follow chord, key and form.
+ */
+public final class WriteOut {
+  private static final int LOWEST = 12;
+  private static final int HIGHEST = 72;
+
+  private WriteOut() {}
+
+  /**
+   * Writes out a pattern as it is played in the section at a place; a pattern that is written
+   * already stays.
+   */
+  public static Edit of(PartId part, String pattern, int place) {
+    return Edit.named(
+        song -> "Write out " + pattern + " of " + song.part(part).map(Part::name).orElse("a part"),
+        song -> written(song, part, pattern, place));
+  }
+
+  private static Song written(Song song, PartId id, String pattern, int place) {
+    Part part = song.part(id).orElseThrow();
+    if (!(part.pattern(pattern).pattern() instanceof Pattern.Following)) {
+      return song;
+    }
+    Harmonies harmonies = new Harmonies(song);
+    Harmony harmony = harmonies.of(part, pattern, place).harmony();
+    List<Note> notes = new Lines(song, harmonies).of(part, pattern, place).notes();
+    Meter meter = song.brief().meter();
+    ChordDegrees degrees = new ChordDegrees(harmony, song.brief().key(), lowest(part, notes));
+    ChordDegrees.Written line = degrees.written(notes, meter.ticksPerBar());
+    Pattern out = new Pattern.Attached(line.bars(), degrees.lowest(), line.notes());
+    return new LineEdits(id, pattern).replace("", out).apply(song);
+  }
+
+  /** Where the octave of the rule begins; of other rules, where the notes do. */
+  private static int lowest(Part part, List<Note> notes) {
+    int own =
+        part.rules(FollowRule.Bass808.class).stream()
+            .map(FollowRule.Bass808::lowest)
+            .findFirst()
+            .or(
+                () ->
+                    part.rules(FollowRule.Bass.class).stream()
+                        .map(FollowRule.Bass::lowest)
+                        .findFirst())
+            .orElseGet(() -> notes.stream().mapToInt(Note::key).min().orElse(LOWEST));
+    return Math.max(LOWEST, Math.min(HIGHEST, own));
+  }
+}
