@@ -21,6 +21,7 @@ import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.Arpeggio;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
@@ -183,6 +184,17 @@ final class SongReader {
               number(node, "lowest"),
               field(node, "pickUp").asBoolean(),
               field(node, "fifths").asBoolean());
+      case "arpeggio" ->
+          new Arpeggio(
+              named(Arpeggio.Order.class, node, "order"),
+              named(Arpeggio.Rate.class, node, "rate"),
+              number(node, "octaves"),
+              number(node, "gate"),
+              new Figure(text(node, "steps")),
+              number(node, "lowest"),
+              number(node, "swellBars"),
+              number(node, "flourishBars"),
+              field(node, "seed").asLong());
       case "part" ->
           new FollowRule.Doubling(
               PartId.of(text(node, "part")),

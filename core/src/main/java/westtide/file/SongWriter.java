@@ -3,6 +3,7 @@ package westtide.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import westtide.song.Arpeggio;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
@@ -151,6 +152,22 @@ final class SongWriter {
           .put("lowest", rule.lowest())
           .put("pickUp", rule.pickUp())
           .put("fifths", rule.fifths());
+    }
+
+    @Override
+    public ObjectNode arpeggio(Arpeggio rule) {
+      return nodes
+          .objectNode()
+          .put("follows", "arpeggio")
+          .put("order", rule.order().name())
+          .put("rate", rule.rate().name())
+          .put("octaves", rule.octaves())
+          .put("gate", rule.gate())
+          .put("steps", rule.steps().text())
+          .put("lowest", rule.lowest())
+          .put("swellBars", rule.swellBars())
+          .put("flourishBars", rule.flourishBars())
+          .put("seed", rule.seed());
     }
 
     @Override

@@ -3,6 +3,7 @@ package westtide.follow;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import westtide.song.Arpeggio;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.id.PartId;
@@ -53,6 +54,11 @@ public record Follower(
   @Override
   public List<Note> bass(FollowRule.Bass rule) {
     return new BassFollower(rule, key).resolve(harmony);
+  }
+
+  @Override
+  public List<Note> arpeggio(Arpeggio rule) {
+    return new ArpeggioFollower(rule, harmony).resolve();
   }
 
   @Override

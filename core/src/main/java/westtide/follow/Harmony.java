@@ -1,5 +1,6 @@
 package westtide.follow;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Meter;
@@ -48,6 +49,19 @@ public record Harmony(
   public Harmony overPedal(NoteName bass) {
     List<PlacedChord> held = chords.stream().map(chord -> chord.overBass(bass)).toList();
     return new Harmony(progression, held, meter, tempo, rhythm, octave);
+  }
+
+  /** What is heard from a tick on, for so many ticks, as if it began there. */
+  public Harmony from(int tick, int ticks) {
+    List<PlacedChord> heard = new ArrayList<>();
+    for (PlacedChord chord : chords) {
+      int start = Math.max(chord.start(), tick);
+      int end = Math.min(chord.end(), tick + ticks);
+      if (end > start) {
+        heard.add(new PlacedChord(start - tick, end - start, chord.span(), chord.push()));
+      }
+    }
+    return new Harmony(progression, heard, meter, tempo, rhythm, octave);
   }
 
   /** Length in ticks. */

@@ -14,6 +14,7 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -48,7 +49,13 @@ final class LowEndSoundings {
         addClashes(part, low, findings);
       }
     }
-    return new StageSoundings(measures(subs.get(0)), findings);
+    List<Measure> measures =
+        new PlayedBars(song)
+            .part(Role.SUB)
+            .flatMap(part -> score.part(part.id()))
+            .map(this::measures)
+            .orElse(List.of());
+    return new StageSoundings(measures, findings);
   }
 
   /** The figures of a low part. */

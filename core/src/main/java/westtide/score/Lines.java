@@ -9,6 +9,7 @@ import westtide.follow.ChordDegrees;
 import westtide.follow.Follower;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
+import westtide.song.Arpeggio;
 import westtide.song.CellSpan;
 import westtide.song.FollowRule;
 import westtide.song.Note;
@@ -110,6 +111,11 @@ final class Lines {
 
     @Override
     public Place bass(FollowRule.Bass rule) {
+      return by(heard(), 0);
+    }
+
+    @Override
+    public Place arpeggio(Arpeggio rule) {
       return by(heard(), 0);
     }
 

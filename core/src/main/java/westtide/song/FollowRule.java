@@ -16,7 +16,12 @@ import westtide.theory.voicing.VoicingKind;
 import westtide.theory.voicing.VoicingRange;
 
 /** A rule by which a part follows the chords, the kick or another part, kept instead of notes. */
-public sealed interface FollowRule {
+public sealed interface FollowRule
+    permits FollowRule.Chords,
+        FollowRule.Bass808,
+        FollowRule.Bass,
+        FollowRule.Doubling,
+        Arpeggio {
   /** Does what fits the kind of rule. */
   <R> R accept(Kinds<R> kinds);
 
@@ -37,6 +42,9 @@ public sealed interface FollowRule {
 
     /** For a part that plays what another plays. */
     R doubling(Doubling rule);
+
+    /** For an arpeggio. */
+    R arpeggio(Arpeggio rule);
   }
 
   /**

@@ -73,6 +73,11 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
   }
 
   @Override
+  public String arpeggio(Arpeggio rule) {
+    return "arpeggio " + rule.order() + ", " + rule.rate();
+  }
+
+  @Override
   public String doubling(FollowRule.Doubling rule) {
     return "doubles "
         + names.getOrDefault(rule.model(), "a part")

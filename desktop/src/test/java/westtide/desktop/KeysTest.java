@@ -124,7 +124,7 @@ class KeysTest extends WindowTest {
     focus("#low-end-sheet");
     push(KeyCode.PAGE_DOWN);
     settle();
-    press("#bars-later", "#bars-earlier");
+    press("#page-bars-5-8", "#page-bars-1-4");
     focus("#low-end-sheet");
     push(KeyCode.PAGE_UP);
     push(KeyCode.PAGE_UP);
@@ -145,7 +145,7 @@ class KeysTest extends WindowTest {
     assertThat(line()).contains(late.withVelocity(late.velocity() - 6).withKey(late.key() + 1));
     push(KeyCode.ESCAPE);
     settle();
-    assertHas(words("#note-summary"), "No note chosen");
+    assertHas(words("#note-summary"), "Drag to write a note");
   }
 
   @Test

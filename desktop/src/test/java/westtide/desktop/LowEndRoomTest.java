@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -27,7 +28,7 @@ class LowEndRoomTest extends TrapSongTest {
   @Test
   void the808IsDrawnOnTheKickAndCanGoItsOwnWay() {
     go(Stage.LOW_END);
-    assertHas(lookup("#sub-0").query().getAccessibleText(), "808 F♯1");
+    assertHas(lookup("#sub-0").query().getAccessibleText(), "F♯1 at 1.1.1");
     press("#link-own-rhythm");
     assertThat(rule().link()).isEqualTo(KickLink.INDEPENDENT);
     type("#sub-lowest", "A0");
@@ -41,11 +42,17 @@ class LowEndRoomTest extends TrapSongTest {
   @Test
   void theBarThatIsChosenIsShownWhereverOneGoes() {
     go(Stage.LOW_END);
-    press("#bars-later");
+    press("#page-bars-5-8");
     assertThat(shell.open().selection().bar()).hasValue(4);
     assertThat(lookup("#tide-bar").query().getAccessibleText())
         .isEqualTo("Chosen bar " + (shell.open().bar() + 1));
-    clickOn("#sub-0");
+    String note =
+        lookup(".note").queryAll().stream()
+            .map(Node::getId)
+            .filter(id -> id != null && id.startsWith("sub-"))
+            .findFirst()
+            .orElseThrow();
+    clickOn("#" + note);
     assertThat(shell.open().selection().notes()).hasSize(1);
     assertThat(lookup(".chosen-ring").queryAll()).hasSize(1);
     interact(() -> lookup("#tide-chart").query().requestFocus());
@@ -67,7 +74,7 @@ class LowEndRoomTest extends TrapSongTest {
     press("#page-bars-5-8");
     assertThat(shell.open().selection().bar()).hasValue(4);
     go(Stage.LOW_END);
-    press("#bars-earlier");
+    press("#page-bars-1-4");
     go(Stage.LINES);
     assertThat(lookup("#page-bars-1-4").<ToggleButton>query().isSelected()).isTrue();
     clickOn("#note-0");

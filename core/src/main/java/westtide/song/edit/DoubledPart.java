@@ -7,15 +7,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Velocity;
+import westtide.song.Arpeggio;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
 import westtide.song.id.PartId;
+import westtide.song.line.ChordNote;
 import westtide.theory.voicing.ChordMember;
 
 /**
@@ -117,6 +120,19 @@ record DoubledPart(PartId part, String pattern, FollowRule.Doubling rule) {
     @Override
     public FollowRule bass(FollowRule.Bass of) {
       return of.withLowest(Math.max(12, Math.min(72, of.lowest() + 12 * rule.octaves())));
+    }
+
+    @Override
+    public FollowRule arpeggio(Arpeggio of) {
+      return of.withLowest(Math.max(12, Math.min(108, of.lowest() + 12 * rule.octaves())));
+    }
+
+    @Override
+    public Pattern attached(Pattern.Attached of) {
+      List<ChordNote> louder =
+          of.notes().stream().map(note -> note.louder(rule.velocity())).toList();
+      return of.withNotes(louder)
+          .withLowest(Math.max(12, Math.min(72, of.lowest() + 12 * rule.octaves())));
     }
 
     @Override

@@ -2,7 +2,9 @@ package westtide.song.edit;
 
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.theory.Pitch;
@@ -27,8 +29,18 @@ public final class LowEndEdits {
             song.withPart(
                 part,
                 p ->
-                    p.withRule(FollowRule.Bass808.class, r -> r.withLowest(midi))
-                        .withRule(FollowRule.Bass.class, r -> r.withLowest(midi))));
+                    p.withPatterns(
+                        p.patterns().stream().map(named -> begun(named, midi)).toList())));
+  }
+
+  /** A pattern whose octave begins at a note, if it has one. */
+  private static NamedPattern begun(NamedPattern named, int midi) {
+    if (named.pattern() instanceof Pattern.Attached line) {
+      return named.withPattern(line.withLowest(midi));
+    }
+    return named
+        .withRule(FollowRule.Bass808.class, r -> r.withLowest(midi))
+        .withRule(FollowRule.Bass.class, r -> r.withLowest(midi));
   }
 
   private static String name(Song song, PartId part) {

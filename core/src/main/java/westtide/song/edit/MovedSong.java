@@ -3,6 +3,7 @@ package westtide.song.edit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.song.Arpeggio;
 import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
 import westtide.song.Note;
@@ -106,6 +107,11 @@ record MovedSong(DegreeBend bend, int shift) {
     @Override
     public FollowRule bass(FollowRule.Bass rule) {
       return rule.withLowest(lowest(rule.lowest(), 72));
+    }
+
+    @Override
+    public FollowRule arpeggio(Arpeggio rule) {
+      return rule.withLowest(lowest(rule.lowest(), 108));
     }
 
     @Override

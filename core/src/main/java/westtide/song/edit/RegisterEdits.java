@@ -1,8 +1,10 @@
 package westtide.song.edit;
 
+import westtide.song.Arpeggio;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.id.PartId;
 
 /**
@@ -50,6 +52,16 @@ public record RegisterEdits(PartId part, String pattern) {
     @Override
     public FollowRule bass(FollowRule.Bass rule) {
       return rule.withLowest(Math.min(72, rule.lowest() + 12));
+    }
+
+    @Override
+    public FollowRule arpeggio(Arpeggio rule) {
+      return rule.withLowest(Math.min(108, rule.lowest() + 12));
+    }
+
+    @Override
+    public Pattern attached(Pattern.Attached line) {
+      return line.withLowest(Math.min(72, line.lowest() + 12));
     }
 
     @Override

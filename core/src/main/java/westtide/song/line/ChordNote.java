@@ -31,4 +31,10 @@ public record ChordNote(
   public ChordNote withStart(int tick) {
     return new ChordNote(tick, ticks, degree, octave, velocity, slide);
   }
+
+  /** The note louder (positive) or softer, held inside 1 to 127. */
+  public ChordNote louder(int by) {
+    int held = Velocity.held((long) velocity + by);
+    return new ChordNote(start, ticks, degree, octave, held, slide);
+  }
 }

@@ -1,6 +1,7 @@
 package westtide.desktop.kit;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ToggleButton;
@@ -51,7 +52,7 @@ public final class Chips<T> extends HBox {
 
   /** Shows the choices with one selected; nothing is rebuilt when both are as before. */
   public void show(List<T> shown, T now) {
-    if (shown.equals(choices) && now.equals(selected)) {
+    if (shown.equals(choices) && Objects.equals(now, selected)) {
       return;
     }
     boolean same = shown.equals(choices);
@@ -63,11 +64,20 @@ public final class Chips<T> extends HBox {
     light();
   }
 
+  /** Shows the choices with any number of them lit; each press is told. */
+  public void showMany(List<T> shown, List<T> lit) {
+    again = true;
+    show(shown, null);
+    for (int i = 0; i < choices.size(); i++) {
+      ((ToggleButton) box.getChildren().get(i)).setSelected(lit.contains(choices.get(i)));
+    }
+  }
+
   private void light() {
     for (int i = 0; i < choices.size(); i++) {
       ((ToggleButton) box.getChildren().get(i)).setSelected(choices.get(i).equals(selected));
     }
-    focus.enterAt(Math.max(0, choices.indexOf(selected)));
+    focus.enterAt(selected == null ? 0 : Math.max(0, choices.indexOf(selected)));
   }
 
   private void build() {

@@ -1,5 +1,6 @@
 package westtide.desktop.kit;
 
+import javafx.application.Platform;
 import javafx.beans.InvalidationListener;
 import javafx.css.PseudoClass;
 import javafx.geometry.Bounds;
@@ -27,7 +28,7 @@ final class FieldProblem {
     bubble.setId(id + "-problem");
     bubble.setMouseTransparent(true);
     bubble.setMaxWidth(WIDEST);
-    field.sceneProperty().addListener((o, was, is) -> hide());
+    field.sceneProperty().addListener((o, was, is) -> leave());
     field.setAccessibleHelp("");
   }
 
@@ -63,6 +64,17 @@ final class FieldProblem {
     Bounds at = field.localToScene(field.getLayoutBounds());
     double x = at.getMinX() + column;
     Floating.lay(Floating.host(field), bubble, x, at.getMaxY() + GAP, at.getMinY() - GAP, 0);
+  }
+
+  /** The panel the field stands on may be on its way out with all that lies on it. */
+  private void leave() {
+    field.localToSceneTransformProperty().removeListener(moved);
+    Platform.runLater(
+        () -> {
+          if (!said || field.getScene() == null) {
+            hide();
+          }
+        });
   }
 
   private void hide() {

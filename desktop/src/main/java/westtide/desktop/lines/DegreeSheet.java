@@ -1,201 +1,145 @@
 package westtide.desktop.lines;
 
 import java.util.List;
-import javafx.scene.shape.Rectangle;
 import westtide.desktop.kit.Axis;
-import westtide.desktop.kit.Drawing;
-import westtide.desktop.kit.KeyTable;
-import westtide.desktop.kit.SheetGestures;
-import westtide.rhythm.Position;
+import westtide.desktop.line.DegreeRows;
+import westtide.desktop.line.HeardLine;
+import westtide.desktop.line.LinePage;
+import westtide.desktop.line.NoteMarks;
+import westtide.desktop.line.NoteSheet;
+import westtide.desktop.line.Rows;
 import westtide.rhythm.Ticks;
-import westtide.song.Brief;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
 import westtide.song.Note;
-import westtide.song.Pattern;
+import westtide.song.Role;
 import westtide.song.chord.PlacedChord;
+import westtide.theory.Key;
 
 /**
- * Four bars of a written line on degree rows: chord tones shaded bar by bar, notes as bars joined
- * by a thin contour.
+ * A line on degree rows: chord tones shaded as they are heard, other parts as faint ghosts, and a
+ * strip below that is darker where bar and register are already full.
  */
-final class DegreeSheet extends Drawing {
+final class DegreeSheet extends NoteSheet {
   private static final double LEFT = 50;
-  private static final double TOP = 26;
-  private static final double FOOT = 8;
+  private static final double FOOT = 18;
+  private static final int FULL = 5;
 
-  private final NoteMarks.Actions actions;
-  private final NoteMarks marks;
-  private final SheetGestures<Note> gestures;
-  private Brief brief;
-  private Pattern.Written line = new Pattern.Written(1, List.of());
-  private List<PlacedChord> chords = List.of();
-  private int firstBar;
   private int lowest = 60;
   private int highest = 84;
 
   DegreeSheet(NoteMarks.Actions actions) {
-    super("The line on degree rows", true);
-    setId("degree-sheet");
-    this.actions = actions;
-    this.marks = new NoteMarks(actions, this::page, this::redraw);
-    this.gestures = SheetGestures.on(this, marks);
-  }
-
-  /** What can be done here and by which keys. */
-  KeyTable keys() {
-    return marks.keys();
-  }
-
-  /** Shows the bars of a line from one on; {@code anew} when it is not the line shown before. */
-  void show(Brief in, Pattern.Written shown, List<PlacedChord> harmony, int fromBar, boolean anew) {
-    brief = in;
-    line = shown;
-    makeRoom(anew);
-    chords = harmony;
-    firstBar = fromBar;
-    marks.settle();
-    redraw();
-  }
-
-  /** Shows a tick of the line, if it is on the page. */
-  void follow(double tick) {
-    LinePage page = page();
-    if (tick >= page.firstTick() && tick < page.endTick()) {
-      playAt(tick);
-    } else {
-      playNowhere();
-    }
+    super("The line on degree rows", "degree-sheet", "note-", actions);
   }
 
   @Override
-  protected double playX(double tick) {
-    return page().time().at(tick);
+  protected double left() {
+    return LEFT;
   }
 
-  private LinePage page() {
-    DegreeRows rows = new DegreeRows(brief.key(), lowest, highest, TOP, getHeight() - FOOT);
-    return new LinePage(line, brief.meter(), firstBar, rows, LEFT, getWidth() - 8);
+  @Override
+  protected double foot() {
+    return FOOT;
   }
 
-  /** Rows stay where they are while the line is worked on, unless a note comes near their edge. */
-  private void makeRoom(boolean anew) {
-    int low = line.notes().stream().mapToInt(Note::key).min().orElse(69);
-    int high = line.notes().stream().mapToInt(Note::key).max().orElse(74);
+  @Override
+  protected Rows rows() {
+    return degrees();
+  }
+
+  private DegreeRows degrees() {
+    return new DegreeRows(key(), lowest, highest, TOP, getHeight() - FOOT);
+  }
+
+  private Key key() {
+    return line().orElseThrow().song().brief().key();
+  }
+
+  @Override
+  protected void makeRoom(List<Note> notes, boolean anew, boolean dragging) {
+    int low = notes.stream().mapToInt(Note::key).min().orElse(69);
+    int high = notes.stream().mapToInt(Note::key).max().orElse(74);
     int middle = (low + high) / 2;
     boolean tight = low <= lowest || high >= highest;
-    if (anew || (tight && !gestures.dragging())) {
+    if (anew || (tight && !dragging)) {
       lowest = Math.max(0, Math.min(low - 4, middle - 11));
       highest = Math.min(127, Math.max(high + 4, middle + 11));
     }
   }
 
   @Override
-  protected void draw() {
-    if (brief == null) {
-      return;
-    }
-    LinePage page = page();
-    Axis x = page.time();
-    drawRows(page, x);
-    drawBars(page, x);
-    drawContour(page, x);
-    List<Note> chosen = actions.chosen();
-    for (int i = 0; i < line.notes().size(); i++) {
-      Note note = line.notes().get(i);
-      drawNote(note, i, chosen.contains(note), page, x);
-    }
-    if (chosen.isEmpty()) {
-      DegreeRows rows = page.rows();
-      int key = Math.max(rows.low(), Math.min(rows.high(), marks.cursorKey()));
-      double from = x.at(Ticks.ofSteps(marks.cursorStep()));
-      ring(from, rows.y(key) - 8, x.length(Ticks.PER_STEP), 16);
-    }
-  }
-
-  private void drawRows(LinePage page, Axis x) {
-    DegreeRows rows = page.rows();
+  protected void ground(HeardLine shown, LinePage page) {
+    DegreeRows rows = degrees();
     double lastLabel = Double.MAX_VALUE;
     for (int midi = rows.low(); midi <= rows.high(); midi++) {
       double y = rows.y(midi);
-      double half = Math.min(9, rows.thickness(midi) / 2 - 1);
-      for (PlacedChord chord : chords) {
-        boolean shown = chord.end() > page.firstTick() && chord.start() < page.endTick();
-        if (shown && chord.chord().contains(midi % 12)) {
-          double from = x.at(Math.max(page.firstTick(), chord.start()));
-          double to = x.at(Math.min(page.endTick(), chord.end()));
-          box(from, y - half, to - from, 2 * half, "band", "tone");
-        }
-      }
-      boolean home = brief.key().tonic().pitchClass() == midi % 12;
-      line(
-          LEFT,
-          y,
-          getWidth() - 8,
-          y,
-          "rule",
-          home ? "home" : rows.inScale(midi) ? "degree" : "faint");
-      if (rows.inScale(midi) && lastLabel - y >= 11) {
-        textEnding(
-            LEFT - 9, y + 5, brief.key().degreeOf(midi % 12).toString(), home ? "bold" : "plain");
+      shade(shown, page, midi, y, Math.min(9, rows.thickness(midi) / 2 - 1));
+      boolean home = key().tonic().pitchClass() == midi % 12;
+      String style = home ? "home" : rows.inScale(midi) ? "degree" : "faint";
+      line(LEFT, y, getWidth() - 8, y, "rule", style);
+      if (rows.inScale(midi) && lastLabel - y >= scaled(11)) {
+        String degree = key().degreeOf(midi % 12).toString();
+        textEnding(LEFT - 9, y + 5, degree, home ? "bold" : "plain");
         lastLabel = y;
       }
     }
+    for (ScoredNote ghost : ghosts()) {
+      if (rows.shows(ghost.key())) {
+        double from = Math.max(LEFT, songX(page, ghost.start()));
+        double to = Math.min(getWidth() - 8, songX(page, ghost.end()));
+        if (to > from) {
+          line(from, rows.y(ghost.key()), to, rows.y(ghost.key()), "ghost");
+        }
+      }
+    }
+    drawDensity(shown, page);
   }
 
-  private void drawBars(LinePage page, Axis x) {
-    int ticksPerBar = brief.meter().ticksPerBar();
-    for (int tick = page.firstTick();
-        tick <= page.endTick();
-        tick += brief.meter().ticksPerBeat()) {
-      boolean bar = tick % ticksPerBar == 0;
-      line(x.at(tick), TOP - 8, x.at(tick), getHeight() - FOOT, "rule", bar ? "bar" : "faint");
-    }
-    for (PlacedChord chord : chords) {
-      if (chord.start() >= page.firstTick() && chord.start() < page.endTick()) {
-        Position at = Position.of(chord.start(), brief.meter());
-        String bar = chord.start() % ticksPerBar == 0 ? at.bar() + "  " : "";
-        squeeze(
-            text(x.at(chord.start()) + 4, TOP - 11, bar + chord.chord(), "bold"),
-            x.length(chord.ticks()) - 6);
+  /** The tones of the chords heard, where they are heard. */
+  private void shade(HeardLine shown, LinePage page, int midi, double y, double half) {
+    Axis x = page.time();
+    for (PlacedChord chord : shown.harmony().chords()) {
+      boolean here = chord.end() > page.firstTick() && chord.start() < page.endTick();
+      boolean rest = chord.span().articulation().rest();
+      if (here && !rest && chord.chord().contains(midi % 12)) {
+        double from = x.at(Math.max(page.firstTick(), chord.start()));
+        double to = x.at(Math.min(page.endTick(), chord.end()));
+        box(from, y - half, to - from, 2 * half, "band", "tone");
       }
     }
   }
 
-  private void drawContour(LinePage page, Axis x) {
-    DegreeRows rows = page.rows();
-    for (int i = 0; i + 1 < line.notes().size(); i++) {
-      Note from = line.notes().get(i);
-      Note to = line.notes().get(i + 1);
-      boolean near = to.start() - from.end() <= brief.meter().ticksPerBeat();
-      if (near
-          && from.end() > page.firstTick()
-          && from.end() <= page.endTick()
-          && to.start() < page.endTick()) {
-        line(
-            x.at(from.end()) - 3,
-            rows.y(from.key()),
-            x.at(to.start()) + 3,
-            rows.y(to.key()),
-            "contour");
+  /** Eighth by eighth how many notes of other parts sound in the register of the line. */
+  private void drawDensity(HeardLine shown, LinePage page) {
+    Axis x = page.time();
+    int eighth = 2 * Ticks.PER_STEP;
+    int[] counts = new int[(page.endTick() - page.firstTick()) / eighth];
+    int from = shown.songTick() + page.firstTick();
+    for (ScoredPart part : score().parts()) {
+      boolean other = !part.part().id().equals(shown.part().id());
+      if (other && part.part().role() != Role.DRUMS) {
+        notes(part, page).stream()
+            .filter(this::inRegister)
+            .forEach(note -> count(counts, note.start() - from, note.end() - from, eighth));
+      }
+    }
+    textEnding(LEFT - 9, getHeight() - 4, "full", "soft");
+    for (int i = 0; i < counts.length; i++) {
+      if (counts[i] > 0) {
+        double left = x.at(page.firstTick() + i * eighth);
+        String shade = "density-" + Math.min(FULL, counts[i]);
+        box(left, getHeight() - FOOT + 6, x.length(eighth) - 1, 8, "density", shade);
       }
     }
   }
 
-  private void drawNote(Note note, int index, boolean isChosen, LinePage page, Axis x) {
-    if (note.start() >= page.endTick() || note.end() <= page.firstTick()) {
-      return;
+  private static void count(int[] counts, int from, int to, int ticks) {
+    for (int i = Math.max(0, from / ticks); i < counts.length && i * ticks < to; i++) {
+      counts[i]++;
     }
-    double from = x.at(Math.max(page.firstTick(), note.start()));
-    double to = x.at(Math.min(page.endTick(), note.end()));
-    double y = page.rows().y(note.key());
-    Rectangle bar =
-        box(from + 1, y - 6, Math.max(8, to - from - 2), 12, "note", isChosen ? "chosen" : "plain");
-    bar.setArcWidth(12);
-    bar.setArcHeight(12);
-    String words = page.words(note) + ", velocity " + note.velocity();
-    thing(bar, "note-" + index, "note", words, isChosen);
-    sounds(bar, note.start(), note.end());
-    if (isChosen) {
-      chosenRing(from - 3, y - 10, Math.max(8, to - from) + 6, 20);
-    }
+  }
+
+  private boolean inRegister(ScoredNote note) {
+    return note.key() >= lowest && note.key() <= highest;
   }
 }

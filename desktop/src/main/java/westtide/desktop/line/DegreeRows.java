@@ -1,4 +1,4 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import westtide.theory.Key;
 
@@ -6,7 +6,7 @@ import westtide.theory.Key;
  * The rows of a line from low to high: notes of the scale have a full row, notes between a thin
  * one. Maps MIDI notes to heights on a sheet and back.
  */
-final class DegreeRows {
+public final class DegreeRows implements Rows {
   private static final double THIN = 0.45;
 
   private final int low;
@@ -21,7 +21,7 @@ final class DegreeRows {
    * Rows for MIDI notes {@code low} to {@code high} between two heights, {@code top} above {@code
    * bottom}.
    */
-  DegreeRows(Key key, int low, int high, double top, double bottom) {
+  public DegreeRows(Key key, int low, int high, double top, double bottom) {
     this.key = key;
     this.low = low;
     this.high = high;
@@ -36,35 +36,35 @@ final class DegreeRows {
     this.total = sum;
   }
 
-  Key key() {
+  @Override
+  public Key key() {
     return key;
   }
 
-  int low() {
+  @Override
+  public int low() {
     return low;
   }
 
-  int high() {
+  @Override
+  public int high() {
     return high;
   }
 
-  /** Whether a note has a row here. */
-  boolean shows(int midi) {
-    return midi >= low && midi <= high;
-  }
-
   /** The height of the middle of a note's row. */
-  double y(int midi) {
+  @Override
+  public double y(int midi) {
     return bottom - middles[midi - low] / total * (bottom - top);
   }
 
   /** Pixels of a note's row. */
-  double thickness(int midi) {
+  public double thickness(int midi) {
     return weight(midi) / total * (bottom - top);
   }
 
   /** The note whose row a height lies in, the lowest or highest beyond the ends. */
-  int midi(double y) {
+  @Override
+  public int midi(double y) {
     double wanted = (bottom - y) / (bottom - top) * total;
     double sum = 0;
     for (int midi = low; midi < high; midi++) {
@@ -77,7 +77,8 @@ final class DegreeRows {
   }
 
   /** The next note of the scale above (direction 1) or below (−1), within the rows. */
-  int scaleNote(int midi, int direction) {
+  @Override
+  public int next(int midi, int direction) {
     int next = midi + direction;
     while (next > low && next < high && !key.contains(next % 12)) {
       next += direction;
@@ -85,7 +86,8 @@ final class DegreeRows {
     return Math.max(low, Math.min(high, next));
   }
 
-  boolean inScale(int midi) {
+  /** Whether a note belongs to the key. */
+  public boolean inScale(int midi) {
     return key.contains(midi % 12);
   }
 

@@ -1,4 +1,4 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -68,8 +68,8 @@ final class NoteKeys {
 
   private void upDown(int direction) {
     if (chosen()) {
-      DegreeRows rows = page.get().rows();
-      change("Move notes by a degree", note -> note.withKey(rows.scaleNote(note.key(), direction)));
+      Rows rows = page.get().rows();
+      change("Move notes by a degree", note -> note.withKey(rows.next(note.key(), direction)));
     } else {
       marks.walk(0, direction);
     }
@@ -148,6 +148,6 @@ final class NoteKeys {
   }
 
   private void chooseAll() {
-    actions.choose(page.get().line().notes());
+    actions.choose(page.get().notes());
   }
 }

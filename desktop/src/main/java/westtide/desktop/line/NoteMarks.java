@@ -1,8 +1,9 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Bounds;
@@ -19,9 +20,9 @@ import westtide.song.Note;
  * them, with Alt it sets their velocity; a drag on an empty place writes a note as long as the
  * drag.
  */
-final class NoteMarks implements SheetGestures.Sheet<Note> {
+public final class NoteMarks implements SheetGestures.Sheet<Note> {
   /** What the gestures ask the room to do. */
-  interface Actions {
+  public interface Actions {
     /** The chosen notes as they are now, in order. */
     List<Note> chosen();
 
@@ -32,6 +33,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
     void put(String name, List<Note> without, List<Note> with);
   }
 
+  private static final int WHEEL = 4;
   private static final int NEW_STEPS = 2;
   private static final int NEW_VELOCITY = 92;
 
@@ -39,6 +41,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   private final Supplier<LinePage> page;
   private final Runnable redraw;
   private final KeyTable keys;
+  private Consumer<Boolean> zoom = closer -> {};
   private int cursorStep;
   private int cursorKey = 72;
 
@@ -52,6 +55,23 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   @Override
   public KeyTable keys() {
     return keys;
+  }
+
+  void zooming(Consumer<Boolean> zooming) {
+    zoom = zooming;
+  }
+
+  @Override
+  public void zoom(boolean closer) {
+    zoom.accept(closer);
+  }
+
+  /** Makes the chosen notes louder or softer by turns of the wheel. */
+  void louder(int turns) {
+    change(
+        "Set velocity",
+        actions.chosen(),
+        note -> note.withVelocity(Velocity.held(note.velocity() + (long) WHEEL * turns)));
   }
 
   int cursorStep() {
@@ -73,10 +93,10 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   }
 
   void walk(int steps, int rows) {
-    DegreeRows on = page.get().rows();
+    Rows on = page.get().rows();
     cursorKey = Math.max(on.low(), Math.min(on.high(), cursorKey));
     cursorStep = Math.max(firstStep(), Math.min(lastStep(), cursorStep + steps));
-    cursorKey = rows == 0 ? cursorKey : on.scaleNote(cursorKey, rows);
+    cursorKey = rows == 0 ? cursorKey : on.next(cursorKey, rows);
     redraw.run();
   }
 
@@ -114,7 +134,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   @Override
   public Set<Note> within(Bounds frame) {
     LinePage on = page.get();
-    return on.line().notes().stream()
+    return on.notes().stream()
         .filter(note -> on.rows().shows(note.key()))
         .filter(
             note ->
@@ -143,7 +163,7 @@ final class NoteMarks implements SheetGestures.Sheet<Note> {
   void writeHere() {
     int tick = Ticks.ofSteps(cursorStep);
     List<Note> here =
-        page.get().line().notes().stream()
+        page.get().notes().stream()
             .filter(n -> n.key() == cursorKey && n.start() <= tick && n.end() > tick)
             .limit(1)
             .toList();

@@ -1,4 +1,4 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -23,7 +23,7 @@ class DegreeRowsTest {
   @Test
   void rowsOutsideTheScaleAreThinnerAndSkippedByTheKeys() {
     assertThat(ROWS.thickness(67)).isLessThan(ROWS.thickness(66));
-    assertThat(ROWS.scaleNote(66, 1)).isEqualTo(68);
-    assertThat(ROWS.scaleNote(66, -1)).isEqualTo(64);
+    assertThat(ROWS.next(66, 1)).isEqualTo(68);
+    assertThat(ROWS.next(66, -1)).isEqualTo(64);
   }
 }

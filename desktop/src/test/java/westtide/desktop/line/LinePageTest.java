@@ -1,4 +1,4 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,7 +6,6 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.rhythm.Meter;
 import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.theory.Key;
 
 class LinePageTest {
@@ -14,7 +13,7 @@ class LinePageTest {
   private static final Note HIGH = new Note(4 * 3840 + 960, 240, 73, 90);
   private static final DegreeRows ROWS = new DegreeRows(Key.parse("F# minor"), 60, 84, 30, 500);
   private static final LinePage PAGE =
-      new LinePage(new Pattern.Written(6, List.of(LOW, HIGH)), Meter.COMMON, 4, ROWS, 50, 818);
+      new LinePage(List.of(LOW, HIGH), 6, Meter.COMMON, 4, 4, ROWS, 50, 818);
 
   @Test
   void theLastPageEndsWithTheLine() {

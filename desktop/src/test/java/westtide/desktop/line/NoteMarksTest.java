@@ -1,4 +1,4 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -12,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import westtide.desktop.kit.Pull;
 import westtide.rhythm.Meter;
 import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.theory.Key;
 
 /** What gestures make of a line, with a stand-in for the room that keeps it as the room would. */
@@ -46,7 +45,7 @@ class NoteMarksTest {
   }
 
   private LinePage page() {
-    return new LinePage(new Pattern.Written(4, notes), Meter.COMMON, 0, ROWS, 50, 818);
+    return new LinePage(List.copyOf(notes), 4, Meter.COMMON, 0, 4, ROWS, 50, 818);
   }
 
   private double x(int tick) {

@@ -1,82 +1,91 @@
-package westtide.desktop.lines;
+package westtide.desktop.line;
 
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import westtide.desktop.kit.Axis;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
-import westtide.song.Pattern;
 
 /**
- * Four bars of a line laid out on a sheet: where its notes are, and what is at a point.
+ * Some bars of a line laid out on a sheet: where its notes are, and what is at a point.
  *
- * @param line the whole line
+ * @param notes the notes of the whole line
+ * @param bars how long the line is
  * @param meter its meter
  * @param firstBar the first bar on the page, from 0
+ * @param shown how many bars a page has
  * @param rows heights of notes
  * @param left pixel of the first tick
  * @param right pixel of the last
  */
-record LinePage(
-    Pattern.Written line, Meter meter, int firstBar, DegreeRows rows, double left, double right) {
-  /** Bars on a page. */
-  static final int BARS = 4;
-
+public record LinePage(
+    List<Note> notes,
+    int bars,
+    Meter meter,
+    int firstBar,
+    int shown,
+    Rows rows,
+    double left,
+    double right) {
   private static final double GRIP = 7;
   private static final double REACH = 9;
 
-  int firstTick() {
+  /** The first tick on the page. */
+  public int firstTick() {
     return firstBar * meter.ticksPerBar();
   }
 
-  int endTick() {
-    return firstTick() + Math.min(BARS, line.bars() - firstBar) * meter.ticksPerBar();
+  /** The tick after the page. */
+  public int endTick() {
+    return firstTick() + Math.min(shown, bars - firstBar) * meter.ticksPerBar();
   }
 
   /** The tick after the whole line. */
-  int lineEnd() {
-    return line.bars() * meter.ticksPerBar();
+  public int lineEnd() {
+    return bars * meter.ticksPerBar();
   }
 
-  Axis time() {
+  /** Ticks of the line to pixels. */
+  public Axis time() {
     return new Axis(firstTick(), endTick(), left, right);
   }
 
   /** The step of the line under a pixel, held on the page. */
-  int step(double x) {
+  public int step(double x) {
     double tick = Math.max(firstTick(), Math.min(endTick() - 1.0, time().value(x)));
     return (int) tick / Ticks.PER_STEP;
   }
 
   /** The note under a point, the nearest when several are. */
-  Optional<Note> noteAt(double x, double y) {
+  public Optional<Note> noteAt(double x, double y) {
     Axis time = time();
-    return line.notes().stream()
+    return notes.stream()
         .filter(note -> x >= time.at(note.start()) - 2 && x <= time.at(note.end()) + 2)
         .filter(note -> distance(note, y) <= REACH)
         .min(Comparator.comparingDouble(note -> distance(note, y)));
   }
 
   /** Whether a pixel is on the grip at the right end of a note. */
-  boolean atEnd(Note note, double x) {
+  public boolean atEnd(Note note, double x) {
     double width = time().length(note.ticks());
     return x > time().at(note.end()) - Math.min(GRIP, width / 3);
   }
 
   /** A start at which a note of that length stays inside the line. */
-  int heldStart(int start, int ticks) {
+  public int heldStart(int start, int ticks) {
     return Math.max(0, Math.min(lineEnd() - ticks, start));
   }
 
   /** A length of at least a step that stays inside the line. */
-  int heldLength(Note note, int ticks) {
+  public int heldLength(Note note, int ticks) {
     return Math.max(Ticks.PER_STEP, Math.min(lineEnd() - note.start(), ticks));
   }
 
   /** A note in words. */
-  String words(Note note) {
+  public String words(Note note) {
     return rows.key().pitch(note.key()) + " at " + Position.of(note.start(), meter);
   }
 

@@ -1,0 +1,55 @@
+package westtide.desktop.line;
+
+import java.util.Optional;
+import java.util.function.Consumer;
+import westtide.desktop.kit.TypedLine;
+import westtide.song.AttachedText;
+import westtide.song.Pattern;
+import westtide.song.WrittenText;
+import westtide.song.edit.Edit;
+import westtide.song.edit.LineEdits;
+import westtide.text.Reading;
+
+/** The text of a written line, whichever way its notes are written. */
+interface LineWriting {
+  /** The line as text. */
+  String format();
+
+  /** Takes a text in its place, or says what is wrong with it. */
+  Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply);
+
+  /** The writing of a line; empty where a rule plays it. */
+  static Optional<LineWriting> of(HeardLine line) {
+    Pattern pattern = line.part().pattern(line.pattern()).pattern();
+    var brief = line.song().brief();
+    if (pattern instanceof Pattern.Written written) {
+      WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
+      return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));
+    }
+    if (pattern instanceof Pattern.Attached attached) {
+      AttachedText text = new AttachedText(brief.meter());
+      return Optional.of(
+          new Of(line, text.format(attached), typed -> text.changed(attached, typed)));
+    }
+    return Optional.empty();
+  }
+
+  /** Reads a text. */
+  interface Reader {
+    Reading<? extends Pattern> read(String typed);
+  }
+
+  /** A text with what reads it. */
+  record Of(HeardLine line, String format, Reader reader) implements LineWriting {
+    @Override
+    public Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply) {
+      Reading<? extends Pattern> reading = reader.read(typed);
+      if (reading instanceof Reading.Problem<? extends Pattern> problem) {
+        return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+      }
+      LineEdits edits = new LineEdits(line.part().id(), line.pattern());
+      apply.accept(edits.replace("Type " + line.part().name(), reading.orElseThrow()));
+      return Optional.empty();
+    }
+  }
+}

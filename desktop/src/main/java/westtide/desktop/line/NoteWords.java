@@ -1,0 +1,53 @@
+package westtide.desktop.line;
+
+import java.util.stream.Collectors;
+import westtide.rhythm.Position;
+import westtide.song.Note;
+import westtide.theory.Key;
+import westtide.theory.Pitch;
+
+/** A note in words, such as {@code "F♯5 · degree 1 · at 1.2.1 · 2 steps · velocity 92"}. */
+final class NoteWords {
+  private static final int STEP = 240;
+
+  private NoteWords() {}
+
+  static String of(Note note, HeardLine line) {
+    Key key = line.song().brief().key();
+    String chord = line.harmony().at(Math.min(note.start(), line.ticks() - 1)).chord().toString();
+    return key.pitch(note.key())
+        + " · "
+        + Math.round(Pitch.hertz(note.key()))
+        + " Hz · degree "
+        + key.degreeOf(note.key() % 12)
+        + " over "
+        + chord
+        + " · at "
+        + Position.of(note.start(), line.song().brief().meter())
+        + " · "
+        + steps(note.ticks())
+        + " · velocity "
+        + note.velocity()
+        + (note.slide() > 0 ? " · slide over " + steps(note.slide()) : "");
+  }
+
+  /** The pitches of a line with their frequencies, low to high. */
+  static String pitches(HeardLine line) {
+    String all =
+        line.notes().stream()
+            .map(Note::key)
+            .distinct()
+            .sorted()
+            .map(k -> line.song().brief().key().pitch(k) + " " + Math.round(Pitch.hertz(k)) + " Hz")
+            .collect(Collectors.joining(", "));
+    return all.isEmpty() ? "" : "Plays " + all + ". ";
+  }
+
+  /** Ticks in steps, such as {@code "2 steps"} or {@code "0.5 steps"}. */
+  static String steps(int ticks) {
+    if (ticks % STEP == 0) {
+      return ticks / STEP + (ticks == STEP ? " step" : " steps");
+    }
+    return String.format(java.util.Locale.ROOT, "%.2f steps", ticks / (double) STEP);
+  }
+}

@@ -1,0 +1,163 @@
+package westtide.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.geometry.Point2D;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import westtide.review.Stage;
+import westtide.song.Arpeggio;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.id.PartId;
+
+/** Lines and low lines in writing, by text, pointer and keys. */
+class WritingLinesTest extends TrapSongTest {
+  private Part sub() {
+    return song().parts(Role.SUB).get(0);
+  }
+
+  private Pattern.Attached low() {
+    return (Pattern.Attached) sub().patterns().get(0).pattern();
+  }
+
+  @Test
+  void aLineIsTypedAndWhatTheTextCannotSayStays() {
+    go(Stage.LINES);
+    Note first = line().get(0);
+    type("#lines-line-text", "5 - . b6 5 - - - | b7 . . 5' - . 1 ,5");
+    assertThat(line()).hasSize(7);
+    assertThat(line().get(0).key()).isEqualTo(first.key());
+    assertThat(line().get(0).velocity()).as("as it was played").isEqualTo(first.velocity());
+    type("#lines-line-text", "5 - x");
+    assertHas(words("#lines-line-text-problem"), "column 5");
+    push(KeyCode.ESCAPE);
+    press("#undo");
+    assertThat(line()).contains(first);
+  }
+
+  @Test
+  void the808IsWrittenOutAndGetsARestASlideAndARamp() {
+    go(Stage.LOW_END);
+    List<Integer> before = played();
+    press("#low-write-out");
+    assertThat(played()).as("written out it sounds the same").isEqualTo(before);
+    int notes = low().notes().size();
+    type("#low-line-text", "R - - - . . ~8 - R - - - . . R - | R . . .");
+    assertThat(low().notes()).extracting(n -> n.slide() > 0).contains(true);
+    assertThat(low().bars()).isEqualTo(2);
+    assertThat(low().notes()).hasSizeLessThan(notes + 10);
+    clickOn("#sub-3");
+    press("#shape-ramp");
+    assertThat(low().notes()).hasSize(5 + 8);
+    press("#undo");
+    assertThat(low().notes()).hasSize(5);
+  }
+
+  private List<Integer> played() {
+    PartId id = sub().id();
+    return shell.open().view().orElseThrow().score().part(id).orElseThrow().notes().stream()
+        .map(note -> note.key())
+        .toList();
+  }
+
+  @Test
+  void aLowNoteIsDrawnAndFollowsItsChord() {
+    go(Stage.LOW_END);
+    press("#low-write-out");
+    type("#low-line-text", "R - - - . . . . . . . . . . . .");
+    Node sheet = lookup("#low-end-sheet").query();
+    double step = (sheet.getLayoutBounds().getWidth() - 100) / 16;
+    Node note = lookup("#sub-0").query();
+    var bounds = note.localToScreen(note.getLayoutBounds());
+    Point2D empty = new Point2D(bounds.getMinX() + 8.3 * step, bounds.getCenterY());
+    drag(empty, empty.add(2 * step, 0));
+    settle();
+    assertThat(low().notes()).hasSize(2);
+    assertThat(low().notes().get(1).degree()).hasToString("R");
+    assertThat(low().notes().get(1).ticks()).isEqualTo(720);
+    press("#undo");
+    assertThat(low().notes()).hasSize(1);
+  }
+
+  @Test
+  void chosenNotesAreShapedAndTheRestStays() {
+    go(Stage.LINES);
+    List<Note> before = line();
+    clickOn("#note-0");
+    press("#shape-legato");
+    assertThat(line().get(0).end()).isEqualTo(before.get(1).start());
+    assertThat(line().subList(1, line().size())).isEqualTo(before.subList(1, before.size()));
+    press("#undo");
+    push(KeyCode.ESCAPE);
+    press("#shape-reverse", "#shape-reverse");
+    assertThat(line()).isEqualTo(before);
+  }
+
+  @Test
+  void theNoteListSetsExactValues() {
+    go(Stage.LINES);
+    press("#lines-page-note-list");
+    clickOn("#note-0");
+    settle();
+    type("#note-velocity", "77");
+    type("#note-length", "333");
+    assertThat(line().get(0).velocity()).isEqualTo(77);
+    assertThat(line().get(0).ticks()).isEqualTo(333);
+    type("#note-velocity", "400");
+    assertHas(words("#note-velocity-problem"), "127");
+  }
+
+  @Test
+  void patternsAreCopiedLengthenedAndUsedEverywhere() {
+    go(Stage.LINES);
+    PartId lead = song().parts(Role.LINE).get(0).id();
+    int bars = ((Pattern.Written) song().part(lead).orElseThrow().pattern("A").pattern()).bars();
+    press("#pattern-more");
+    type("#pattern-copy-name", "long");
+    assertThat(song().part(lead).orElseThrow().find("long")).isPresent();
+    press("#pattern-more");
+    type("#pattern-bars", String.valueOf(2 * bars));
+    press("#pattern-repeat");
+    Pattern.Written grown =
+        (Pattern.Written) song().part(lead).orElseThrow().pattern("long").pattern();
+    assertThat(grown.bars()).isEqualTo(2 * bars);
+    assertThat(grown.notes()).hasSize(2 * line().size());
+    press("#pattern-more");
+    press("#pattern-everywhere");
+    assertThat(shell.open().view().orElseThrow().score().part(lead).orElseThrow().passages())
+        .allMatch(passage -> passage.name().equals("long"));
+  }
+
+  @Test
+  void anArpeggioFollowsTheChordsAndASecondOneTakesTheFreeRegister() {
+    go(Stage.LINES);
+    PartId lead = song().parts(Role.LINE).get(0).id();
+    int parts = song().parts().size();
+    press("#lines-page-arpeggio", "#arp-begin", "#arp-rate-1-16", "#arp-order-up-and-down");
+    type("#arp-steps", "x.xX");
+    Arpeggio rule =
+        song().part(lead).orElseThrow().pattern("A").rule(Arpeggio.class).orElseThrow();
+    assertThat(rule.rate()).isEqualTo(Arpeggio.Rate.SIXTEENTH);
+    assertThat(rule.order()).isEqualTo(Arpeggio.Order.BOTH);
+    assertThat(rule.steps().text()).isEqualTo("x.xX");
+    shell.open().view().orElseThrow().score().part(lead).orElseThrow().passages().stream()
+        .filter(passage -> passage.name().equals("A"))
+        .forEach(
+            passage ->
+                passage
+                    .notes()
+                    .forEach(
+                        note ->
+                            assertThat(passage.chord(note.written()).chord().contains(note.key() % 12))
+                                .isTrue()));
+    press("#arp-second");
+    assertThat(song().parts()).hasSize(parts + 1);
+    type("#arp-steps", "x-q");
+    assertHas(words("#arp-steps-problem"), "a figure is written with");
+  }
+}
