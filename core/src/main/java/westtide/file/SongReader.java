@@ -28,6 +28,7 @@ import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
 import westtide.song.Level;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -194,6 +195,18 @@ final class SongReader {
               number(node, "lowest"),
               number(node, "swellBars"),
               number(node, "flourishBars"),
+              field(node, "seed").asLong());
+      case "low line" ->
+          new LowLine(
+              named(LowLine.Rhythm.class, node, "rhythm"),
+              new Figure(text(node, "figure")),
+              named(LowLine.Pitches.class, node, "pitches"),
+              named(LowLine.PickUp.class, node, "pickUp"),
+              number(node, "phraseBars"),
+              number(node, "rest"),
+              field(node, "shaped").asBoolean(),
+              field(node, "slides").asBoolean(),
+              number(node, "lowest"),
               field(node, "seed").asLong());
       case "part" ->
           new FollowRule.Doubling(

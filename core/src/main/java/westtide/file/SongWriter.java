@@ -7,6 +7,7 @@ import westtide.song.Arpeggio;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -167,6 +168,23 @@ final class SongWriter {
           .put("lowest", rule.lowest())
           .put("swellBars", rule.swellBars())
           .put("flourishBars", rule.flourishBars())
+          .put("seed", rule.seed());
+    }
+
+    @Override
+    public ObjectNode lowLine(LowLine rule) {
+      return nodes
+          .objectNode()
+          .put("follows", "low line")
+          .put("rhythm", rule.rhythm().name())
+          .put("figure", rule.figure().text())
+          .put("pitches", rule.pitches().name())
+          .put("pickUp", rule.pickUp().name())
+          .put("phraseBars", rule.phraseBars())
+          .put("rest", rule.rest())
+          .put("shaped", rule.shaped())
+          .put("slides", rule.slides())
+          .put("lowest", rule.lowest())
           .put("seed", rule.seed());
     }
 

@@ -15,8 +15,8 @@ import westtide.song.chord.PlacedChord;
 import westtide.theory.Pitch;
 
 /**
- * Plays the notes of the chords heard one after another. The order starts anew with every chord, the
- * steps go on; where the chords rest it rests.
+ * Plays the notes of the chords heard one after another. The order starts anew with every chord,
+ * the steps go on; where the chords rest it rests.
  */
 final class ArpeggioFollower {
   private static final int SOFTEST_SHARE = 45;
@@ -56,7 +56,8 @@ final class ArpeggioFollower {
   /** The last beat of every so many bars goes at double rate. */
   private boolean flourishes(int tick) {
     int bar = harmony.meter().ticksPerBar();
-    boolean last = rule.flourishBars() > 0 && tick / bar % rule.flourishBars() == rule.flourishBars() - 1;
+    boolean last =
+        rule.flourishBars() > 0 && tick / bar % rule.flourishBars() == rule.flourishBars() - 1;
     return last && tick % bar >= bar - Ticks.PER_QUARTER;
   }
 

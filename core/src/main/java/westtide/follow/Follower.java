@@ -5,6 +5,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import westtide.song.Arpeggio;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.id.PartId;
 import westtide.theory.Key;
@@ -59,6 +60,11 @@ public record Follower(
   @Override
   public List<Note> arpeggio(Arpeggio rule) {
     return new ArpeggioFollower(rule, harmony).resolve();
+  }
+
+  @Override
+  public List<Note> lowLine(LowLine rule) {
+    return new LowLineFollower(rule, harmony, kicks.get(), key).resolve();
   }
 
   @Override

@@ -49,6 +49,7 @@ final class LowEndSoundings {
         addClashes(part, low, findings);
       }
     }
+    findings.addAll(new LowLineFindings(score).take());
     List<Measure> measures =
         new PlayedBars(song)
             .part(Role.SUB)
@@ -73,7 +74,14 @@ final class LowEndSoundings {
         pitch(name + " lowest, Hz", low),
         pitch(name + " highest, Hz", high),
         Measure.of(name + " notes on a kick", Math.round(100 * together) + " %", together, 1, 0, 1),
-        Measure.of(name + " sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8));
+        Measure.of(name + " sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8),
+        leaps(name, notes));
+  }
+
+  private static Measure leaps(String name, List<ScoredNote> notes) {
+    double leaps = LowLineFindings.leaps(notes);
+    return Measure.of(
+        name + " leaps past a fifth", Math.round(100 * leaps) + " %", leaps, 1, 0, 0.1);
   }
 
   private Measure pitch(String name, int midi) {

@@ -12,6 +12,7 @@ import westtide.rhythm.Meter;
 import westtide.song.Arpeggio;
 import westtide.song.CellSpan;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -117,6 +118,11 @@ final class Lines {
     @Override
     public Place arpeggio(Arpeggio rule) {
       return by(heard(), 0);
+    }
+
+    @Override
+    public Place lowLine(LowLine rule) {
+      return by(heard(), harmonies.kicks(place).id());
     }
 
     @Override

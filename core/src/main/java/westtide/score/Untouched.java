@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import westtide.song.FollowRule;
 import westtide.song.Form;
+import westtide.song.LowLine;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
@@ -78,7 +79,8 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
   }
 
   private boolean hearsTheSame(Part part) {
-    boolean follows = !part.rules(FollowRule.Bass808.class).isEmpty();
+    boolean follows =
+        !part.rules(FollowRule.Bass808.class).isEmpty() || !part.rules(LowLine.class).isEmpty();
     if (follows && !sameDrums()) {
       return false;
     }

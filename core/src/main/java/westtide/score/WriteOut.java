@@ -5,6 +5,7 @@ import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -59,6 +60,7 @@ public final class WriteOut {
                     part.rules(FollowRule.Bass.class).stream()
                         .map(FollowRule.Bass::lowest)
                         .findFirst())
+            .or(() -> part.rules(LowLine.class).stream().map(LowLine::lowest).findFirst())
             .orElseGet(() -> notes.stream().mapToInt(Note::key).min().orElse(LOWEST));
     return Math.max(LOWEST, Math.min(HIGHEST, own));
   }

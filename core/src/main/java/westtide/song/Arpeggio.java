@@ -102,14 +102,12 @@ public record Arpeggio(
 
   /** The same in another order. */
   public Arpeggio withOrder(Order other) {
-    return new Arpeggio(
-        other, rate, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
+    return new Arpeggio(other, rate, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
   }
 
   /** The same at another rate. */
   public Arpeggio withRate(Rate other) {
-    return new Arpeggio(
-        order, other, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
+    return new Arpeggio(order, other, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
   }
 
   /** The same through other octaves. */
@@ -145,8 +143,7 @@ public record Arpeggio(
 
   /** The same drawn from another seed. */
   public Arpeggio withSeed(long other) {
-    return new Arpeggio(
-        order, rate, octaves, gate, steps, lowest, swellBars, flourishBars, other);
+    return new Arpeggio(order, rate, octaves, gate, steps, lowest, swellBars, flourishBars, other);
   }
 
   @Override

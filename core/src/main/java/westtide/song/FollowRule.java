@@ -21,7 +21,8 @@ public sealed interface FollowRule
         FollowRule.Bass808,
         FollowRule.Bass,
         FollowRule.Doubling,
-        Arpeggio {
+        Arpeggio,
+        LowLine {
   /** Does what fits the kind of rule. */
   <R> R accept(Kinds<R> kinds);
 
@@ -45,6 +46,9 @@ public sealed interface FollowRule
 
     /** For an arpeggio. */
     R arpeggio(Arpeggio rule);
+
+    /** For a low line by its grammar. */
+    R lowLine(LowLine rule);
   }
 
   /**

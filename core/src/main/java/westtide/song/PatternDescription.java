@@ -78,6 +78,15 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
   }
 
   @Override
+  public String lowLine(LowLine rule) {
+    return rule.pitches()
+        + ", "
+        + rule.rhythm()
+        + ", phrases of "
+        + counted(rule.phraseBars(), "bar");
+  }
+
+  @Override
   public String doubling(FollowRule.Doubling rule) {
     return "doubles "
         + names.getOrDefault(rule.model(), "a part")

@@ -22,8 +22,7 @@ import westtide.theory.Key;
 
 /** Orders and rates on worked examples (common practice). */
 class ArpeggioFollowerTest {
-  private static final Brief BRIEF =
-      Songs.draft("trap", 1).brief().withKey(Key.parse("C major"));
+  private static final Brief BRIEF = Songs.draft("trap", 1).brief().withKey(Key.parse("C major"));
 
   private static List<Note> play(Arpeggio rule, String chords, int bars) {
     Harmony harmony = Harmony.of(Songs.progression(BRIEF, chords), bars, BRIEF);
@@ -53,13 +52,10 @@ class ArpeggioFollowerTest {
 
   @Test
   void theOrderStartsAnewWithEveryChordAndTheStepsGoOn() {
-    Arpeggio rule =
-        Arpeggio.of(60).withRate(Arpeggio.Rate.QUARTER).withSteps(new Figure("Xx."));
+    Arpeggio rule = Arpeggio.of(60).withRate(Arpeggio.Rate.QUARTER).withSteps(new Figure("Xx."));
     List<Note> notes = play(rule, "C | F", 2);
     assertThat(names(notes, 6)).isEqualTo("C4 E4 G4 C4 F4 A4");
-    assertThat(notes)
-        .extracting(Note::start)
-        .containsExactly(0, 960, 2880, 3840, 5760, 6720);
+    assertThat(notes).extracting(Note::start).containsExactly(0, 960, 2880, 3840, 5760, 6720);
     assertThat(notes.get(0).velocity()).isGreaterThan(notes.get(1).velocity());
   }
 

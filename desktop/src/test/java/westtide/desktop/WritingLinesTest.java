@@ -9,6 +9,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.song.Arpeggio;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -140,8 +141,7 @@ class WritingLinesTest extends TrapSongTest {
     int parts = song().parts().size();
     press("#lines-page-arpeggio", "#arp-begin", "#arp-rate-1-16", "#arp-order-up-and-down");
     type("#arp-steps", "x.xX");
-    Arpeggio rule =
-        song().part(lead).orElseThrow().pattern("A").rule(Arpeggio.class).orElseThrow();
+    Arpeggio rule = song().part(lead).orElseThrow().pattern("A").rule(Arpeggio.class).orElseThrow();
     assertThat(rule.rate()).isEqualTo(Arpeggio.Rate.SIXTEENTH);
     assertThat(rule.order()).isEqualTo(Arpeggio.Order.BOTH);
     assertThat(rule.steps().text()).isEqualTo("x.xX");
@@ -153,11 +153,27 @@ class WritingLinesTest extends TrapSongTest {
                     .notes()
                     .forEach(
                         note ->
-                            assertThat(passage.chord(note.written()).chord().contains(note.key() % 12))
+                            assertThat(
+                                    passage.chord(note.written()).chord().contains(note.key() % 12))
                                 .isTrue()));
     press("#arp-second");
     assertThat(song().parts()).hasSize(parts + 1);
     type("#arp-steps", "x-q");
     assertHas(words("#arp-steps-problem"), "a figure is written with");
+  }
+
+  @Test
+  void theGrammarOfALowLineIsSetAndWrittenOut() {
+    go(Stage.LOW_END);
+    press("#low-page-grammar", "#low-grammar", "#low-pitches-roots-and-octaves", "#low-phrase-2");
+    press("#low-slides-octave");
+    LowLine rule = sub().patterns().get(0).rule(LowLine.class).orElseThrow();
+    assertThat(rule.pitches()).isEqualTo(LowLine.Pitches.OCTAVES);
+    assertThat(rule.phraseBars()).isEqualTo(2);
+    assertThat(rule.slides()).isTrue();
+    List<Integer> before = played();
+    press("#low-write-out");
+    assertThat(low().notes()).isNotEmpty();
+    assertThat(played()).isEqualTo(before);
   }
 }

@@ -32,8 +32,7 @@ public record ArpeggioEdits(PartId part, String pattern) {
     return Edit.named(
         song -> what + " of the arpeggio, " + name(song),
         song ->
-            song.withPart(
-                part, p -> p.with(p.pattern(pattern).withRule(Arpeggio.class, change))));
+            song.withPart(part, p -> p.with(p.pattern(pattern).withRule(Arpeggio.class, change))));
   }
 
   /**
@@ -49,9 +48,7 @@ public record ArpeggioEdits(PartId part, String pattern) {
           int side = pan > 0 ? -FREE_PAN : FREE_PAN;
           return two.withPart(
               id,
-              p ->
-                  p.withMix(p.mix().withPan(side))
-                      .withRule(Arpeggio.class, ArpeggioEdits::above));
+              p -> p.withMix(p.mix().withPan(side)).withRule(Arpeggio.class, ArpeggioEdits::above));
         });
   }
 

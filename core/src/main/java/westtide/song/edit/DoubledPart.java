@@ -10,6 +10,7 @@ import westtide.rhythm.Velocity;
 import westtide.song.Arpeggio;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -133,6 +134,11 @@ record DoubledPart(PartId part, String pattern, FollowRule.Doubling rule) {
           of.notes().stream().map(note -> note.louder(rule.velocity())).toList();
       return of.withNotes(louder)
           .withLowest(Math.max(12, Math.min(72, of.lowest() + 12 * rule.octaves())));
+    }
+
+    @Override
+    public FollowRule lowLine(LowLine of) {
+      return of.withLowest(Math.max(12, Math.min(60, of.lowest() + 12 * rule.octaves())));
     }
 
     @Override

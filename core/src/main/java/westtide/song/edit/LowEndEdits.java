@@ -1,12 +1,19 @@
 package westtide.song.edit;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.UnaryOperator;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
+import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.song.line.ChordDegree;
+import westtide.song.line.ChordNote;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */
@@ -40,7 +47,81 @@ public final class LowEndEdits {
     }
     return named
         .withRule(FollowRule.Bass808.class, r -> r.withLowest(midi))
-        .withRule(FollowRule.Bass.class, r -> r.withLowest(midi));
+        .withRule(FollowRule.Bass.class, r -> r.withLowest(midi))
+        .withRule(LowLine.class, r -> r.withLowest(midi));
+  }
+
+  /**
+   * Puts a written note on a bass: one that is attached on that of its chord, another on the
+   * nearest note of that pitch class.
+   *
+   * @param index the place of the note in its pattern
+   * @param pitchClass the pitch class of the bass
+   */
+  public static Edit bass(PartId part, String pattern, int index, int pitchClass) {
+    return Edit.named(
+        song -> "Begin the chord on its bass, " + name(song, part),
+        song -> song.withPart(part, p -> p.with(onBass(p.pattern(pattern), index, pitchClass))));
+  }
+
+  private static NamedPattern onBass(NamedPattern named, int index, int pitchClass) {
+    if (named.pattern() instanceof Pattern.Attached line && index < line.notes().size()) {
+      List<ChordNote> notes = new ArrayList<>(line.notes());
+      ChordNote old = notes.get(index);
+      notes.set(
+          index,
+          new ChordNote(
+              old.start(), old.ticks(), ChordDegree.ROOT, 0, old.velocity(), old.slide()));
+      return named.withPattern(line.withNotes(notes));
+    }
+    if (named.pattern() instanceof Pattern.Written line && index < line.notes().size()) {
+      List<Note> notes = new ArrayList<>(line.notes());
+      Note old = notes.get(index);
+      int up = Math.floorMod(pitchClass - old.key(), 12);
+      int midi = old.key() + (up > 6 ? up - 12 : up);
+      notes.set(index, old.withKey(Math.max(0, Math.min(127, midi))));
+      return named.withPattern(line.withNotes(notes));
+    }
+    return named;
+  }
+
+  /** Leaves a written note out, by its place in its pattern. */
+  public static Edit without(PartId part, String pattern, int index) {
+    return Edit.named(
+        song -> "Leave a pick-up out, " + name(song, part),
+        song -> song.withPart(part, p -> p.with(dropped(p.pattern(pattern), index))));
+  }
+
+  private static NamedPattern dropped(NamedPattern named, int index) {
+    if (named.pattern() instanceof Pattern.Attached line && index < line.notes().size()) {
+      List<ChordNote> notes = new ArrayList<>(line.notes());
+      notes.remove(index);
+      return named.withPattern(line.withNotes(notes));
+    }
+    if (named.pattern() instanceof Pattern.Written line && index < line.notes().size()) {
+      List<Note> notes = new ArrayList<>(line.notes());
+      notes.remove(index);
+      return named.withPattern(line.withNotes(notes));
+    }
+    return named;
+  }
+
+  /** Lets a grammar take the place of what a pattern plays. */
+  public static Edit grammar(PartId part, String pattern, LowLine rule) {
+    return Edit.named(
+        song -> "Grammar in " + pattern + ", " + name(song, part),
+        song ->
+            song.withPart(
+                part, p -> p.with(new NamedPattern(pattern, new Pattern.Following(rule)))));
+  }
+
+  /** Changes the grammar of a pattern; one that has none stays. */
+  public static Edit grammar(
+      PartId part, String pattern, String what, UnaryOperator<LowLine> change) {
+    return Edit.named(
+        song -> what + " of " + name(song, part),
+        song ->
+            song.withPart(part, p -> p.with(p.pattern(pattern).withRule(LowLine.class, change))));
   }
 
   private static String name(Song song, PartId part) {

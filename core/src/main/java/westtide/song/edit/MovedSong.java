@@ -6,6 +6,7 @@ import java.util.Optional;
 import westtide.song.Arpeggio;
 import westtide.song.ChordVoicings;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -112,6 +113,11 @@ record MovedSong(DegreeBend bend, int shift) {
     @Override
     public FollowRule arpeggio(Arpeggio rule) {
       return rule.withLowest(lowest(rule.lowest(), 108));
+    }
+
+    @Override
+    public FollowRule lowLine(LowLine rule) {
+      return rule.withLowest(lowest(rule.lowest(), 60));
     }
 
     @Override

@@ -2,6 +2,7 @@ package westtide.song.edit;
 
 import westtide.song.Arpeggio;
 import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -62,6 +63,11 @@ public record RegisterEdits(PartId part, String pattern) {
     @Override
     public Pattern attached(Pattern.Attached line) {
       return line.withLowest(Math.min(72, line.lowest() + 12));
+    }
+
+    @Override
+    public FollowRule lowLine(LowLine rule) {
+      return rule.withLowest(Math.min(60, rule.lowest() + 12));
     }
 
     @Override

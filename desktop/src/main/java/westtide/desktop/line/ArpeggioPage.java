@@ -77,8 +77,7 @@ final class ArpeggioPage implements Page<LineScene> {
                 Controls.label("steps", "small"),
                 steps,
                 Controls.explained(
-                    Controls.action("arp-reseed", "reseed", this::reseed),
-                    "Another random order"),
+                    Controls.action("arp-reseed", "reseed", this::reseed), "Another random order"),
                 Controls.explained(
                     Controls.action("arp-second", "second arpeggio", this::second),
                     "Another part with the same chords in the free register, on the other side")));
@@ -103,8 +102,7 @@ final class ArpeggioPage implements Page<LineScene> {
 
   /** It begins where the line it replaces lies. */
   private void begin() {
-    int lowest =
-        scene.line().notes().stream().mapToInt(Note::key).min().orElse(USUAL_LOWEST);
+    int lowest = scene.line().notes().stream().mapToInt(Note::key).min().orElse(USUAL_LOWEST);
     bench.desk().apply(edits().begin(Arpeggio.of(Math.max(12, Math.min(108, lowest)))));
   }
 

@@ -83,12 +83,7 @@ public final class LineBench implements NoteMarks.Actions {
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
     this.sheet = sheet.apply(this);
     this.sheet.turning(this::zoom, this::turnBy);
-    this.tools =
-        new Pages<>(
-            prefix + "page-",
-            64,
-            pages(),
-            this::refresh);
+    this.tools = new Pages<>(prefix + "page-", 64, pages(), this::refresh);
     summary.setId(prefix.equals("lines-") ? "note-summary" : "low-end-summary");
     text.smallerFrom(70).field().getStyleClass().add("small-typed");
     Controls.explained(
@@ -97,13 +92,11 @@ public final class LineBench implements NoteMarks.Actions {
             + " an octave, ^ accents, _ softens, ~ slides, (…)x2 repeats, % the bar again");
   }
 
-  /** Arpeggios are for lines. */
+  /** Lines have arpeggios, low lines a grammar. */
   private List<Page<LineScene>> pages() {
     List<Page<LineScene>> out = new ArrayList<>();
     out.add(new ShapePage(this));
-    if (roles.contains(Role.LINE)) {
-      out.add(new ArpeggioPage(this));
-    }
+    out.add(roles.contains(Role.LINE) ? new ArpeggioPage(this) : new LowLinePage(this));
     out.add(new NoteListPage(this));
     out.add(new GhostPage(others));
     return out;

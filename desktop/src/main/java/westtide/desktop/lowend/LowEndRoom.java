@@ -21,6 +21,7 @@ import westtide.review.Stage;
 import westtide.score.WriteOut;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -185,6 +186,7 @@ public final class LowEndRoom implements Room {
                 inFront()
                     .flatMap(named -> named.rule(FollowRule.Bass.class))
                     .map(FollowRule.Bass::lowest))
+        .or(() -> inFront().flatMap(named -> named.rule(LowLine.class)).map(LowLine::lowest))
         .or(
             () ->
                 inFront()

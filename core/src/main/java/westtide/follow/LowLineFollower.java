@@ -1,0 +1,245 @@
+package westtide.follow;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.NavigableSet;
+import java.util.SplittableRandom;
+import java.util.TreeSet;
+import westtide.rhythm.Figure;
+import westtide.rhythm.Ticks;
+import westtide.song.LowLine;
+import westtide.song.Note;
+import westtide.song.chord.PlacedChord;
+import westtide.theory.Interval;
+import westtide.theory.Key;
+import westtide.theory.Pitch;
+
+/** Plays a low line by its grammar: starts first, then phrases, then pitches, then lengths. */
+final class LowLineFollower {
+  private static final int FULL = 112;
+  private static final int STRONG = 114;
+  private static final int BEAT = 100;
+  private static final int WEAK = 84;
+  private static final int EIGHTH = 2 * Ticks.PER_STEP;
+  private static final int LEAST_CHORD = Ticks.PER_QUARTER;
+
+  private final LowLine rule;
+  private final Harmony harmony;
+  private final List<Integer> kicks;
+  private final Key key;
+  private final int bar;
+
+  LowLineFollower(LowLine rule, Harmony harmony, List<Integer> kicks, Key key) {
+    this.rule = rule;
+    this.harmony = harmony;
+    this.kicks = kicks;
+    this.key = key;
+    this.bar = harmony.meter().ticksPerBar();
+  }
+
+  List<Note> resolve() {
+    NavigableSet<Integer> starts = phrased(rhythm());
+    for (PlacedChord chord : harmony.chords()) {
+      starts.add(chord.start());
+    }
+    NavigableSet<Integer> pickUps = pickUps(starts);
+    starts.addAll(pickUps);
+    starts.removeIf(harmony::rests);
+    List<Note> out = new ArrayList<>();
+    for (int start : starts) {
+      int slide = lifts(start, starts) && rule.slides() ? Ticks.PER_STEP : 0;
+      out.add(
+          new Note(
+              start,
+              length(start, starts),
+              pickUps.contains(start) ? leading(start) : pitch(start, starts),
+              velocity(start),
+              slide));
+    }
+    return out;
+  }
+
+  private NavigableSet<Integer> rhythm() {
+    return switch (rule.rhythm()) {
+      case KICK -> new TreeSet<>(kicks);
+      case ANSWER -> answering();
+      case OFF_BEAT -> every(Ticks.PER_QUARTER, EIGHTH);
+      case EIGHTHS -> every(EIGHTH, 0);
+      case DRAWN -> drawn();
+    };
+  }
+
+  /** An eighth after every kick that leaves room for it. */
+  private NavigableSet<Integer> answering() {
+    TreeSet<Integer> hits = new TreeSet<>(kicks);
+    TreeSet<Integer> out = new TreeSet<>();
+    for (int kick : hits) {
+      Integer next = hits.higher(kick);
+      int answer = kick + EIGHTH;
+      boolean room = next == null || next - answer >= Ticks.PER_STEP;
+      if (room && answer < harmony.ticks()) {
+        out.add(answer);
+      }
+    }
+    return out;
+  }
+
+  private NavigableSet<Integer> every(int ticks, int from) {
+    TreeSet<Integer> out = new TreeSet<>();
+    for (int at = from; at < harmony.ticks(); at += ticks) {
+      out.add(at);
+    }
+    return out;
+  }
+
+  private NavigableSet<Integer> drawn() {
+    TreeSet<Integer> out = new TreeSet<>();
+    int length = Ticks.ofSteps(rule.figure().length());
+    for (int from = 0; from < harmony.ticks(); from += length) {
+      for (Figure.Stroke stroke : rule.figure().strokes()) {
+        int at = from + Ticks.ofSteps(stroke.step());
+        if (at < harmony.ticks()) {
+          out.add(at);
+        }
+      }
+    }
+    return out;
+  }
+
+  /** The second bar of a phrase leaves one of its weak starts out, the last adds one. */
+  private NavigableSet<Integer> phrased(NavigableSet<Integer> starts) {
+    if (rule.phraseBars() == 1) {
+      return starts;
+    }
+    TreeSet<Integer> out = new TreeSet<>(starts);
+    for (int from = 0; from < harmony.ticks(); from += bar) {
+      int place = from / bar % rule.phraseBars();
+      SplittableRandom random = new SplittableRandom(rule.seed() * 1_000_003L + place * 31L);
+      List<Integer> weak = new ArrayList<>(starts.subSet(from, false, from + bar, false));
+      if (place == 1 && weak.size() > 1) {
+        out.remove(weak.get(random.nextInt(weak.size())));
+      } else if (place == rule.phraseBars() - 1) {
+        int added = from + bar - EIGHTH - (random.nextBoolean() ? 0 : Ticks.PER_STEP);
+        if (added < harmony.ticks()) {
+          out.add(added);
+        }
+      }
+    }
+    return out;
+  }
+
+  /** The last eighth before another bass. */
+  private NavigableSet<Integer> pickUps(NavigableSet<Integer> starts) {
+    TreeSet<Integer> out = new TreeSet<>();
+    if (rule.pickUp() == LowLine.PickUp.NONE) {
+      return out;
+    }
+    for (PlacedChord chord : harmony.chords()) {
+      PlacedChord next = harmony.after(chord.start()).orElse(chord);
+      boolean leads =
+          next != chord
+              && chord.ticks() > LEAST_CHORD
+              && !next.span().articulation().rest()
+              && bass(next) != bass(chord);
+      if (leads) {
+        out.add(chord.end() - EIGHTH);
+      }
+    }
+    return out;
+  }
+
+  private int bass(PlacedChord chord) {
+    return Pitch.atOrAbove(rule.lowest(), chord.chord().bass().pitchClass());
+  }
+
+  /** The note before another bass: next to it, from the side the line comes from. */
+  private int leading(int start) {
+    PlacedChord here = harmony.at(start);
+    int from = bass(here);
+    int goal = bass(harmony.after(start).orElse(here));
+    int direction = from < goal ? -1 : 1;
+    int step = goal + direction;
+    boolean diatonic = rule.pickUp() == LowLine.PickUp.STEP;
+    while (diatonic && !key.contains(Math.floorMod(step, 12))) {
+      step += direction;
+    }
+    return step == from ? goal - direction : step;
+  }
+
+  private int pitch(int start, NavigableSet<Integer> starts) {
+    PlacedChord chord = harmony.at(start);
+    int bass = bass(chord);
+    if (start == chord.start() || start % bar == 0) {
+      return bass;
+    }
+    if (lifts(start, starts)) {
+      return bass + 12;
+    }
+    boolean weak = start % (2 * Ticks.PER_QUARTER) != 0;
+    return switch (rule.pitches()) {
+      case ROOTS -> bass;
+      case OCTAVES -> start % Ticks.PER_QUARTER == 0 ? bass : bass + 12;
+      case FIFTHS -> weak && start / EIGHTH % 3 == 0 ? fifth(start, chord, bass) : bass;
+      case WALKING -> walking(start, chord, bass);
+    };
+  }
+
+  /** Whether the line jumps an octave here: the last start of a phrase, for lift. */
+  private boolean lifts(int start, NavigableSet<Integer> starts) {
+    boolean phrase = rule.phraseBars() > 1 && rule.slides();
+    boolean last = start / bar % rule.phraseBars() == rule.phraseBars() - 1;
+    Integer next = starts.higher(start);
+    boolean ends = next == null || next / bar != start / bar;
+    PlacedChord chord = harmony.at(start);
+    boolean leads = start == chord.end() - EIGHTH && rule.pickUp() != LowLine.PickUp.NONE;
+    return phrase && last && ends && start % bar != 0 && start != chord.start() && !leads;
+  }
+
+  /** The fifth on the side the line goes to, where it has room below. */
+  private int fifth(int start, PlacedChord chord, int bass) {
+    int semitones = chord.chord().quality().tone(5).map(Interval::semitones).orElse(0);
+    int root = chord.chord().root().pitchClass();
+    int above = Pitch.atOrAbove(bass, Math.floorMod(root + semitones, 12));
+    int goal = harmony.after(start).map(this::bass).orElse(bass);
+    boolean falls = goal < bass && above - 12 >= rule.lowest();
+    return falls || above - bass > 7 ? above - 12 : above;
+  }
+
+  /** Beat by beat through the key towards the next bass. */
+  private int walking(int start, PlacedChord chord, int bass) {
+    int goal = harmony.after(start).map(this::bass).orElse(bass);
+    int beats = (start - chord.start()) / Ticks.PER_QUARTER;
+    int direction = goal == bass ? (beats % 2 == 0 ? 1 : -1) : Integer.signum(goal - bass);
+    int at = bass;
+    for (int i = 0; i < beats; i++) {
+      int next = at + direction;
+      while (!key.contains(Math.floorMod(next, 12))) {
+        next += direction;
+      }
+      boolean beyond = direction > 0 ? next >= goal && goal != bass : next <= goal && goal != bass;
+      at = beyond ? at : next;
+    }
+    return Math.abs(at - bass) > 7 ? bass : at;
+  }
+
+  /** To the next start, less what is left free, in whole steps where there is room. */
+  private int length(int start, NavigableSet<Integer> starts) {
+    Integer next = starts.higher(start);
+    int chordEnd = harmony.at(start).end();
+    int end = Math.min(chordEnd, next == null ? harmony.ticks() : next);
+    int whole = end - start;
+    int held = whole * (100 - rule.rest()) / 100;
+    int steps = held / Ticks.PER_STEP * Ticks.PER_STEP;
+    return Math.max(Math.min(whole, Ticks.PER_STEP), Math.max(steps, Math.min(held, whole)));
+  }
+
+  private int velocity(int start) {
+    if (!rule.shaped()) {
+      return FULL;
+    }
+    if (start % (2 * Ticks.PER_QUARTER) == 0) {
+      return STRONG;
+    }
+    return start % Ticks.PER_QUARTER == 0 ? BEAT : WEAK;
+  }
+}

@@ -1,0 +1,200 @@
+package westtide.desktop.line;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.Page;
+import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.kit.TypedLine;
+import westtide.rhythm.Figure;
+import westtide.song.FollowRule;
+import westtide.song.LowLine;
+import westtide.song.NamedPattern;
+import westtide.song.edit.LowEndEdits;
+
+/** The grammar of a low line: rhythm, notes, phrase, pick-ups, rests and slides. */
+final class LowLinePage implements Page<LineScene> {
+  private static final int USUAL_LOWEST = 28;
+
+  private final LineBench bench;
+  private final Chips<LowLine.Rhythm> rhythms =
+      new Chips<LowLine.Rhythm>(
+              "low-rhythm-",
+              LowLine.Rhythm::toString,
+              rhythm -> change("Rhythm", rule -> rule.withRhythm(rhythm)))
+          .wrapping();
+  private final Chips<LowLine.Pitches> pitches =
+      new Chips<LowLine.Pitches>(
+              "low-pitches-",
+              LowLine.Pitches::toString,
+              to -> change("Notes", rule -> rule.withPitches(to)))
+          .wrapping();
+  private final Chips<LowLine.PickUp> pickUps =
+      new Chips<>(
+          "low-pick-up-",
+          LowLine.PickUp::toString,
+          to -> change("Pick-up", rule -> rule.withPickUp(to)));
+  private final Chips<Integer> phrases =
+      new Chips<>(
+          "low-phrase-",
+          String::valueOf,
+          bars -> change("Phrase", rule -> rule.withPhraseBars(bars)));
+  private final Chips<String> slides =
+      new Chips<>(
+          "low-slides-",
+          word -> word,
+          word -> change("Slides", rule -> rule.withSlides(word.equals("octave"))));
+  private final Chips<String> velocities =
+      new Chips<>(
+          "low-velocity-",
+          word -> word,
+          word -> change("Velocity", rule -> rule.withShaped(word.equals("shaped"))));
+  private final ScaleSheet scales = new ScaleSheet("low-scales", "Rest of the low line", id -> {});
+  private final TypedLine figure = new TypedLine("low-figure", "x--x--x-", this::draw);
+  private final Node begin;
+  private final VBox settings;
+  private final VBox box;
+  private LineScene scene;
+
+  LowLinePage(LineBench bench) {
+    this.bench = bench;
+    List.of(rhythms, pitches, pickUps, phrases, slides, velocities)
+        .forEach(chips -> chips.getStyleClass().add("small-chips"));
+    HBox.setHgrow(rhythms, Priority.ALWAYS);
+    HBox.setHgrow(pitches, Priority.ALWAYS);
+    HBox.setHgrow(figure, Priority.ALWAYS);
+    this.begin =
+        Controls.row(
+            10,
+            Controls.action("low-grammar", "use the grammar", this::begin),
+            Controls.wrapped(
+                "Phrases with rests, pick-ups and slides that follow chords and kick; undo brings"
+                    + " back what is there.",
+                "small"));
+    this.settings =
+        Controls.column(
+            3,
+            Controls.row(8, Controls.label("rhythm", "small"), rhythms),
+            Controls.row(8, Controls.label("notes", "small"), pitches),
+            Controls.flow(
+                word("pick-up"),
+                pickUps,
+                word("phrase, bars"),
+                phrases,
+                word("slides"),
+                slides,
+                word("velocity"),
+                velocities),
+            Controls.row(
+                8,
+                Controls.label("drawn", "small"),
+                figure,
+                Controls.explained(
+                    Controls.action("low-reseed", "reseed", this::reseed),
+                    "Other changes inside the phrase")),
+            scales);
+    this.box = Controls.column(4, begin, settings);
+  }
+
+  private static Node word(String words) {
+    return Controls.whole(Controls.label(words, "small"));
+  }
+
+  private Optional<NamedPattern> pattern() {
+    return Optional.ofNullable(scene).map(s -> s.line().part().pattern(s.line().pattern()));
+  }
+
+  private Optional<LowLine> rule() {
+    return pattern().flatMap(named -> named.rule(LowLine.class));
+  }
+
+  private void change(String what, UnaryOperator<LowLine> change) {
+    if (rule().isPresent()) {
+      bench
+          .desk()
+          .apply(
+              LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), what, change));
+    }
+  }
+
+  /** It begins where the rule before it began. */
+  private void begin() {
+    int lowest =
+        pattern()
+            .flatMap(
+                named ->
+                    named
+                        .rule(FollowRule.Bass808.class)
+                        .map(FollowRule.Bass808::lowest)
+                        .or(() -> named.rule(FollowRule.Bass.class).map(FollowRule.Bass::lowest)))
+            .orElse(USUAL_LOWEST);
+    LowLine rule = LowLine.of(Math.max(12, Math.min(60, lowest)));
+    bench.desk().apply(LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), rule));
+  }
+
+  private void reseed() {
+    change("Seed", rule -> rule.withSeed(rule.seed() + 1));
+  }
+
+  private Optional<TypedLine.Trouble> draw(String typed) {
+    try {
+      Figure drawn = new Figure(typed);
+      change("Rhythm", rule -> rule.withFigure(drawn));
+      return Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+    }
+  }
+
+  @Override
+  public String title() {
+    return "grammar";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(LineScene shown) {
+    scene = shown;
+    Optional<LowLine> rule = rule();
+    shown(begin, rule.isEmpty());
+    shown(settings, rule.isPresent());
+    rule.ifPresent(this::show);
+  }
+
+  private static void shown(Node node, boolean now) {
+    node.setVisible(now);
+    node.setManaged(now);
+  }
+
+  private void show(LowLine rule) {
+    rhythms.show(List.of(LowLine.Rhythm.values()), rule.rhythm());
+    pitches.show(List.of(LowLine.Pitches.values()), rule.pitches());
+    pickUps.show(List.of(LowLine.PickUp.values()), rule.pickUp());
+    phrases.show(List.of(1, 2, 4), rule.phraseBars());
+    slides.show(List.of("none", "octave"), rule.slides() ? "octave" : "none");
+    velocities.show(List.of("full", "shaped"), rule.shaped() ? "shaped" : "full");
+    figure.show(rule.figure().text());
+    scales.show(
+        List.of(
+            new ScaleSheet.Scale(
+                "low-rest",
+                "rest, % of the time",
+                0,
+                80,
+                5,
+                false,
+                rule.rest(),
+                String::valueOf,
+                to -> change("Rest", r -> r.withRest(to)))));
+  }
+}
