@@ -78,6 +78,11 @@ final class PatternSong {
     }
 
     @Override
+    public Integer phrase(Pattern.Phrase pattern) {
+      return pattern.bars();
+    }
+
+    @Override
     public Integer attached(Pattern.Attached pattern) {
       return pattern.bars();
     }

@@ -33,6 +33,7 @@ import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PhraseUnit;
 import westtide.song.Plan;
 import westtide.song.Role;
 import westtide.song.Section;
@@ -145,6 +146,11 @@ final class SongReader {
       case "varied" -> DrumFields.varied(node);
       case "written" ->
           new Pattern.Written(number(node, "bars"), list(field(node, "notes"), SongReader::note));
+      case "phrase" ->
+          new Pattern.Phrase(
+              number(node, "unitBars"),
+              list(field(node, "motif"), SongReader::note),
+              list(field(node, "units"), SongReader::unit));
       case "attached" ->
           new Pattern.Attached(
               number(node, "bars"),
@@ -158,6 +164,11 @@ final class SongReader {
   private static Note note(JsonNode node) {
     int slide = node.size() > 4 ? at(node, 4) : 0;
     return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3), slide);
+  }
+
+  private static PhraseUnit unit(JsonNode node) {
+    PhraseUnit unit = PhraseUnit.of(named(PhraseUnit.Change.class, node, "change"));
+    return node.has("own") ? unit.withOwn(list(field(node, "own"), SongReader::note)) : unit;
   }
 
   private static ChordNote chordNote(JsonNode node) {

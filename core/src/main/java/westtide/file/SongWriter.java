@@ -12,6 +12,7 @@ import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PhraseUnit;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
@@ -112,6 +113,24 @@ final class SongWriter {
       out.put("kind", "written").put("bars", pattern.bars());
       ArrayNode notes = out.putArray("notes");
       pattern.notes().forEach(note -> notes.add(note(note)));
+      return out;
+    }
+
+    @Override
+    public ObjectNode phrase(Pattern.Phrase pattern) {
+      out.put("kind", "phrase").put("unitBars", pattern.unitBars());
+      ArrayNode motif = out.putArray("motif");
+      pattern.motif().forEach(note -> motif.add(note(note)));
+      ArrayNode units = out.putArray("units");
+      for (PhraseUnit unit : pattern.units()) {
+        ObjectNode written = units.addObject().put("change", unit.change().name());
+        unit.own()
+            .ifPresent(
+                own -> {
+                  ArrayNode notes = written.putArray("own");
+                  own.forEach(note -> notes.add(note(note)));
+                });
+      }
       return out;
     }
 

@@ -46,9 +46,13 @@ final class Lines {
         new Name(part.id(), pattern), name -> part.groove(pattern, meter).orElseThrow());
   }
 
-  /** A pattern, a groove worked out. */
+  /** A pattern, a groove or a phrase worked out. */
   Pattern pattern(Part part, String pattern) {
-    return part.role() == Role.DRUMS ? groove(part, pattern) : part.pattern(pattern).pattern();
+    if (part.role() == Role.DRUMS) {
+      return groove(part, pattern);
+    }
+    Pattern own = part.pattern(pattern).pattern();
+    return own instanceof Pattern.Phrase phrase ? phrase.written(song.brief().key(), meter) : own;
   }
 
   /** What a pitched pattern plays over the section at a place. */
@@ -87,6 +91,11 @@ final class Lines {
 
     @Override
     public Place written(Pattern.Written pattern) {
+      return by(0, 0);
+    }
+
+    @Override
+    public Place phrase(Pattern.Phrase pattern) {
       return by(0, 0);
     }
 
@@ -178,6 +187,11 @@ final class Lines {
         }
       }
       return Line.written(name, out, origins);
+    }
+
+    @Override
+    public Line phrase(Pattern.Phrase pattern) {
+      return written(pattern.written(song.brief().key(), meter));
     }
 
     @Override

@@ -180,6 +180,11 @@ public record Part(
               }
 
               @Override
+              public Optional<Pattern.Drums> phrase(Pattern.Phrase phrase) {
+                return Optional.empty();
+              }
+
+              @Override
               public Optional<Pattern.Drums> attached(Pattern.Attached attached) {
                 return Optional.empty();
               }

@@ -13,6 +13,7 @@ import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
 import westtide.song.drum.Restart;
 import westtide.song.line.ChordNote;
+import westtide.theory.Key;
 
 /**
  * What a part plays: drum lanes, a variation of them, written notes or a rule. It repeats from the
@@ -36,6 +37,9 @@ public sealed interface Pattern {
 
     /** For a written line. */
     R written(Written pattern);
+
+    /** For a phrase. */
+    R phrase(Phrase pattern);
 
     /** For a line attached to the chords. */
     R attached(Attached pattern);
@@ -202,6 +206,96 @@ public sealed interface Pattern {
     /** The same length with other notes. */
     public Written withNotes(List<Note> other) {
       return new Written(bars, other);
+    }
+  }
+
+  /**
+   * A motif and the units that lead from it, each linked to it until it is changed by itself.
+   *
+   * @param unitBars bars of the motif and of every unit, 1 to 8
+   * @param motif its notes
+   * @param units what follows, the first usually being the motif; 16 bars in all at most
+   */
+  record Phrase(int unitBars, List<Note> motif, List<PhraseUnit> units) implements Pattern {
+    /** Copies the lists and checks the length. */
+    public Phrase {
+      motif = List.copyOf(motif);
+      units = List.copyOf(units);
+      checkBars(unitBars * Math.max(1, units.size()));
+      if (unitBars < 1 || units.isEmpty()) {
+        throw new IllegalArgumentException("a phrase has units of a bar or more, but had none");
+      }
+    }
+
+    @Override
+    public <R> R accept(Kinds<R> kinds) {
+      return kinds.phrase(this);
+    }
+
+    /** Length in bars. */
+    public int bars() {
+      return unitBars * units.size();
+    }
+
+    /** The phrase as it is played. */
+    public Written written(Key key, Meter meter) {
+      int ticks = unitBars * meter.ticksPerBar();
+      List<Note> out = new ArrayList<>();
+      for (int i = 0; i < units.size(); i++) {
+        for (Note note : units.get(i).notes(motif, key, ticks)) {
+          out.add(note.withStart(note.start() + i * ticks));
+        }
+      }
+      return new Written(bars(), out);
+    }
+
+    /**
+     * The phrase that plays those notes: what was changed in a unit that is the motif itself
+     * changes the motif, and with it all that follows; what was changed elsewhere becomes that
+     * unit's own.
+     */
+    public Phrase leadingTo(List<Note> notes, Key key, Meter meter) {
+      int ticks = unitBars * meter.ticksPerBar();
+      List<Note> before = written(key, meter).notes();
+      List<Note> changed = motif;
+      List<PhraseUnit> out = new ArrayList<>();
+      for (int i = 0; i < units.size(); i++) {
+        PhraseUnit unit = units.get(i);
+        List<Note> old = slice(before, i, ticks);
+        List<Note> now = slice(notes, i, ticks);
+        if (now.equals(old)) {
+          out.add(unit);
+        } else if (unit.change() == PhraseUnit.Change.MOTIF && unit.own().isEmpty()) {
+          changed = now;
+          out.add(unit);
+        } else {
+          out.add(unit.withOwn(now));
+        }
+      }
+      return new Phrase(unitBars, changed, out);
+    }
+
+    private static List<Note> slice(List<Note> notes, int unit, int ticks) {
+      return notes.stream()
+          .filter(note -> note.start() / ticks == unit)
+          .map(note -> note.withStart(note.start() - unit * ticks))
+          .sorted(Comparator.comparingInt(Note::start).thenComparingInt(Note::key))
+          .toList();
+    }
+
+    /** The notes of a unit that are not what the motif makes of it, in ticks of the phrase. */
+    public List<Note> differing(Key key, Meter meter) {
+      int ticks = unitBars * meter.ticksPerBar();
+      List<Note> out = new ArrayList<>();
+      for (int i = 0; i < units.size(); i++) {
+        List<Note> expected = units.get(i).derived(motif, key, ticks);
+        for (Note note : units.get(i).notes(motif, key, ticks)) {
+          if (!expected.contains(note)) {
+            out.add(note.withStart(note.start() + i * ticks));
+          }
+        }
+      }
+      return out;
     }
   }
 

@@ -44,6 +44,12 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
   }
 
   @Override
+  public String phrase(Pattern.Phrase pattern) {
+    return "phrase "
+        + pattern.units().stream().map(u -> u.change().sign()).collect(Collectors.joining(" "));
+  }
+
+  @Override
   public String attached(Pattern.Attached pattern) {
     return counted(pattern.bars(), "bar")
         + ", "

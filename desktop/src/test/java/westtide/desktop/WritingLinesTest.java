@@ -13,6 +13,7 @@ import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PhraseUnit;
 import westtide.song.Role;
 import westtide.song.id.PartId;
 
@@ -175,5 +176,29 @@ class WritingLinesTest extends TrapSongTest {
     press("#low-write-out");
     assertThat(low().notes()).isNotEmpty();
     assertThat(played()).isEqualTo(before);
+  }
+
+  @Test
+  void aPhraseGrowsFromItsMotifAndFollowsIt() {
+    go(Stage.LINES);
+    press("#lines-page-phrase", "#phrase-bars-2-bars", "#phrase-plan-a-a-b-a-");
+    Pattern.Phrase phrase = phrase();
+    assertThat(phrase.bars()).isEqualTo(8);
+    assertThat(lookup(".arc").queryAll()).isNotEmpty();
+    clickOn("#note-0");
+    press("#lines-page-shape", "#octave-down");
+    assertThat(phrase().motif().get(0).key()).isEqualTo(phrase.motif().get(0).key() - 12);
+    press("#lines-page-phrase", "#phrase-change-a-rest");
+    assertThat(phrase().units().get(1).change()).isEqualTo(PhraseUnit.Change.REST);
+    press("#phrase-unlink");
+    assertThat(song().parts(Role.LINE).get(0).pattern("A").pattern())
+        .isInstanceOf(Pattern.Written.class);
+    press("#undo", "#undo", "#undo", "#undo");
+    assertThat(song().parts(Role.LINE).get(0).pattern("A").pattern())
+        .isInstanceOf(Pattern.Written.class);
+  }
+
+  private Pattern.Phrase phrase() {
+    return (Pattern.Phrase) song().parts(Role.LINE).get(0).pattern("A").pattern();
   }
 }

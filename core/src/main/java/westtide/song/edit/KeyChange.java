@@ -104,6 +104,9 @@ public record KeyChange(Key from, Key to, KeyMove move, Optional<Integer> exact)
   }
 
   private static List<Note> notes(Pattern pattern) {
+    if (pattern instanceof Pattern.Phrase phrase) {
+      return phrase.motif();
+    }
     return pattern instanceof Pattern.Written written ? written.notes() : List.of();
   }
 }

@@ -3,11 +3,14 @@ package westtide.song.edit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
+import westtide.rhythm.Meter;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.theory.Key;
 
 /**
  * Edits of one written line.
@@ -33,7 +36,7 @@ public record LineEdits(PartId part, String pattern) {
     String way = (semitones > 0 ? " up " : " down ") + Math.abs(semitones) + " semitones";
     return Edit.named(
         song -> "Move " + song.part(part).map(Part::name).orElse("the line") + way,
-        song -> song.withPart(part, p -> changed(p, notes -> moved(notes, semitones))));
+        song -> song.withPart(part, p -> changed(song, p, notes -> moved(notes, semitones))));
   }
 
   /** Puts another line in its place. */
@@ -47,13 +50,19 @@ public record LineEdits(PartId part, String pattern) {
   }
 
   private Edit notes(String name, UnaryOperator<List<Note>> change) {
-    return Edit.of(name, song -> song.withPart(part, p -> changed(p, change)));
+    return Edit.of(name, song -> song.withPart(part, p -> changed(song, p, change)));
   }
 
-  private Part changed(Part p, UnaryOperator<List<Note>> change) {
+  private Part changed(Song song, Part p, UnaryOperator<List<Note>> change) {
     NamedPattern old = p.pattern(pattern);
     if (old.pattern() instanceof Pattern.Written written) {
       return p.with(old.withPattern(written.withNotes(change.apply(written.notes()))));
+    }
+    if (old.pattern() instanceof Pattern.Phrase phrase) {
+      Key key = song.brief().key();
+      Meter meter = song.brief().meter();
+      List<Note> notes = change.apply(phrase.written(key, meter).notes());
+      return p.with(old.withPattern(phrase.leadingTo(notes, key, meter)));
     }
     return p;
   }

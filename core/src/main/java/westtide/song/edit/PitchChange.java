@@ -3,6 +3,7 @@ package westtide.song.edit;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Pattern;
+import westtide.song.PhraseUnit;
 
 /**
  * A change of pitches, kind by kind of pattern and rule: written notes one by one, rules each in
@@ -25,6 +26,20 @@ interface PitchChange extends Pattern.Kinds<Pattern>, FollowRule.Kinds<FollowRul
   @Override
   default Pattern written(Pattern.Written pattern) {
     return pattern.withNotes(pattern.notes().stream().map(this::note).toList());
+  }
+
+  @Override
+  default Pattern phrase(Pattern.Phrase pattern) {
+    return new Pattern.Phrase(
+        pattern.unitBars(),
+        pattern.motif().stream().map(this::note).toList(),
+        pattern.units().stream()
+            .map(
+                unit ->
+                    new PhraseUnit(
+                        unit.change(),
+                        unit.own().map(own -> own.stream().map(this::note).toList())))
+            .toList());
   }
 
   /** Notes attached to the chords move with them; their octave moves as rules of the low end do. */

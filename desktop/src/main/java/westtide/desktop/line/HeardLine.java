@@ -85,7 +85,7 @@ public record HeardLine(
     String words = writing == Writing.RULE ? PatternDescription.of(written, song) : over;
     List<Note> notes =
         switch (writing) {
-          case NOTES -> ((Pattern.Written) written).notes();
+          case NOTES -> notes(written, song);
           case CHORD_DEGREES -> resolved((Pattern.Attached) written, heard, song);
           case RULE -> played(passage, firstBar * barTicks, bars * barTicks);
         };
@@ -94,7 +94,7 @@ public record HeardLine(
   }
 
   private static Writing writing(Pattern pattern) {
-    if (pattern instanceof Pattern.Written) {
+    if (pattern instanceof Pattern.Written || pattern instanceof Pattern.Phrase) {
       return Writing.NOTES;
     }
     return pattern instanceof Pattern.Attached ? Writing.CHORD_DEGREES : Writing.RULE;
@@ -104,9 +104,18 @@ public record HeardLine(
     if (pattern instanceof Pattern.Written line) {
       return line.bars();
     }
+    if (pattern instanceof Pattern.Phrase phrase) {
+      return phrase.bars();
+    }
     return pattern instanceof Pattern.Attached line
         ? line.bars()
         : Math.min(MOST_BARS, section.bars());
+  }
+
+  private static List<Note> notes(Pattern pattern, Song song) {
+    return pattern instanceof Pattern.Phrase phrase
+        ? phrase.written(song.brief().key(), song.brief().meter()).notes()
+        : ((Pattern.Written) pattern).notes();
   }
 
   private static List<Note> resolved(Pattern.Attached line, Harmony harmony, Song song) {
@@ -153,6 +162,13 @@ public record HeardLine(
   /** Whether its notes are written and can be changed one by one. */
   public boolean written() {
     return writing != Writing.RULE;
+  }
+
+  /** The phrase it is, if its units are linked to a motif. */
+  public Optional<Pattern.Phrase> phrase() {
+    return part.pattern(pattern).pattern() instanceof Pattern.Phrase phrase
+        ? Optional.of(phrase)
+        : Optional.empty();
   }
 
   /** The tick of the song at which the pass begins. */

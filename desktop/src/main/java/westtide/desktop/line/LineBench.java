@@ -96,6 +96,7 @@ public final class LineBench implements NoteMarks.Actions {
   private List<Page<LineScene>> pages() {
     List<Page<LineScene>> out = new ArrayList<>();
     out.add(new ShapePage(this));
+    out.add(new PhrasePage(this));
     out.add(roles.contains(Role.LINE) ? new ArpeggioPage(this) : new LowLinePage(this));
     out.add(new NoteListPage(this));
     out.add(new GhostPage(others));

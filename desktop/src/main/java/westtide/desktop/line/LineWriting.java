@@ -1,9 +1,11 @@
 package westtide.desktop.line;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import westtide.desktop.kit.TypedLine;
 import westtide.song.AttachedText;
+import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.WrittenText;
 import westtide.song.edit.Edit;
@@ -23,6 +25,11 @@ interface LineWriting {
     Pattern pattern = line.part().pattern(line.pattern()).pattern();
     var brief = line.song().brief();
     if (pattern instanceof Pattern.Written written) {
+      WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
+      return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));
+    }
+    if (pattern instanceof Pattern.Phrase phrase) {
+      Pattern.Written written = phrase.written(brief.key(), brief.meter());
       WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
       return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));
     }
@@ -48,8 +55,19 @@ interface LineWriting {
         return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
       }
       LineEdits edits = new LineEdits(line.part().id(), line.pattern());
-      apply.accept(edits.replace("Type " + line.part().name(), reading.orElseThrow()));
+      String name = "Type " + line.part().name();
+      Pattern typedLine = reading.orElseThrow();
+      boolean linked = line.phrase().isPresent() && typedLine instanceof Pattern.Written;
+      apply.accept(
+          linked
+              ? edits.put(name, line.notes(), inside((Pattern.Written) typedLine))
+              : edits.replace(name, typedLine));
       return Optional.empty();
+    }
+
+    /** A phrase keeps its length. */
+    private List<Note> inside(Pattern.Written typed) {
+      return typed.notes().stream().filter(note -> note.start() < line.ticks()).toList();
     }
   }
 }

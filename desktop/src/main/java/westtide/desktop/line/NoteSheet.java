@@ -16,6 +16,8 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Note;
+import westtide.song.Pattern;
+import westtide.song.PhraseUnit;
 import westtide.song.chord.PlacedChord;
 
 /**
@@ -24,8 +26,9 @@ import westtide.song.chord.PlacedChord;
  * notes is drawn by the room it stands in.
  */
 public abstract class NoteSheet extends Drawing {
-  /** Pixels above the rows. */
-  protected static final double TOP = 26;
+  private static final double TOP = 26;
+  private static final double ARCS = 24;
+  private static final int ARC_POINTS = 16;
 
   /** Pixels right of the last bar. */
   protected static final double RIGHT = 8;
@@ -126,6 +129,12 @@ public abstract class NoteSheet extends Drawing {
     return getHeight() - foot();
   }
 
+  /** Pixels above the rows; a phrase has its arcs there. */
+  protected double top() {
+    boolean phrase = line.flatMap(HeardLine::phrase).isPresent();
+    return scaled(phrase ? TOP + ARCS : TOP);
+  }
+
   /** Pixels left of the first bar. */
   protected abstract double left();
 
@@ -205,10 +214,49 @@ public abstract class NoteSheet extends Drawing {
       Note note = shown.notes().get(i);
       drawNote(note, i, chosen.contains(note), page);
     }
+    drawPhrase(shown, page);
     over(shown, page);
     if (chosen.isEmpty()) {
       drawCursor(page);
     }
+  }
+
+  /** Arcs over the units of a phrase, and a ring where a note differs from what they lead to. */
+  private void drawPhrase(HeardLine shown, LinePage page) {
+    if (shown.phrase().isEmpty()) {
+      return;
+    }
+    Pattern.Phrase phrase = shown.phrase().get();
+    int ticks = phrase.unitBars() * meter().ticksPerBar();
+    List<Note> differing = phrase.differing(shown.song().brief().key(), meter());
+    Axis x = page.time();
+    for (int i = 0; i < phrase.units().size(); i++) {
+      int from = Math.max(page.firstTick(), i * ticks);
+      int to = Math.min(page.endTick(), (i + 1) * ticks);
+      if (to > from) {
+        PhraseUnit unit = phrase.units().get(i);
+        arc(x.at(from) + 5, x.at(to) - 5);
+        String own = unit.own().isPresent() ? " own" : "";
+        String words = unit.change().sign() + own;
+        textCentred((x.at(from) + x.at(to)) / 2, scaled(11), x.length(to - from), words, "section");
+      }
+    }
+    for (Note note : differing) {
+      boolean here = note.start() >= page.firstTick() && note.start() < page.endTick();
+      if (here && page.rows().shows(note.key())) {
+        dot(x.at(note.start()) + 3, page.rows().y(note.key()), 11, "differs");
+      }
+    }
+  }
+
+  private void arc(double from, double to) {
+    double[] points = new double[2 * (ARC_POINTS + 1)];
+    for (int i = 0; i <= ARC_POINTS; i++) {
+      double share = i / (double) ARC_POINTS;
+      points[2 * i] = from + share * (to - from);
+      points[2 * i + 1] = scaled(26) - 10 * (1 - Math.pow(2 * share - 1, 2));
+    }
+    polyline(points, "arc");
   }
 
   private void drawCursor(LinePage page) {
@@ -223,7 +271,7 @@ public abstract class NoteSheet extends Drawing {
     int bar = meter().ticksPerBar();
     for (int tick = page.firstTick(); tick <= page.endTick(); tick += meter().ticksPerBeat()) {
       String style = tick % bar == 0 ? "bar" : "faint";
-      line(x.at(tick), TOP - 8, x.at(tick), getHeight() - foot(), "rule", style);
+      line(x.at(tick), top() - 8, x.at(tick), getHeight() - foot(), "rule", style);
     }
     for (PlacedChord chord : shown.harmony().chords()) {
       int start = Math.max(chord.start(), page.firstTick());
@@ -233,7 +281,7 @@ public abstract class NoteSheet extends Drawing {
         String number = start % bar == 0 ? songBar + "  " : "";
         double room = x.length(Math.min(chord.end(), page.endTick()) - start) - 6;
         squeeze(
-            text(x.at(start) + 4, TOP - 11, number + (rest ? "rest" : chord.chord()), "bold"),
+            text(x.at(start) + 4, top() - 11, number + (rest ? "rest" : chord.chord()), "bold"),
             room);
       }
     }

@@ -48,7 +48,7 @@ final class DegreeSheet extends NoteSheet {
   }
 
   private DegreeRows degrees() {
-    return new DegreeRows(key(), lowest, highest, TOP, getHeight() - FOOT);
+    return new DegreeRows(key(), lowest, highest, top(), getHeight() - FOOT);
   }
 
   private Key key() {

@@ -55,7 +55,7 @@ final class LadderSheet extends NoteSheet {
   }
 
   private LadderRows ladder() {
-    return new LadderRows(key(), lowest, highest, TOP, getHeight() - FOOT);
+    return new LadderRows(key(), lowest, highest, top(), getHeight() - FOOT);
   }
 
   private Key key() {
@@ -121,7 +121,7 @@ final class LadderSheet extends NoteSheet {
                 LowEndRange.HIGHEST_USEFUL,
                 LowEndRange.HIGHEST_LEFT_FREE));
     notes.forEach(note -> keys.add(note.key()));
-    textEnding(LEFT - 8, TOP - 10, "Hz", "soft");
+    textEnding(LEFT - 8, top() - 10, "Hz", "soft");
     double last = Double.MAX_VALUE;
     for (int midi : keys) {
       double at = ladder().y(midi);
@@ -141,7 +141,7 @@ final class LadderSheet extends NoteSheet {
       for (ScoredNote note : notes(part, page)) {
         double x = songX(page, note.start());
         if (note.of(DrumVoice.KICK) && x >= LEFT - 1) {
-          line(x, TOP, x, bottom, "rule", "kick");
+          line(x, top(), x, bottom, "rule", "kick");
           dot(x, bottom + 14, 5, "bead");
         }
       }
