@@ -201,4 +201,52 @@ class WritingLinesTest extends TrapSongTest {
   private Pattern.Phrase phrase() {
     return (Pattern.Phrase) song().parts(Role.LINE).get(0).pattern("A").pattern();
   }
+
+  @Test
+  void degreesAreEnteredStepByStep() {
+    go(Stage.LINES);
+    press("#pattern-more", "#pattern-clear");
+    assertThat(line()).isEmpty();
+    focus("#degree-sheet");
+    push(KeyCode.PERIOD);
+    push(KeyCode.DIGIT5);
+    push(KeyCode.DIGIT0);
+    push(KeyCode.COMMA);
+    push(KeyCode.COMMA);
+    push(KeyCode.DIGIT1);
+    push(KeyCode.DIGIT3);
+    settle();
+    assertThat(line()).extracting(Note::start).containsExactly(0, 1440, 1680);
+    assertThat(line()).extracting(Note::ticks).containsExactly(720, 240, 240);
+    assertThat(line()).extracting(n -> n.key() % 12).containsExactly(1, 6, 9);
+  }
+
+  @Test
+  void aCounterLineAndAGhostLineAreAddedBesideTheLead() {
+    go(Stage.LINES);
+    PartId lead = song().parts(Role.LINE).get(0).id();
+    press("#line-counter");
+    assertThat(song().parts(Role.LINE)).hasSize(2);
+    Part counter = song().parts(Role.LINE).get(1);
+    assertThat(shell.open().part().id()).isEqualTo(counter.id());
+    var score = shell.open().view().orElseThrow().score();
+    score
+        .part(counter.id())
+        .orElseThrow()
+        .passages()
+        .forEach(
+            passage ->
+                assertThat(
+                        score
+                            .part(lead)
+                            .orElseThrow()
+                            .passage(passage.start())
+                            .orElseThrow()
+                            .name())
+                    .isEqualTo("A"));
+    press("#line-ghost");
+    assertThat(song().parts(Role.LINE)).extracting(Part::name).contains("Ghost line");
+    press("#undo", "#undo");
+    assertThat(song().parts(Role.LINE)).hasSize(1);
+  }
 }

@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Supplier;
 import java.util.function.UnaryOperator;
+import javafx.scene.input.KeyCode;
 import westtide.desktop.kit.KeyTable;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Note;
+import westtide.theory.Key;
 
 /** What keys and the menu do with the chosen notes of a line, and with its cursor. */
 final class NoteKeys {
@@ -32,6 +34,10 @@ final class NoteKeys {
         .key("degree above", () -> upDown(1), "UP")
         .key("degree below", () -> upDown(-1), "DOWN")
         .menu("write a note", () -> !chosen(), marks::writeHere, "ENTER")
+        .keys("write a degree and go on", "1 … 7", this::enter, digits())
+        .key("rest a step length and go on", () -> marks.advance(), "0")
+        .key("shorter steps to write", () -> marks.stepLength(-1), "COMMA")
+        .key("longer steps to write", () -> marks.stepLength(1), "PERIOD")
         .menu("delete", this::chosen, this::delete, "DELETE", "BACK_SPACE")
         .menu("a step longer", this::chosen, () -> lengthen(1), "Shift+RIGHT")
         .menu("a step shorter", this::chosen, () -> lengthen(-1), "Shift+LEFT")
@@ -47,6 +53,20 @@ final class NoteKeys {
         .menu("duplicate after", this::chosen, this::duplicate, "Shortcut+D")
         .menu("choose all notes", () -> true, this::chooseAll, "Shortcut+A")
         .menu("choose nothing", this::chosen, () -> actions.choose(List.of()), "ESCAPE");
+  }
+
+  private static String[] digits() {
+    return new String[] {"1", "2", "3", "4", "5", "6", "7"};
+  }
+
+  /** Step entry: the degree of the key nearest to the cursor, as long as the chosen step. */
+  private void enter(KeyCode code) {
+    Key key = page.get().rows().key();
+    int degree = Math.min(code.ordinal() - KeyCode.DIGIT1.ordinal(), key.notes().size() - 1);
+    int pitchClass = key.notes().get(degree).pitchClass();
+    int up = Math.floorMod(pitchClass - marks.cursorKey(), 12);
+    int midi = marks.cursorKey() + (up > 6 ? up - 12 : up);
+    marks.enter(Math.max(0, Math.min(127, midi)));
   }
 
   private boolean chosen() {

@@ -34,7 +34,7 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
   }
 
   private static final int WHEEL = 4;
-  private static final int NEW_STEPS = 2;
+  private static final List<Integer> STEP_LENGTHS = List.of(1, 2, 3, 4, 6, 8, 12, 16);
   private static final int NEW_VELOCITY = 92;
 
   private final Actions actions;
@@ -44,6 +44,7 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
   private Consumer<Boolean> zoom = closer -> {};
   private int cursorStep;
   private int cursorKey = 72;
+  private int newSteps = 2;
 
   NoteMarks(Actions actions, Supplier<LinePage> page, Runnable redraw) {
     this.actions = actions;
@@ -168,10 +169,40 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
             .limit(1)
             .toList();
     if (here.isEmpty()) {
-      actions.put("Write a note", List.of(), List.of(written(NEW_STEPS)));
+      actions.put("Write a note", List.of(), List.of(written(newSteps)));
     } else {
       actions.choose(here);
     }
+  }
+
+  /** Writes a note at the cursor, chooses nothing, and goes on behind it. */
+  void enter(int key) {
+    cursorKey = key;
+    Note note = written(newSteps);
+    int step = cursorStep;
+    actions.put("Write a note", List.of(), List.of(note));
+    actions.choose(List.of());
+    cursorStep = step;
+    cursorKey = key;
+    advance();
+  }
+
+  /** Goes on by the length of a written step, to the last of the page. */
+  void advance() {
+    cursorStep = Math.min(lastStep(), cursorStep + newSteps);
+    redraw.run();
+  }
+
+  /** The next longer or shorter length of what is written. */
+  void stepLength(int direction) {
+    int at = STEP_LENGTHS.indexOf(newSteps) + direction;
+    newSteps = STEP_LENGTHS.get(Math.max(0, Math.min(STEP_LENGTHS.size() - 1, at)));
+    redraw.run();
+  }
+
+  /** How many steps a written note lasts. */
+  int newSteps() {
+    return newSteps;
   }
 
   private Note written(int steps) {

@@ -263,7 +263,8 @@ public abstract class NoteSheet extends Drawing {
     Rows rows = page.rows();
     int key = Math.max(rows.low(), Math.min(rows.high(), marks.cursorKey()));
     double from = page.time().at(Ticks.ofSteps(marks.cursorStep()));
-    ring(from, rows.y(key) - 8, page.time().length(Ticks.PER_STEP), 16);
+    int ticks = Ticks.ofSteps(isFocused() ? marks.newSteps() : 1);
+    ring(from, rows.y(key) - 8, page.time().length(ticks), 16);
   }
 
   private void drawBars(HeardLine shown, LinePage page) {

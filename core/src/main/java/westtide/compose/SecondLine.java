@@ -1,0 +1,120 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Random;
+import westtide.follow.Harmony;
+import westtide.rhythm.Meter;
+import westtide.rhythm.Ticks;
+import westtide.song.Note;
+import westtide.song.Pattern;
+import westtide.song.Seed;
+import westtide.song.chord.PlacedChord;
+import westtide.song.line.NoteShapes;
+import westtide.theory.Key;
+import westtide.theory.Pitch;
+
+/**
+ * Lines beside a lead: a counter-line of few notes in its rests and in another register, or a ghost
+ * line of the tops of the chords (common practice).
+ *
+ * @param key the key
+ * @param meter the meter
+ * @param harmony the chords heard below
+ */
+public record SecondLine(Key key, Meter meter, Harmony harmony) {
+  private static final int UNIT_BARS = 2;
+  private static final int MOST = 6;
+  private static final int COUNTER_VELOCITY = 78;
+  private static final int GHOST_VELOCITY = 48;
+  private static final int GHOST_LOWEST = 67;
+  private static final int STEP = 2 * Ticks.PER_STEP;
+
+  /**
+   * Four to six notes in the rests of two bars of a lead, repeated with only the last note changed;
+   * an octave below the lead where it is high, else above.
+   *
+   * @param lead the notes of the lead from the start of the harmony
+   * @param bars how long the line is
+   */
+  public Pattern.Written counter(List<Note> lead, int bars, Seed seed) {
+    Random random = seed.random("counter-line");
+    int unit = UNIT_BARS * meter.ticksPerBar();
+    List<Integer> places = places(lead, Math.min(unit, harmony.ticks()), random);
+    int middle = (int) lead.stream().mapToInt(Note::key).average().orElse(72);
+    int lowest = middle >= 66 ? middle - 17 : middle + 7;
+    List<Note> out = new ArrayList<>();
+    int turn = random.nextInt(4);
+    for (int from = 0; from < bars * meter.ticksPerBar(); from += unit) {
+      List<Note> laid = laid(places, from, unit, lowest, bars * meter.ticksPerBar());
+      out.addAll(from % (2 * unit) == 0 ? laid : NoteShapes.lastChanged(laid, key, turn));
+    }
+    return new Pattern.Written(bars, out);
+  }
+
+  /** Eighths at which the lead is silent or holds, the freest first, in order of time. */
+  private static List<Integer> places(List<Note> lead, int ticks, Random random) {
+    List<Integer> free = new ArrayList<>();
+    for (int at = 0; at < ticks; at += STEP) {
+      int tick = at;
+      boolean struck = lead.stream().anyMatch(n -> Math.abs(n.start() - tick) < STEP);
+      if (!struck) {
+        free.add(at);
+      }
+    }
+    List<Integer> sounding = new ArrayList<>(free);
+    free.removeIf(at -> lead.stream().anyMatch(n -> n.start() < at && n.end() > at));
+    List<Integer> chosen = new ArrayList<>(free.size() >= 4 ? free : sounding);
+    while (chosen.size() > MOST) {
+      chosen.remove(random.nextInt(chosen.size()));
+    }
+    chosen.sort(Comparator.naturalOrder());
+    return chosen;
+  }
+
+  private List<Note> laid(List<Integer> places, int from, int unit, int lowest, int end) {
+    List<Note> out = new ArrayList<>();
+    int last = lowest + 6;
+    for (int i = 0; i < places.size(); i++) {
+      int start = from + places.get(i);
+      if (start >= Math.min(end, harmony.ticks()) || harmony.rests(start)) {
+        continue;
+      }
+      int next = i + 1 < places.size() ? from + places.get(i + 1) : from + unit;
+      int midi = nearest(harmony.at(start), last, lowest);
+      last = midi;
+      int length = Math.min(Math.min(next, end) - start, Ticks.PER_QUARTER);
+      out.add(new Note(start, length, midi, COUNTER_VELOCITY));
+    }
+    return out;
+  }
+
+  /** The tone of a chord nearest to the note before, inside an octave and a fourth. */
+  private static int nearest(PlacedChord chord, int last, int lowest) {
+    return chord.chord().pitchClasses().stream()
+        .flatMap(
+            pitchClass -> {
+              int low = Pitch.atOrAbove(lowest, pitchClass);
+              return java.util.stream.Stream.of(low, low + 12);
+            })
+        .filter(midi -> midi <= lowest + 17 && midi != last)
+        .min(Comparator.comparingInt(midi -> Math.abs(midi - last)))
+        .orElse(last);
+  }
+
+  /** The third, fifth or seventh of every chord on top, held and very quiet. */
+  public Pattern.Written ghost(int bars) {
+    List<Note> out = new ArrayList<>();
+    int end = Math.min(bars * meter.ticksPerBar(), harmony.ticks());
+    int last = GHOST_LOWEST + 7;
+    for (PlacedChord chord : harmony.chords()) {
+      if (chord.start() < end && !chord.span().articulation().rest()) {
+        last = nearest(chord, last, GHOST_LOWEST);
+        int ticks = Math.min(chord.end(), end) - chord.start();
+        out.add(new Note(chord.start(), ticks, last, GHOST_VELOCITY));
+      }
+    }
+    return new Pattern.Written(bars, out);
+  }
+}
