@@ -3,9 +3,12 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
+import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.song.Arpeggio;
@@ -248,5 +251,25 @@ class WritingLinesTest extends TrapSongTest {
     assertThat(song().parts(Role.LINE)).extracting(Part::name).contains("Ghost line");
     press("#undo", "#undo");
     assertThat(song().parts(Role.LINE)).hasSize(1);
+  }
+
+  @Test
+  void everyRowWithANoteIsLabelled() {
+    go(Stage.LINES);
+    interact(
+        () -> {
+          window.setWidth(1000);
+          window.setHeight(700);
+        });
+    type("#lines-line-text", "1 b2 2 b3 3 4 #4 5 b6 6 b7 7");
+    Set<String> labels =
+        lookup("#degree-sheet").query().lookupAll(".mark-text").stream()
+            .map(node -> ((Text) node).getText())
+            .collect(Collectors.toSet());
+    line()
+        .forEach(
+            note ->
+                assertThat(labels)
+                    .contains(song().brief().key().degreeOf(note.key() % 12).toString()));
   }
 }

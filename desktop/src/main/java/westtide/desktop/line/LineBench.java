@@ -92,12 +92,16 @@ public final class LineBench implements NoteMarks.Actions {
             + " an octave, ^ accents, _ softens, ~ slides, (…)x2 repeats, % the bar again");
   }
 
-  /** Lines have arpeggios, low lines a grammar. */
+  /** Lines have phrases and arpeggios, low lines a grammar. */
   private List<Page<LineScene>> pages() {
     List<Page<LineScene>> out = new ArrayList<>();
     out.add(new ShapePage(this));
-    out.add(new PhrasePage(this));
-    out.add(roles.contains(Role.LINE) ? new ArpeggioPage(this) : new LowLinePage(this));
+    if (roles.contains(Role.LINE)) {
+      out.add(new PhrasePage(this));
+      out.add(new ArpeggioPage(this));
+    } else {
+      out.add(new LowLinePage(this));
+    }
     out.add(new NoteListPage(this));
     out.add(new GhostPage(others));
     return out;

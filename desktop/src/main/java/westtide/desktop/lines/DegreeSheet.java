@@ -1,6 +1,8 @@
 package westtide.desktop.lines;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.TreeSet;
 import westtide.desktop.kit.Axis;
 import westtide.desktop.line.DegreeRows;
 import westtide.desktop.line.HeardLine;
@@ -24,6 +26,8 @@ final class DegreeSheet extends NoteSheet {
   private static final double LEFT = 50;
   private static final double FOOT = 18;
   private static final int FULL = 5;
+  private static final double CLEAR = 11;
+  private static final double BESIDE = 18;
 
   private int lowest = 60;
   private int highest = 84;
@@ -70,19 +74,14 @@ final class DegreeSheet extends NoteSheet {
   @Override
   protected void ground(HeardLine shown, LinePage page) {
     DegreeRows rows = degrees();
-    double lastLabel = Double.MAX_VALUE;
     for (int midi = rows.low(); midi <= rows.high(); midi++) {
       double y = rows.y(midi);
       shade(shown, page, midi, y, Math.min(9, rows.thickness(midi) / 2 - 1));
       boolean home = key().tonic().pitchClass() == midi % 12;
       String style = home ? "home" : rows.inScale(midi) ? "degree" : "faint";
       line(LEFT, y, getWidth() - 8, y, "rule", style);
-      if (rows.inScale(midi) && lastLabel - y >= scaled(11)) {
-        String degree = key().degreeOf(midi % 12).toString();
-        textEnding(LEFT - 9, y + 5, degree, home ? "bold" : "plain");
-        lastLabel = y;
-      }
     }
+    drawDegrees(shown, rows);
     for (ScoredNote ghost : ghosts()) {
       if (rows.shows(ghost.key())) {
         double from = Math.max(LEFT, songX(page, ghost.start()));
@@ -93,6 +92,35 @@ final class DegreeSheet extends NoteSheet {
       }
     }
     drawDensity(shown, page);
+  }
+
+  /** Every row with a note says its degree, then the other rows of the key where there is room. */
+  private void drawDegrees(HeardLine shown, DegreeRows rows) {
+    TreeSet<Integer> played = new TreeSet<>();
+    shown.notes().stream().map(Note::key).filter(rows::shows).forEach(played::add);
+    List<Double> taken = new ArrayList<>();
+    boolean beside = false;
+    for (int midi : played) {
+      double y = rows.y(midi);
+      boolean clear = taken.stream().allMatch(other -> Math.abs(other - y) >= scaled(CLEAR));
+      beside = !clear && !beside;
+      degree(midi, rows, beside ? scaled(BESIDE) : 0);
+      taken.add(y);
+    }
+    for (int midi = rows.low(); midi <= rows.high(); midi++) {
+      double y = rows.y(midi);
+      boolean clear = taken.stream().allMatch(other -> Math.abs(other - y) >= scaled(CLEAR));
+      if (rows.inScale(midi) && clear) {
+        degree(midi, rows, 0);
+        taken.add(y);
+      }
+    }
+  }
+
+  private void degree(int midi, DegreeRows rows, double beside) {
+    boolean home = key().tonic().pitchClass() == midi % 12;
+    String degree = key().degreeOf(midi % 12).toString();
+    textEnding(LEFT - 9 - beside, rows.y(midi) + 5, degree, home ? "bold" : "plain");
   }
 
   /** The tones of the chords heard, where they are heard. */

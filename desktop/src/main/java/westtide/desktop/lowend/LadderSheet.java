@@ -2,7 +2,9 @@ package westtide.desktop.lowend;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
@@ -31,6 +33,11 @@ final class LadderSheet extends NoteSheet {
   private static final double FOOT = 34;
   private static final double BESIDE = 12;
   private static final double HALF = 4.5;
+
+  /** Pixels between names one above the other; nearer ones stand beside each other. */
+  private static final double CLEAR = 11;
+
+  private static final double BESIDE_NAME = 24;
 
   private int lowest = LowEndRange.LOWEST_USEFUL;
   private int highest = LowEndRange.HIGHEST_LEFT_FREE;
@@ -122,13 +129,18 @@ final class LadderSheet extends NoteSheet {
                 LowEndRange.HIGHEST_LEFT_FREE));
     notes.forEach(note -> keys.add(note.key()));
     textEnding(LEFT - 8, top() - 10, "Hz", "soft");
+    Set<Integer> played = notes.stream().map(Note::key).collect(Collectors.toSet());
     double last = Double.MAX_VALUE;
     for (int midi : keys) {
       double at = ladder().y(midi);
       line(LEFT, at, getWidth() - RIGHT, at, "rule", "faint");
-      if (last - at >= scaled(12)) {
+      boolean clear = last - at >= scaled(CLEAR);
+      if (clear) {
         text(8, at + 4, key().pitch(midi).toString());
         textEnding(LEFT - 8, at + 4, String.format(Locale.ROOT, "%.1f", Pitch.hertz(midi)), "soft");
+        last = at;
+      } else if (played.contains(midi)) {
+        text(8 + scaled(BESIDE_NAME), at + 4, key().pitch(midi).toString());
         last = at;
       }
     }
