@@ -256,6 +256,29 @@ class GesturesTest extends TrapSongTest {
     assertThat(lookup(".bead").queryAll()).hasSize(beads);
   }
 
+  @Test
+  void theWheelWithCtrlShowsFewerSectionsWider() {
+    go(Stage.FORM);
+    int sections = song().form().sections().size();
+    for (int i = 0; i < 4; i++) {
+      interact(() -> lookup("#tank-sheet").query().fireEvent(wheel(true, 40)));
+    }
+    settle();
+    assertThat(sectionsInView()).isLessThan(sections);
+    assertThat(lookup("#sections-in-view").tryQuery()).isPresent();
+    for (int i = 0; i < 4; i++) {
+      interact(() -> lookup("#tank-sheet").query().fireEvent(wheel(true, -40)));
+    }
+    settle();
+    assertThat(sectionsInView()).isEqualTo(sections);
+  }
+
+  private long sectionsInView() {
+    return lookup("#tank-sheet").query().lookupAll(".mark-text").stream()
+        .filter(node -> node.getId() != null && node.getId().matches("section-\\d+"))
+        .count();
+  }
+
   private static ScrollEvent wheel(boolean ctrl, double up) {
     return new ScrollEvent(
         ScrollEvent.SCROLL,

@@ -67,6 +67,20 @@ class LookTest extends WindowTest {
   }
 
   @Test
+  void aPanelHigherThanTheWindowScrolls() {
+    interact(() -> shell.appearance().scaleText(100));
+    settle();
+    interact(() -> shell.run("listening"));
+    settle();
+    ScrollPane scroll = lookup(".over-veil").query();
+    interact(() -> scroll.setVvalue(1));
+    settle();
+    Node last = lookup("#listening-close").query();
+    assertThat(last.localToScene(last.getLayoutBounds()).getMaxY())
+        .isLessThanOrEqualTo(window.getScene().getHeight());
+  }
+
+  @Test
   void whatGetsTheFocusComesIntoViewWhenTheWindowScrolls() {
     interact(() -> shell.appearance().scaleText(100));
     settle();

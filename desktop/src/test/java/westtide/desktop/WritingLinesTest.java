@@ -272,4 +272,31 @@ class WritingLinesTest extends TrapSongTest {
                 assertThat(labels)
                     .contains(song().brief().key().degreeOf(note.key() % 12).toString()));
   }
+
+  @Test
+  void whatIsSaidOfANoteNeverMovesTheSheet() {
+    for (int width : new int[] {1280, 1100, 1000}) {
+      interact(() -> window.setWidth(width));
+      go(Stage.LINES);
+      focus("#degree-sheet");
+      push(KeyCode.ESCAPE);
+      settle();
+      double before = lookup("#degree-sheet").query().getLayoutBounds().getHeight();
+      clickOn("#note-0");
+      settle();
+      assertThat(lookup("#degree-sheet").query().getLayoutBounds().getHeight())
+          .as("at " + width)
+          .isEqualTo(before);
+      go(Stage.LOW_END);
+      focus("#low-end-sheet");
+      push(KeyCode.ESCAPE);
+      settle();
+      double ladder = lookup("#low-end-sheet").query().getLayoutBounds().getHeight();
+      clickOn("#sub-0");
+      settle();
+      assertThat(lookup("#low-end-sheet").query().getLayoutBounds().getHeight())
+          .as("low end at " + width)
+          .isEqualTo(ladder);
+    }
+  }
 }

@@ -14,15 +14,26 @@ import westtide.song.Song;
  * @param width of the sheet
  * @param height of the sheet
  * @param scale how large its text is against the usual, 0.9 to 2
+ * @param closer how much wider a section is at least than it must be, 1 to {@link #CLOSEST}
  * @param firstRow parts before the first in view
  * @param firstColumn sections before the first in view
  */
 record TankLayout(
-    Song song, double width, double height, double scale, int firstRow, int firstColumn) {
+    Song song,
+    double width,
+    double height,
+    double scale,
+    int closer,
+    int firstRow,
+    int firstColumn) {
   static final double LEFT = 116;
   private static final double TOP = 46;
   private static final double FOOT = 26;
   private static final double NARROWEST = 40;
+
+  /** How near a section can be looked at. */
+  static final int CLOSEST = 16;
+
   private static final double LOWEST_ROW = 38;
   private static final double HIGHEST_ROW = 74;
   private static final double OUT_OF_SIGHT = -10;
@@ -53,7 +64,7 @@ record TankLayout(
   /** The sections in view. */
   Window columns() {
     double room = Math.max(NARROWEST, width - LEFT - 8);
-    return new Window(sections().size(), room, NARROWEST, firstColumn);
+    return new Window(sections().size(), room, NARROWEST * closer, firstColumn);
   }
 
   private List<Section> sections() {
@@ -67,8 +78,8 @@ record TankLayout(
     for (int i = columns.offset(); i < columns.end(); i++) {
       bars += sections().get(i).bars();
     }
-    double spare = Math.max(0, columns.room() - NARROWEST * columns.shown());
     double least = Math.min(NARROWEST, columns.room() / columns.shown());
+    double spare = Math.max(0, columns.room() - least * columns.shown());
     double[] out = new double[columns.shown() + 1];
     out[0] = LEFT;
     for (int i = 0; i < columns.shown(); i++) {

@@ -47,6 +47,11 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
   }
 
   @Override
+  public void zoom(boolean closer) {
+    sheet.zoom(closer);
+  }
+
+  @Override
   public KeyTable keys() {
     return keys;
   }

@@ -47,6 +47,7 @@ final class TankSheet extends Drawing {
 
   private final Actions actions;
   private final TankMarks marks;
+  private int closer = 1;
   private Optional<Song> song = Optional.empty();
   private int selected;
   private int row;
@@ -113,6 +114,7 @@ final class TankSheet extends Drawing {
         getWidth(),
         getHeight(),
         textScaleProperty().get(),
+        closer,
         firstRow,
         firstColumn);
   }
@@ -120,6 +122,13 @@ final class TankSheet extends Drawing {
   @Override
   protected double playX(double tick) {
     return place().x(tick);
+  }
+
+  /** Fewer sections wider, or more of them narrower. */
+  void zoom(boolean nearer) {
+    closer = Math.max(1, Math.min(TankLayout.CLOSEST, nearer ? closer * 2 : closer / 2));
+    bringIntoView();
+    redraw();
   }
 
   private void scroll(ScrollEvent event) {

@@ -42,9 +42,7 @@ final class ArpeggioPage implements Page<LineScene> {
   private final ScaleSheet scales =
       new ScaleSheet("arp-scales", "Numbers of the arpeggio", id -> {});
   private final TypedLine steps = new TypedLine("arp-steps", "x X o . -", this::steps);
-  private final Node begin;
-  private final VBox settings;
-  private final VBox box;
+  private final RuleBox box;
   private LineScene scene;
 
   ArpeggioPage(LineBench bench) {
@@ -58,15 +56,7 @@ final class ArpeggioPage implements Page<LineScene> {
         steps.field(),
         "Steps at the rate of the arpeggio, of any length: x strikes, X accents, o softens, . rests,"
             + " - holds the note on");
-    this.begin =
-        Controls.row(
-            10,
-            Controls.action("arp-begin", "make this pattern an arpeggio", this::begin),
-            Controls.wrapped(
-                "It plays the notes of the chords heard, and follows them; undo brings the notes"
-                    + " back.",
-                "small"));
-    this.settings =
+    VBox settings =
         Controls.column(
             4,
             Controls.row(8, Controls.label("order", "small"), orders),
@@ -81,7 +71,12 @@ final class ArpeggioPage implements Page<LineScene> {
                 Controls.explained(
                     Controls.action("arp-second", "second arpeggio", this::second),
                     "Another part with the same chords in the free register, on the other side")));
-    this.box = Controls.column(4, begin, settings);
+    this.box =
+        new RuleBox(
+            Controls.action("arp-begin", "make this pattern an arpeggio", this::begin),
+            "It plays the notes of the chords heard, and follows them; undo brings the notes"
+                + " back.",
+            settings);
   }
 
   private Optional<Arpeggio> rule() {
@@ -140,14 +135,8 @@ final class ArpeggioPage implements Page<LineScene> {
   public void show(LineScene shown) {
     scene = shown;
     Optional<Arpeggio> rule = rule();
-    shown(begin, rule.isEmpty());
-    shown(settings, rule.isPresent());
+    box.show(rule.isPresent());
     rule.ifPresent(this::show);
-  }
-
-  private static void shown(Node node, boolean now) {
-    node.setVisible(now);
-    node.setManaged(now);
   }
 
   private void show(Arpeggio rule) {

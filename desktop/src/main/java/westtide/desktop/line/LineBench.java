@@ -1,7 +1,6 @@
 package westtide.desktop.line;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -9,6 +8,7 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -25,13 +25,11 @@ import westtide.desktop.play.Moment;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.rhythm.Position;
-import westtide.score.ScoredNote;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.id.PartId;
 
 /**
  * The workbench of one line: which part and pattern is in front, its notes by mouse and keys, its
@@ -42,18 +40,24 @@ public final class LineBench implements NoteMarks.Actions {
   private static final int MOST_BARS = 16;
   private static final int BARS = 4;
 
+  /**
+   * What is said of notes never moves the sheet: where it may take two lines it always has them.
+   */
+  private static final double NARROW = 790;
+
+  private static final double TWO_LINES = 44;
+
   private final Desk desk;
   private final String none;
   private final List<Role> roles;
   private final PartChips parts;
   private final Chips<String> patterns;
   private final Chips<String> pages;
-  private final Chips<String> others;
   private final Label summary = Controls.wrapped("");
   private final TypedLine text;
   private final NoteSheet sheet;
   private final Pages<LineScene> tools;
-  private final Set<PartId> ghosts = new HashSet<>();
+  private final Ghosts ghosts = new Ghosts(this::refresh);
   private Optional<HeardLine> line = Optional.empty();
   private String shownLine = "";
   private int bars = BARS;
@@ -79,12 +83,14 @@ public final class LineBench implements NoteMarks.Actions {
     this.parts = new PartChips(desk, prefix, roles);
     this.patterns = new Chips<String>("line-", name -> name, this::choosePattern).wrapping();
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
-    this.others = new Chips<String>("ghost-", name -> name, this::ghost).wrapping();
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
     this.sheet = sheet.apply(this);
     this.sheet.turning(this::zoom, this::turnBy);
     this.tools = new Pages<>(prefix + "page-", 64, pages(), this::refresh);
     summary.setId(prefix.equals("lines-") ? "note-summary" : "low-end-summary");
+    summary
+        .minHeightProperty()
+        .bind(Bindings.when(summary.widthProperty().lessThan(NARROW)).then(TWO_LINES).otherwise(0));
     text.smallerFrom(70).field().getStyleClass().add("small-typed");
     Controls.explained(
         text.field(),
@@ -103,7 +109,7 @@ public final class LineBench implements NoteMarks.Actions {
       out.add(new LowLinePage(this));
     }
     out.add(new NoteListPage(this));
-    out.add(new GhostPage(others));
+    out.add(ghosts);
     return out;
   }
 
@@ -177,11 +183,10 @@ public final class LineBench implements NoteMarks.Actions {
     pages.setVisible(names.size() > 1);
     pages.setManaged(names.size() > 1);
     String name = view.song().title() + shown.part().id() + shown.pattern();
-    showGhosts(view);
     sheet.show(
         view.score(),
         shown,
-        ghostNotes(view, shown),
+        ghosts.notes(view.score(), shown),
         page * bars,
         Math.min(bars, shown.bars()),
         !name.equals(shownLine));
@@ -274,41 +279,6 @@ public final class LineBench implements NoteMarks.Actions {
 
   void refresh() {
     desk.open().view().ifPresent(this::show);
-  }
-
-  private void showGhosts(SongView view) {
-    List<Part> pitched =
-        view.song().parts().stream()
-            .filter(part -> part.role() != Role.DRUMS)
-            .filter(part -> !part.id().equals(line.orElseThrow().part().id()))
-            .toList();
-    ghosts.removeIf(id -> pitched.stream().noneMatch(part -> part.id().equals(id)));
-    others.showMany(
-        pitched.stream().map(Part::name).toList(),
-        pitched.stream().filter(p -> ghosts.contains(p.id())).map(Part::name).toList());
-  }
-
-  private void ghost(String name) {
-    desk.open().song().parts().stream()
-        .filter(part -> part.name().equals(name))
-        .map(Part::id)
-        .findFirst()
-        .ifPresent(
-            id -> {
-              if (!ghosts.remove(id)) {
-                ghosts.add(id);
-              }
-              refresh();
-            });
-  }
-
-  private List<ScoredNote> ghostNotes(SongView view, HeardLine shown) {
-    List<ScoredNote> out = new ArrayList<>();
-    int from = shown.songTick();
-    for (PartId id : ghosts) {
-      view.score().part(id).ifPresent(p -> out.addAll(p.between(from, from + shown.ticks())));
-    }
-    return out;
   }
 
   private Optional<TypedLine.Trouble> type(String typed) {

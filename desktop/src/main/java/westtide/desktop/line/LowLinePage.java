@@ -57,9 +57,7 @@ final class LowLinePage implements Page<LineScene> {
           word -> change("Velocity", rule -> rule.withShaped(word.equals("shaped"))));
   private final ScaleSheet scales = new ScaleSheet("low-scales", "Rest of the low line", id -> {});
   private final TypedLine figure = new TypedLine("low-figure", "x--x--x-", this::draw);
-  private final Node begin;
-  private final VBox settings;
-  private final VBox box;
+  private final RuleBox box;
   private LineScene scene;
 
   LowLinePage(LineBench bench) {
@@ -69,15 +67,7 @@ final class LowLinePage implements Page<LineScene> {
     HBox.setHgrow(rhythms, Priority.ALWAYS);
     HBox.setHgrow(pitches, Priority.ALWAYS);
     HBox.setHgrow(figure, Priority.ALWAYS);
-    this.begin =
-        Controls.row(
-            10,
-            Controls.action("low-grammar", "use the grammar", this::begin),
-            Controls.wrapped(
-                "Phrases with rests, pick-ups and slides that follow chords and kick; undo brings"
-                    + " back what is there.",
-                "small"));
-    this.settings =
+    VBox settings =
         Controls.column(
             3,
             Controls.row(8, Controls.label("rhythm", "small"), rhythms),
@@ -99,7 +89,12 @@ final class LowLinePage implements Page<LineScene> {
                     Controls.action("low-reseed", "reseed", this::reseed),
                     "Other changes inside the phrase")),
             scales);
-    this.box = Controls.column(4, begin, settings);
+    this.box =
+        new RuleBox(
+            Controls.action("low-grammar", "use the grammar", this::begin),
+            "Phrases with rests, pick-ups and slides that follow chords and kick; undo brings"
+                + " back what is there.",
+            settings);
   }
 
   private static Node word(String words) {
@@ -166,14 +161,8 @@ final class LowLinePage implements Page<LineScene> {
   public void show(LineScene shown) {
     scene = shown;
     Optional<LowLine> rule = rule();
-    shown(begin, rule.isEmpty());
-    shown(settings, rule.isPresent());
+    box.show(rule.isPresent());
     rule.ifPresent(this::show);
-  }
-
-  private static void shown(Node node, boolean now) {
-    node.setVisible(now);
-    node.setManaged(now);
   }
 
   private void show(LowLine rule) {

@@ -19,6 +19,7 @@ import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.PhraseUnit;
 import westtide.song.chord.PlacedChord;
+import westtide.theory.Key;
 
 /**
  * Some bars of a line: each note a wedge, thick where it starts by its velocity and thin where it
@@ -42,6 +43,8 @@ public abstract class NoteSheet extends Drawing {
   private final NoteMarks marks;
   private final SheetGestures<Note> gestures;
   private final String noteId;
+  private final double left;
+  private final double foot;
   private Consumer<Integer> turn = bars -> {};
   private Optional<HeardLine> line = Optional.empty();
   private Optional<Score> score = Optional.empty();
@@ -55,11 +58,16 @@ public abstract class NoteSheet extends Drawing {
    * @param name what it is, for screen readers
    * @param id its id
    * @param noteId what the ids of its notes begin with
+   * @param left pixels left of the first bar
+   * @param foot pixels below the rows
    * @param actions what is done with notes
    */
-  protected NoteSheet(String name, String id, String noteId, NoteMarks.Actions actions) {
+  protected NoteSheet(
+      String name, String id, String noteId, double left, double foot, NoteMarks.Actions actions) {
     super(name, true);
     setId(id);
+    this.left = left;
+    this.foot = foot;
     this.noteId = noteId;
     this.actions = actions;
     this.marks = new NoteMarks(actions, this::page, this::redraw);
@@ -126,7 +134,7 @@ public abstract class NoteSheet extends Drawing {
 
   @Override
   protected double playFoot() {
-    return getHeight() - foot();
+    return getHeight() - foot;
   }
 
   /** Pixels above the rows; a phrase has its arcs there. */
@@ -134,12 +142,6 @@ public abstract class NoteSheet extends Drawing {
     boolean phrase = line.flatMap(HeardLine::phrase).isPresent();
     return scaled(phrase ? TOP + ARCS : TOP);
   }
-
-  /** Pixels left of the first bar. */
-  protected abstract double left();
-
-  /** Pixels below the rows. */
-  protected abstract double foot();
 
   /** The rows at the present size. */
   protected abstract Rows rows();
@@ -152,6 +154,11 @@ public abstract class NoteSheet extends Drawing {
 
   /** Draws what lies over the notes. */
   protected void over(HeardLine shown, LinePage page) {}
+
+  /** The key notes are named in. */
+  protected Key key() {
+    return line.orElseThrow().song().brief().key();
+  }
 
   /** The line, if one is shown. */
   protected Optional<HeardLine> line() {
@@ -191,7 +198,7 @@ public abstract class NoteSheet extends Drawing {
         firstBar,
         shownBars,
         rows(),
-        left(),
+        left,
         getWidth() - RIGHT);
   }
 
@@ -272,7 +279,7 @@ public abstract class NoteSheet extends Drawing {
     int bar = meter().ticksPerBar();
     for (int tick = page.firstTick(); tick <= page.endTick(); tick += meter().ticksPerBeat()) {
       String style = tick % bar == 0 ? "bar" : "faint";
-      line(x.at(tick), top() - 8, x.at(tick), getHeight() - foot(), "rule", style);
+      line(x.at(tick), top() - 8, x.at(tick), getHeight() - foot, "rule", style);
     }
     for (PlacedChord chord : shown.harmony().chords()) {
       int start = Math.max(chord.start(), page.firstTick());

@@ -1,6 +1,6 @@
 package westtide.desktop.line;
 
-import java.util.stream.Collectors;
+import java.util.IntSummaryStatistics;
 import westtide.rhythm.Position;
 import westtide.song.Note;
 import westtide.theory.Key;
@@ -31,16 +31,19 @@ final class NoteWords {
         + (note.slide() > 0 ? " · slide over " + steps(note.slide()) : "");
   }
 
-  /** The pitches of a line with their frequencies, low to high. */
+  /** From which pitch to which a line goes, with frequencies. */
   static String pitches(HeardLine line) {
-    String all =
-        line.notes().stream()
-            .map(Note::key)
-            .distinct()
-            .sorted()
-            .map(k -> line.song().brief().key().pitch(k) + " " + Math.round(Pitch.hertz(k)) + " Hz")
-            .collect(Collectors.joining(", "));
-    return all.isEmpty() ? "" : "Plays " + all + ". ";
+    IntSummaryStatistics keys = line.notes().stream().mapToInt(Note::key).summaryStatistics();
+    if (keys.getCount() == 0) {
+      return "";
+    }
+    String low = pitch(keys.getMin(), line);
+    String high = pitch(keys.getMax(), line);
+    return low.equals(high) ? low + ". " : low + " to " + high + ". ";
+  }
+
+  private static String pitch(int midi, HeardLine line) {
+    return line.song().brief().key().pitch(midi) + " " + Math.round(Pitch.hertz(midi)) + " Hz";
   }
 
   /** Ticks in steps, such as {@code "2 steps"} or {@code "0.5 steps"}. */

@@ -16,7 +16,6 @@ import westtide.score.ScoredPart;
 import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.chord.PlacedChord;
-import westtide.theory.Key;
 
 /**
  * A line on degree rows: chord tones shaded as they are heard, other parts as faint ghosts, and a
@@ -33,17 +32,7 @@ final class DegreeSheet extends NoteSheet {
   private int highest = 84;
 
   DegreeSheet(NoteMarks.Actions actions) {
-    super("The line on degree rows", "degree-sheet", "note-", actions);
-  }
-
-  @Override
-  protected double left() {
-    return LEFT;
-  }
-
-  @Override
-  protected double foot() {
-    return FOOT;
+    super("The line on degree rows", "degree-sheet", "note-", LEFT, FOOT, actions);
   }
 
   @Override
@@ -53,10 +42,6 @@ final class DegreeSheet extends NoteSheet {
 
   private DegreeRows degrees() {
     return new DegreeRows(key(), lowest, highest, top(), getHeight() - FOOT);
-  }
-
-  private Key key() {
-    return line().orElseThrow().song().brief().key();
   }
 
   @Override

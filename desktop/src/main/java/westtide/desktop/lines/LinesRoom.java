@@ -114,11 +114,9 @@ public final class LinesRoom implements Room {
         .addAll(
             bench.patternBar(),
             bench.sheet(),
-            bench.text(),
             Controls.row(
-                10,
-                bench.summary(),
-                Controls.spring(),
+                8,
+                bench.text(),
                 Controls.explained(
                     Controls.action("line-counter", "counter-line", this::counter),
                     "Another part: few notes in the rests of this line, in another register"),
@@ -128,6 +126,7 @@ public final class LinesRoom implements Room {
                 Controls.explained(
                     Controls.action("line-take", "new take", this::newTake),
                     "Another line from the next seed, over the same chords")),
+            bench.summary(),
             bench.tools());
     sheet.getChildren().addAll(Controls.row(14, Controls.title("Lines"), bench.parts()), content);
   }

@@ -19,7 +19,6 @@ import westtide.score.ScoredPart;
 import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
-import westtide.theory.Key;
 import westtide.theory.Pitch;
 
 /**
@@ -43,17 +42,7 @@ final class LadderSheet extends NoteSheet {
   private int highest = LowEndRange.HIGHEST_LEFT_FREE;
 
   LadderSheet(NoteMarks.Actions actions) {
-    super("Low end: 808 and bass against the kick", "low-end-sheet", "sub-", actions);
-  }
-
-  @Override
-  protected double left() {
-    return LEFT;
-  }
-
-  @Override
-  protected double foot() {
-    return FOOT;
+    super("Low end: 808 and bass against the kick", "low-end-sheet", "sub-", LEFT, FOOT, actions);
   }
 
   @Override
@@ -63,10 +52,6 @@ final class LadderSheet extends NoteSheet {
 
   private LadderRows ladder() {
     return new LadderRows(key(), lowest, highest, top(), getHeight() - FOOT);
-  }
-
-  private Key key() {
-    return line().orElseThrow().song().brief().key();
   }
 
   @Override

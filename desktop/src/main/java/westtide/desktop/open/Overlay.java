@@ -3,6 +3,7 @@ package westtide.desktop.open;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
@@ -40,6 +41,22 @@ public final class Overlay extends StackPane implements Panels, Layer {
     show(panel, true);
     panel.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(panel, Pos.CENTER);
+    panel.applyCss();
+    boolean higher = getHeight() > 0 && panel.prefHeight(panel.prefWidth(-1)) > getHeight();
+    if (higher) {
+      getChildren().setAll(scrolling(panel));
+    }
+  }
+
+  /** A panel that is higher than the window, as with large text, scrolls. */
+  private static ScrollPane scrolling(Region panel) {
+    StackPane middle = new StackPane(panel);
+    ScrollPane scroll = new ScrollPane(middle);
+    scroll.setFitToWidth(true);
+    scroll.setFitToHeight(true);
+    scroll.setFocusTraversable(false);
+    scroll.getStyleClass().add("over-veil");
+    return scroll;
   }
 
   /**

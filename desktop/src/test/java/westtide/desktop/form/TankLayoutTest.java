@@ -16,7 +16,7 @@ class TankLayoutTest {
   @ParameterizedTest
   @CsvSource({"1000, 400, 0, 0", "500, 150, 1, 2", "200, 90, 3, 5", "120, 60, 4, 7"})
   void aPixelOfATickLiesInItsSectionAndBar(double width, double height, int row, int column) {
-    TankLayout layout = new TankLayout(SONG, width, height, 1, row, column);
+    TankLayout layout = new TankLayout(SONG, width, height, 1, 1, row, column);
     for (int section = 0; section < SONG.form().sections().size(); section++) {
       int start = SONG.form().startBar(section);
       double tick = (start + 1.5) * SONG.brief().meter().ticksPerBar();
@@ -32,12 +32,12 @@ class TankLayoutTest {
 
   @Test
   void rowsFollowOneAnotherAndFillTheHeight() {
-    TankLayout layout = new TankLayout(SONG, 1000, 300, 1, 0, 0);
+    TankLayout layout = new TankLayout(SONG, 1000, 300, 1, 1, 0, 0);
     for (int row = 0; row < SONG.parts().size(); row++) {
       assertThat(layout.rowAt(layout.top(row) + 1)).isEqualTo(row);
       assertThat(layout.top(row + 1) - layout.top(row)).isCloseTo(layout.rowHeight(), within(1e-9));
     }
-    TankLayout low = new TankLayout(SONG, 1000, 170, 1, 2, 0);
+    TankLayout low = new TankLayout(SONG, 1000, 170, 1, 1, 2, 0);
     assertThat(low.rows().scrolls()).isTrue();
     assertThat(low.rowAt(low.top(2) + 1)).isEqualTo(2);
   }
@@ -45,7 +45,7 @@ class TankLayoutTest {
   /** Sections are drawn to scale where there is room. */
   @Test
   void longerSectionsAreWider() {
-    double[] edges = new TankLayout(SONG, 1000, 300, 1, 0, 0).edges();
+    double[] edges = new TankLayout(SONG, 1000, 300, 1, 1, 0, 0).edges();
     for (int i = 1; i < edges.length - 1; i++) {
       int before = SONG.form().sections().get(i - 1).bars();
       int bars = SONG.form().sections().get(i).bars();
