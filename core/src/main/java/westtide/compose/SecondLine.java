@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Stream;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
@@ -96,7 +97,7 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
         .flatMap(
             pitchClass -> {
               int low = Pitch.atOrAbove(lowest, pitchClass);
-              return java.util.stream.Stream.of(low, low + 12);
+              return Stream.of(low, low + 12);
             })
         .filter(midi -> midi <= lowest + 17 && midi != last)
         .min(Comparator.comparingInt(midi -> Math.abs(midi - last)))

@@ -133,7 +133,7 @@ class EnsembleTest extends TrapSongTest {
     assertThat(words("#form-part-chosen")).isEqualTo("Bass guitar");
     assertHas(words("#tank-summary"), "Bass guitar in the hook");
     go(Stage.LOW_END);
-    assertHas(words("#low-end-summary"), "Roots, pick-ups");
+    assertHas(words("#low-summary"), "Roots, pick-ups");
     go(Stage.LINES);
     press("#lines-part-counter");
     go(Stage.LEVELS);
@@ -186,7 +186,7 @@ class EnsembleTest extends TrapSongTest {
     press("#low-part-more", "#part-double");
     assertThat(names()).contains("808 8va");
     press("#part-done");
-    assertHas(words("#low-end-summary"), "Doubles 808", "1 octave up");
+    assertHas(words("#low-summary"), "Doubles 808", "1 octave up");
     press("#low-part-more", "#double-alone", "#part-done");
     assertThat(part("808 8va").rules(FollowRule.Doubling.class)).isEmpty();
     assertThat(part("808 8va").rules(FollowRule.Bass808.class)).hasSize(1);

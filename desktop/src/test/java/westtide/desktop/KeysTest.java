@@ -120,7 +120,7 @@ class KeysTest extends WindowTest {
   @Test
   void theLowEndIsTurnedByItsArrows() {
     go(Stage.LOW_END);
-    String first = words("#low-end-summary");
+    String first = words("#low-summary");
     focus("#low-end-sheet");
     push(KeyCode.PAGE_DOWN);
     settle();
@@ -129,7 +129,7 @@ class KeysTest extends WindowTest {
     push(KeyCode.PAGE_UP);
     push(KeyCode.PAGE_UP);
     settle();
-    assertThat(words("#low-end-summary")).isEqualTo(first);
+    assertThat(words("#low-summary")).isEqualTo(first);
   }
 
   @Test
@@ -145,7 +145,7 @@ class KeysTest extends WindowTest {
     assertThat(line()).contains(late.withVelocity(late.velocity() - 6).withKey(late.key() + 1));
     push(KeyCode.ESCAPE);
     settle();
-    assertHas(words("#note-summary"), "Drag to write a note");
+    assertHas(words("#lines-summary"), "Drag to write a note");
   }
 
   @Test

@@ -32,7 +32,7 @@ class LinesRoomTest extends TrapSongTest {
     drag(empty, empty.add(bar / 4, 0));
     settle();
     assertThat(line()).contains(placed.withStart(placed.start() + 960));
-    assertHas(words("#note-summary"), "2 steps");
+    assertHas(words("#lines-summary"), "2 steps");
     push(KeyCode.SHIFT, KeyCode.RIGHT);
     settle();
     assertThat(line()).contains(placed.withStart(placed.start() + 960).withTicks(720));

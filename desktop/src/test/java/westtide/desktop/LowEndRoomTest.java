@@ -33,7 +33,7 @@ class LowEndRoomTest extends TrapSongTest {
     assertThat(rule().link()).isEqualTo(KickLink.INDEPENDENT);
     type("#sub-lowest", "A0");
     assertThat(rule().lowest()).isEqualTo(21);
-    assertHas(words("#low-end-summary"), "Hz");
+    assertHas(words("#low-summary"), "Hz");
     assertThat(shown("#finding-0")).isTrue();
     press("#fix-0");
     assertThat(rule().lowest()).isEqualTo(28);

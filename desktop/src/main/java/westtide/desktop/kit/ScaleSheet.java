@@ -3,6 +3,7 @@ package westtide.desktop.kit;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.IntConsumer;
 import java.util.function.IntFunction;
 import javafx.scene.shape.Line;
@@ -85,7 +86,7 @@ public final class ScaleSheet extends Drawing implements SheetGestures.Sheet<Str
    * @param name what they are the numbers of
    * @param exact asked for the exact value of one, by its id
    */
-  public ScaleSheet(String id, String name, java.util.function.Consumer<String> exact) {
+  public ScaleSheet(String id, String name, Consumer<String> exact) {
     super(name, true);
     setId(id);
     this.keys =

@@ -9,6 +9,7 @@ import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.beans.binding.Bindings;
+import javafx.beans.binding.DoubleBinding;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -43,9 +44,9 @@ public final class LineBench implements NoteMarks.Actions {
   /**
    * What is said of notes never moves the sheet: where it may take two lines it always has them.
    */
-  private static final double NARROW = 790;
+  private static final double NARROW = 730;
 
-  private static final double TWO_LINES = 44;
+  private static final double LINE = 23;
 
   private final Desk desk;
   private final String none;
@@ -87,10 +88,13 @@ public final class LineBench implements NoteMarks.Actions {
     this.sheet = sheet.apply(this);
     this.sheet.turning(this::zoom, this::turnBy);
     this.tools = new Pages<>(prefix + "page-", 64, pages(), this::refresh);
-    summary.setId(prefix.equals("lines-") ? "note-summary" : "low-end-summary");
-    summary
-        .minHeightProperty()
-        .bind(Bindings.when(summary.widthProperty().lessThan(NARROW)).then(TWO_LINES).otherwise(0));
+    summary.setId(prefix + "summary");
+    DoubleBinding height =
+        Bindings.createDoubleBinding(
+            () -> summary.getWidth() < NARROW ? 2 * LINE : LINE, summary.widthProperty());
+    summary.minHeightProperty().bind(height);
+    summary.prefHeightProperty().bind(height);
+    summary.maxHeightProperty().bind(height);
     text.smallerFrom(70).field().getStyleClass().add("small-typed");
     Controls.explained(
         text.field(),

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import westtide.desktop.kit.TypedLine;
 import westtide.song.AttachedText;
+import westtide.song.Brief;
 import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.WrittenText;
@@ -23,7 +24,7 @@ interface LineWriting {
   /** The writing of a line; empty where a rule plays it. */
   static Optional<LineWriting> of(HeardLine line) {
     Pattern pattern = line.part().pattern(line.pattern()).pattern();
-    var brief = line.song().brief();
+    Brief brief = line.song().brief();
     if (pattern instanceof Pattern.Written written) {
       WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
       return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));

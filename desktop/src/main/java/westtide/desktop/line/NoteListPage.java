@@ -2,6 +2,7 @@ package westtide.desktop.line;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.IntFunction;
 import java.util.function.UnaryOperator;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
@@ -86,8 +87,7 @@ final class NoteListPage implements Page<LineScene> {
                 Controls.flow(at, pitch, velocity, length, slide)));
   }
 
-  private NumberField field(
-      String id, String name, java.util.function.IntFunction<UnaryOperator<Note>> set) {
+  private NumberField field(String id, String name, IntFunction<UnaryOperator<Note>> set) {
     return NumberField.whole(
             id,
             name,
@@ -96,8 +96,7 @@ final class NoteListPage implements Page<LineScene> {
         .compact();
   }
 
-  private static Note nudged(
-      java.util.function.IntFunction<UnaryOperator<Note>> set, String id, Note note, int by) {
+  private static Note nudged(IntFunction<UnaryOperator<Note>> set, String id, Note note, int by) {
     int value =
         switch (id) {
           case "note-at" -> note.start() + by * 10;

@@ -1,5 +1,6 @@
 package westtide.desktop.line;
 
+import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
@@ -10,6 +11,7 @@ import westtide.score.WriteOut;
 import westtide.song.Part;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LinePatternEdits;
+import westtide.song.edit.PartEdits;
 import westtide.song.edit.PatternEdits;
 
 /** What can be done with a pattern of a line as a whole. */
@@ -75,7 +77,7 @@ final class PatternPanel extends VBox {
             answer);
   }
 
-  private javafx.scene.Node length() {
+  private Node length() {
     NumberField field =
         NumberField.held("pattern-bars", "bars", 1, 16, () -> bars, this::bars).inline();
     field.show(String.valueOf(bars));
@@ -90,7 +92,7 @@ final class PatternPanel extends VBox {
             () -> done(edits().bars(bars, false))));
   }
 
-  private javafx.scene.Node bar() {
+  private Node bar() {
     NumberField from =
         NumberField.held(
                 "pattern-from", "copy bar", 1, line.bars(), () -> fromBar, v -> fromBar = v)
@@ -170,9 +172,8 @@ final class PatternPanel extends VBox {
 
   private void fresh() {
     Part now = part();
-    var blank =
-        westtide.song.edit.PartEdits.blank(
-            desk.open().song(), now.role(), now.name(), now.patch(), now.program());
+    Part blank =
+        PartEdits.blank(desk.open().song(), now.role(), now.name(), now.patch(), now.program());
     String wanted = copy.getText().strip();
     add(new PatternEdits(now.id(), wanted).add(blank.patterns().get(0).pattern()));
   }

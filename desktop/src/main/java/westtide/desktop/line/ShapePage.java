@@ -1,5 +1,6 @@
 package westtide.desktop.line;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
@@ -170,7 +171,7 @@ final class ShapePage implements Page<LineScene> {
     if (notes.isEmpty()) {
       return notes;
     }
-    List<Note> out = new java.util.ArrayList<>(notes.subList(0, notes.size() - 1));
+    List<Note> out = new ArrayList<>(notes.subList(0, notes.size() - 1));
     out.addAll(NoteShapes.ramp(notes.get(notes.size() - 1), repeatsNow, 0));
     return out;
   }
