@@ -277,26 +277,24 @@ class WritingLinesTest extends TrapSongTest {
   void whatIsSaidOfANoteNeverMovesTheSheet() {
     for (int width : new int[] {1280, 1100, 1000}) {
       interact(() -> window.setWidth(width));
-      go(Stage.LINES);
-      focus("#degree-sheet");
-      push(KeyCode.ESCAPE);
-      settle();
-      double before = lookup("#degree-sheet").query().getLayoutBounds().getHeight();
-      clickOn("#note-0");
-      settle();
-      assertThat(lookup("#degree-sheet").query().getLayoutBounds().getHeight())
-          .as("at " + width)
-          .isEqualTo(before);
-      go(Stage.LOW_END);
-      focus("#low-end-sheet");
-      push(KeyCode.ESCAPE);
-      settle();
-      double ladder = lookup("#low-end-sheet").query().getLayoutBounds().getHeight();
-      clickOn("#sub-0");
-      settle();
-      assertThat(lookup("#low-end-sheet").query().getLayoutBounds().getHeight())
-          .as("low end at " + width)
-          .isEqualTo(ladder);
+      assertStill(Stage.LINES, "#degree-sheet", "#note-0");
+      assertStill(Stage.LOW_END, "#low-end-sheet", "#sub-0");
     }
+  }
+
+  /** The sheet has one height with a note chosen and with none, once it is laid out. */
+  private void assertStill(Stage stage, String sheet, String note) {
+    go(stage);
+    clickOn(note);
+    settle();
+    focus(sheet);
+    push(KeyCode.ESCAPE);
+    settle();
+    double before = lookup(sheet).query().getLayoutBounds().getHeight();
+    clickOn(note);
+    settle();
+    assertThat(lookup(sheet).query().getLayoutBounds().getHeight())
+        .as(sheet + " at " + window.getWidth())
+        .isEqualTo(before);
   }
 }

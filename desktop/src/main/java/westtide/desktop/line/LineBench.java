@@ -91,7 +91,7 @@ public final class LineBench implements NoteMarks.Actions {
     summary.setId(prefix + "summary");
     DoubleBinding height =
         Bindings.createDoubleBinding(
-            () -> summary.getWidth() < NARROW ? 2 * LINE : LINE, summary.widthProperty());
+            () -> this.sheet.getWidth() < NARROW ? 2 * LINE : LINE, this.sheet.widthProperty());
     summary.minHeightProperty().bind(height);
     summary.prefHeightProperty().bind(height);
     summary.maxHeightProperty().bind(height);
