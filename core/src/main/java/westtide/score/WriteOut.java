@@ -4,8 +4,7 @@ import java.util.List;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
-import westtide.song.FollowRule;
-import westtide.song.LowLine;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -43,25 +42,17 @@ public final class WriteOut {
     Harmony harmony = harmonies.of(part, pattern, place).harmony();
     List<Note> notes = new Lines(song, harmonies).of(part, pattern, place).notes();
     Meter meter = song.brief().meter();
-    ChordDegrees degrees = new ChordDegrees(harmony, song.brief().key(), lowest(part, notes));
+    int lowest = lowest(part.pattern(pattern), notes);
+    ChordDegrees degrees = new ChordDegrees(harmony, song.brief().key(), lowest);
     ChordDegrees.Written line = degrees.written(notes, meter.ticksPerBar());
     Pattern out = new Pattern.Attached(line.bars(), degrees.lowest(), line.notes());
     return new LineEdits(id, pattern).replace("", out).apply(song);
   }
 
-  /** Where the octave of the rule begins; of other rules, where the notes do. */
-  private static int lowest(Part part, List<Note> notes) {
+  /** Where the octave of the pattern begins; where it has none, where its notes do. */
+  private static int lowest(NamedPattern pattern, List<Note> notes) {
     int own =
-        part.rules(FollowRule.Bass808.class).stream()
-            .map(FollowRule.Bass808::lowest)
-            .findFirst()
-            .or(
-                () ->
-                    part.rules(FollowRule.Bass.class).stream()
-                        .map(FollowRule.Bass::lowest)
-                        .findFirst())
-            .or(() -> part.rules(LowLine.class).stream().map(LowLine::lowest).findFirst())
-            .orElseGet(() -> notes.stream().mapToInt(Note::key).min().orElse(LOWEST));
+        pattern.lowest().orElseGet(() -> notes.stream().mapToInt(Note::key).min().orElse(LOWEST));
     return Math.max(LOWEST, Math.min(HIGHEST, own));
   }
 }

@@ -28,4 +28,15 @@ public record NamedPattern(String name, Pattern pattern) {
         .map(rule -> withPattern(new Pattern.Following(change.apply(rule))))
         .orElse(this);
   }
+
+  /** The MIDI note from which the octave of its basses begins; empty where it has none. */
+  public Optional<Integer> lowest() {
+    if (pattern instanceof Pattern.Attached line) {
+      return Optional.of(line.lowest());
+    }
+    return rule(FollowRule.Bass808.class)
+        .map(FollowRule.Bass808::lowest)
+        .or(() -> rule(FollowRule.Bass.class).map(FollowRule.Bass::lowest))
+        .or(() -> rule(LowLine.class).map(LowLine::lowest));
+  }
 }

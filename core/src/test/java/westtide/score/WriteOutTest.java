@@ -7,6 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.song.FollowRule;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -58,6 +60,18 @@ class WriteOutTest {
           .as(style + " " + part.name() + " in another key")
           .isEqualTo(played(BriefEdits.key(key, KeyMove.UP).apply(song), part.id(), place));
     }
+  }
+
+  /** Each pattern of a part keeps the octave it begins in. */
+  @Test
+  void aSecondPatternIsWrittenOutFromItsOwnLowestNote() {
+    Song song = Songs.draft("trap", 4);
+    Part sub = song.parts(Role.SUB).get(0);
+    FollowRule.Bass808 rule = sub.rules(FollowRule.Bass808.class).get(0).withLowest(33);
+    Song two =
+        song.withPart(sub.id(), p -> p.with(new NamedPattern("high", new Pattern.Following(rule))));
+    Song out = WriteOut.of(sub.id(), "high", hook(two)).apply(two);
+    assertThat(out.part(sub.id()).orElseThrow().pattern("high").lowest()).contains(33);
   }
 
   @Test

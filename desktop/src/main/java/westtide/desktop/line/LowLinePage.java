@@ -13,7 +13,6 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.ScaleSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
-import westtide.song.FollowRule;
 import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.edit.LowEndEdits;
@@ -120,15 +119,7 @@ final class LowLinePage implements Page<LineScene> {
 
   /** It begins where the rule before it began. */
   private void begin() {
-    int lowest =
-        pattern()
-            .flatMap(
-                named ->
-                    named
-                        .rule(FollowRule.Bass808.class)
-                        .map(FollowRule.Bass808::lowest)
-                        .or(() -> named.rule(FollowRule.Bass.class).map(FollowRule.Bass::lowest)))
-            .orElse(USUAL_LOWEST);
+    int lowest = pattern().flatMap(NamedPattern::lowest).orElse(USUAL_LOWEST);
     LowLine rule = LowLine.of(Math.max(12, Math.min(60, lowest)));
     bench.desk().apply(LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), rule));
   }

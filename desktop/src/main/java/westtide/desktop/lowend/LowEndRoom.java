@@ -21,10 +21,8 @@ import westtide.review.Stage;
 import westtide.score.WriteOut;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
-import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.edit.LowEndEdits;
 import westtide.theory.Pitch;
@@ -179,19 +177,6 @@ public final class LowEndRoom implements Room {
 
   /** Where the octave of the chosen part begins; empty where it does not follow the roots. */
   private Optional<Integer> lowest() {
-    return rule()
-        .map(FollowRule.Bass808::lowest)
-        .or(
-            () ->
-                inFront()
-                    .flatMap(named -> named.rule(FollowRule.Bass.class))
-                    .map(FollowRule.Bass::lowest))
-        .or(() -> inFront().flatMap(named -> named.rule(LowLine.class)).map(LowLine::lowest))
-        .or(
-            () ->
-                inFront()
-                    .map(NamedPattern::pattern)
-                    .filter(Pattern.Attached.class::isInstance)
-                    .map(pattern -> ((Pattern.Attached) pattern).lowest()));
+    return inFront().flatMap(NamedPattern::lowest);
   }
 }
