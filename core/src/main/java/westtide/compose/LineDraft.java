@@ -1,8 +1,10 @@
 package westtide.compose;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import westtide.rhythm.Meter;
+import westtide.song.LineCycle;
 import westtide.song.LineFit;
 import westtide.song.Note;
 import westtide.song.Pattern;
@@ -13,8 +15,8 @@ import westtide.style.PartHabit;
 import westtide.theory.Key;
 
 /**
- * Writes a lead over a progression: a two-bar motif, its repeat with another end, an answer a step
- * away, and home.
+ * Writes a lead over a progression in the line language of a style: a two-bar motif, repeated or
+ * varied, a contrast, an answer, by a plan that is drawn.
  *
  * <p>Many candidates are drawn and the one that keeps the rules best is taken: chord tones on most
  * beats, leaps turned back (gap-fill: Meyer 1956, from memory), one highest note in the second
@@ -39,25 +41,51 @@ public final class LineDraft {
   /** A line over whole passes of the progression, eight bars where that divides. */
   public Pattern.Written draw(Progression progression, Seed seed) {
     int bars = bars(progression.bars(meter));
-    List<PlacedChord> chords = progression.over(bars * meter.ticksPerBar());
     Random random = seed.random("line");
+    if (!habit.language().cycles().isEmpty()) {
+      return cycle(progression, random);
+    }
+    LineSketch sketch = LineSketch.draw(habit.language(), bars, meter, random);
+    List<PlacedChord> chords = progression.over(bars * meter.ticksPerBar());
+    return new Pattern.Written(bars, best(sketch, chords, bars, random));
+  }
+
+  /** A sequence that runs against the bar; its last note jumps an octave in every fourth pass. */
+  private Pattern.Written cycle(Progression progression, Random random) {
+    int steps = Seed.pick(habit.language().cycles(), random);
+    int bars = LineCycle.bars(steps, meter);
+    LineSketch sketch = LineSketch.cycle(steps, random);
+    List<Note> notes =
+        new ArrayList<>(best(sketch, progression.over(bars * meter.ticksPerBar()), bars, random));
+    Note last = notes.get(notes.size() - 1);
+    if (last.key() + 12 <= habit.high()) {
+      notes.add(last.withKey(last.key() + 12).withEvery(4));
+    }
+    return new Pattern.Written(bars, notes, new LineCycle(steps, 0));
+  }
+
+  /** The best notes for a sketch over chords. */
+  List<Note> best(LineSketch sketch, List<PlacedChord> chords, int bars, Random random) {
     List<Note> best = List.of();
     double bestCost = Double.MAX_VALUE;
     for (int i = 0; i < CANDIDATES; i++) {
-      List<Note> notes = new PhraseBuilder(key, meter, habit, chords, random).build(bars);
+      List<Note> notes = new PhraseBuilder(key, meter, habit, chords, random).build(sketch, bars);
       double cost = cost(notes, chords, bars);
       if (cost < bestCost) {
         best = notes;
         bestCost = cost;
       }
     }
-    return new Pattern.Written(bars, best);
+    return best;
   }
 
   /** The first two bars of a line alone, to hint at it before it is heard in full. */
   public Pattern.Written tease(Pattern.Written line) {
     int end = 2 * meter.ticksPerBar();
     int bars = Math.min(line.bars(), 4);
+    if (!line.cycle().equals(LineCycle.NONE)) {
+      return line.withNotes(line.notes().stream().filter(n -> n.every() == 1).limit(2).toList());
+    }
     return new Pattern.Written(
         bars, line.notes().stream().filter(note -> note.start() < end).toList());
   }
@@ -73,10 +101,11 @@ public final class LineDraft {
   private double cost(List<Note> notes, List<PlacedChord> chords, int bars) {
     LineFit fit = new LineFit(notes, chords, meter);
     double wantedLeaps = habit.bright() ? 0.45 : 0.25;
-    return 40 * Math.max(0, 0.66 - fit.chordToneShare())
-        + 3 * fit.rubs().size()
+    return 90 * Math.max(0, 0.66 - fit.chordToneShare())
+        + 12 * fit.rubs().size()
         + 2 * fit.openLeaps()
         + Math.max(0, fit.range() - 12)
+        + 20 * Math.max(0, fit.range() - 16)
         + Math.max(0, 7 - fit.range())
         + 6 * Math.abs(fit.leapShare() - wantedLeaps)
         + climaxCost(notes, bars)
@@ -86,6 +115,9 @@ public final class LineDraft {
   private double climaxCost(List<Note> notes, int bars) {
     int top = notes.stream().mapToInt(Note::key).max().orElse(0);
     int half = bars * meter.ticksPerBar() / 2;
+    if (notes.isEmpty()) {
+      return 100;
+    }
     List<Note> tops = notes.stream().filter(note -> note.key() == top).toList();
     return 8.0 * (tops.size() - 1) + (tops.get(0).start() < half ? 8 : 0);
   }

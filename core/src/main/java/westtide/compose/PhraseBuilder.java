@@ -6,34 +6,24 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
-import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
-import westtide.rhythm.Ticks;
 import westtide.song.Note;
-import westtide.song.Seed;
 import westtide.song.chord.PlacedChord;
+import westtide.style.LineLanguage;
 import westtide.style.PartHabit;
 import westtide.theory.Chord;
 import westtide.theory.Key;
 
 /**
- * One candidate of a line. A contour of scale steps is drawn for the motif; each two-bar unit lays
- * it on its own chords, so that the rhythm stays while the notes give way to the harmony.
+ * One candidate of a line: notes for the rhythms of a sketch. A contour of scale steps is drawn for
+ * the motif; each unit lays it on its own chords, so that the rhythm stays while the notes give way
+ * to the harmony.
  */
 final class PhraseBuilder {
-  private static final List<Figure> MOTIFS =
-      List.of(
-          new Figure("x--x--x---..x-..x---............"),
-          new Figure("x-x-x---....x-x-x-----.........."),
-          new Figure("..x-x-x---..x---..x-x-----......"),
-          new Figure("x-----x-x---....x-----x---......"),
-          new Figure("x--x--x--x--x---....x---........"),
-          new Figure("x---..x-x---x-..x-------........"),
-          new Figure("..x-..x-x---....x-x-x---........"),
-          new Figure("x-------..x-x-x-x-----.........."));
   private static final int[] SAD_STEPS = {-2, -1, -1, -1, 1, 1, 1, 2, 0, -3, 3};
   private static final int[] BRIGHT_STEPS = {-3, -2, -2, -1, -1, 1, 1, 2, 2, 3, 4};
   private static final int TURN_BACK_AFTER = 3;
+  private static final int FEW = 4;
 
   private final Key key;
   private final Meter meter;
@@ -49,24 +39,73 @@ final class PhraseBuilder {
     this.habit = habit;
     this.chords = chords;
     this.random = random;
-    this.ladder =
+    this.ladder = ladder();
+  }
+
+  /** The notes the language goes to: all of the key, five of it, or four next to each other. */
+  private List<Integer> ladder() {
+    List<Integer> all =
         IntStream.rangeClosed(habit.low(), habit.high())
             .filter(midi -> key.contains(midi % 12))
             .boxed()
             .toList();
+    return switch (habit.language().pitches()) {
+      case KEY -> all;
+      case FIVE -> five(all);
+      case FEW -> few(five(all));
+    };
   }
 
-  List<Note> build(int bars) {
-    Figure rhythm = Seed.pick(MOTIFS, random);
-    List<Integer> contour = contour(rhythm.strokes().size());
-    int answerShift = random.nextBoolean() ? 1 : 2;
-    int unitTicks = 2 * meter.ticksPerBar();
+  /** Without second and sixth over a minor third, without fourth and seventh over a major one. */
+  private List<Integer> five(List<Integer> all) {
+    boolean minor = key.contains((key.tonic().pitchClass() + 3) % 12);
+    List<Integer> out =
+        all.stream().filter(midi -> minor ? !degree(midi, 2, 6) : !degree(midi, 4, 7)).toList();
+    return out.size() < FEW ? all : out;
+  }
+
+  private List<Integer> few(List<Integer> five) {
+    int from = random.nextInt(Math.max(1, five.size() - FEW + 1));
+    return five.subList(from, Math.min(five.size(), from + FEW));
+  }
+
+  List<Note> build(LineSketch sketch, int bars) {
+    int longest = sketch.units().stream().mapToInt(List::size).max().orElse(0);
+    List<Integer> contour = contour(longest);
+    List<Integer> answer = contour(longest);
+    int unitTicks = LineSketch.UNIT_BARS * meter.ticksPerBar();
     int end = bars * meter.ticksPerBar();
+    List<LineSketch.Spot> motif = sketch.units().get(0);
     List<Note> out = new ArrayList<>();
-    for (int unit = 0; unit * unitTicks < end; unit++) {
-      List<Integer> steps = unit % 4 == 2 ? shifted(contour, answerShift) : contour;
-      List<Note> laid = lay(rhythm, steps, unit * unitTicks, end);
-      out.addAll(withEnd(laid, unit));
+    for (int unit = 0; unit < sketch.units().size(); unit++) {
+      List<LineSketch.Spot> spots = sketch.units().get(unit);
+      boolean other = !spots.isEmpty() && !sameOpening(spots, motif);
+      List<Integer> steps = unit % 4 == 2 ? third(sketch, contour) : other ? answer : contour;
+      List<LineSketch.Spot> played =
+          unit % 4 == 2 && sketch.third() == LineSketch.Third.THINS ? thinned(spots) : spots;
+      out.addAll(withEnd(lay(played, steps, unit * unitTicks, end), unit));
+    }
+    return new LineDetails(key, meter, habit, ladder).finished(out, sketch, random);
+  }
+
+  private static boolean sameOpening(List<LineSketch.Spot> spots, List<LineSketch.Spot> motif) {
+    return !motif.isEmpty() && spots.get(0).equals(motif.get(0));
+  }
+
+  private List<Integer> third(LineSketch sketch, List<Integer> contour) {
+    return switch (sketch.third()) {
+      case RISES -> shifted(contour, 1 + random.nextInt(2));
+      case FALLS -> shifted(contour, -1 - random.nextInt(2));
+      case STAYS, THINS -> contour;
+    };
+  }
+
+  private List<LineSketch.Spot> thinned(List<LineSketch.Spot> spots) {
+    List<LineSketch.Spot> out = new ArrayList<>();
+    for (int i = 0; i < spots.size(); i++) {
+      if (spots.get(i).start() % meter.ticksPerBeat() == 0 || i % 2 == 0) {
+        out.add(spots.get(i));
+      }
     }
     return out;
   }
@@ -74,10 +113,10 @@ final class PhraseBuilder {
   private List<Integer> contour(int size) {
     int[] moves = habit.bright() ? BRIGHT_STEPS : SAD_STEPS;
     List<Integer> out = new ArrayList<>();
-    int at = ladder.size() / 2 - 1 + random.nextInt(3);
+    int at = Math.max(0, ladder.size() / 2 - 1) + random.nextInt(3);
     int last = 0;
     for (int i = 0; i < size; i++) {
-      out.add(at);
+      out.add(held(at));
       int move = moves[random.nextInt(moves.length)];
       if (Math.abs(last) >= TURN_BACK_AFTER) {
         move = -Integer.signum(last);
@@ -96,26 +135,26 @@ final class PhraseBuilder {
     return Math.max(0, Math.min(ladder.size() - 1, index));
   }
 
-  private List<Note> lay(Figure rhythm, List<Integer> contour, int from, int end) {
+  private List<Note> lay(List<LineSketch.Spot> spots, List<Integer> contour, int from, int end) {
+    boolean free = habit.language().pitches() == LineLanguage.Pitches.FEW;
     List<Note> out = new ArrayList<>();
-    List<Figure.Stroke> strokes = rhythm.strokes();
-    for (int i = 0; i < strokes.size(); i++) {
-      int start = from + Ticks.ofSteps(strokes.get(i).step());
+    for (int i = 0; i < spots.size(); i++) {
+      int start = from + spots.get(i).start();
       if (start >= end) {
         break;
       }
       boolean strong = start % meter.ticksPerBeat() == 0;
       int midi = ladder.get(contour.get(i));
-      int key = strong && random.nextInt(10) > 0 ? nearest(midi, tonesAt(start), midi) : midi;
-      int ticks = Math.min(Ticks.ofSteps(strokes.get(i).steps()), end - start);
-      out.add(new Note(start, ticks, key, strong ? 98 : 86));
+      boolean fitted = strong && !free && random.nextInt(10) > 0;
+      int key = fitted ? nearest(midi, tonesAt(start), midi) : midi;
+      out.add(new Note(start, Math.min(spots.get(i).ticks(), end - start), key, 90));
     }
     return out;
   }
 
   /** The unit with its last note on a chord tone: open at half, closed at the end, any between. */
   private List<Note> withEnd(List<Note> unit, int index) {
-    if (unit.isEmpty()) {
+    if (unit.isEmpty() || habit.language().pitches() == LineLanguage.Pitches.FEW) {
       return unit;
     }
     Note last = unit.get(unit.size() - 1);

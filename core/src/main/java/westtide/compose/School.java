@@ -99,8 +99,9 @@ public enum School {
     return switch (this) {
       case LOW_END ->
           new PlayedBars(song)
-              .rule(Role.SUB, FollowRule.Bass808.class)
-              .map(rule -> answer(rule.link() == KickLink.INDEPENDENT));
+              .rule(Role.SUB, FollowRule.class)
+              .flatMap(LowEndEdits::link)
+              .map(link -> answer(link == KickLink.INDEPENDENT));
       case OPENING ->
           Optional.of(answer(song.form().sections().get(0).word().kind() == SectionKind.HOOK));
       case COLOUR -> Optional.of(answer(sevenths(song) >= 0.5));

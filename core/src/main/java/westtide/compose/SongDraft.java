@@ -3,6 +3,7 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Random;
 import java.util.Set;
 import java.util.stream.Stream;
 import westtide.compose.groove.GrooveDraft;
@@ -202,20 +203,17 @@ public record SongDraft(
 
   private Part sub() {
     PartHabit.Bass808 habit = style.sub();
+    Random random = seed.random("808");
     FollowRule rule =
-        new FollowRule.Bass808(
-            habit.link(), Seed.pick(habit.figures(), seed.random("808 figure")), habit.lowest());
+        habit.grammar().draw(Seed.pick(habit.figures(), random), BASS, habit.lowest(), random);
     return following(SUB, habit, Role.SUB, rule);
   }
 
   private Part bass() {
     PartHabit.Bass habit = style.bass();
+    Random random = seed.random("bass");
     FollowRule rule =
-        new FollowRule.Bass(
-            Seed.pick(habit.figures(), seed.random("bass figure")),
-            habit.lowest(),
-            habit.pickUp(),
-            habit.fifths());
+        habit.grammar().draw(Seed.pick(habit.figures(), random), SUB, habit.lowest(), random);
     return following(BASS, habit, Role.BASS, rule);
   }
 

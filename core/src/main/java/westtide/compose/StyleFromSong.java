@@ -10,10 +10,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import westtide.compose.groove.GrooveDraft;
-import westtide.rhythm.Figure;
 import westtide.rhythm.StepLane;
 import westtide.song.Brief;
 import westtide.song.FollowRule;
+import westtide.song.KickLink;
+import westtide.song.LowLine;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.PlayedBars;
@@ -35,6 +36,7 @@ import westtide.style.FormHabit;
 import westtide.style.GrooveHabit;
 import westtide.style.LaneHabit;
 import westtide.style.LevelPlan;
+import westtide.style.LowHabit;
 import westtide.style.PartHabit;
 import westtide.style.Reason;
 import westtide.style.SoundHabit;
@@ -212,39 +214,51 @@ public final class StyleFromSong {
                     part.program(),
                     base.lead().low(),
                     base.lead().high(),
-                    base.lead().bright()))
+                    base.lead().bright(),
+                    base.lead().language()))
         .orElse(base.lead());
   }
 
   private PartHabit.Bass808 sub() {
-    Optional<Part> part = main(Role.SUB);
-    Optional<FollowRule.Bass808> rule =
-        new PlayedBars(song).rule(Role.SUB, FollowRule.Bass808.class);
-    if (part.isEmpty() || rule.isEmpty()) {
-      return base.sub();
-    }
-    return new PartHabit.Bass808(
-        part.get().name(),
-        part.get().program(),
-        rule.get().link(),
-        List.of(rule.get().figure()),
-        rule.get().lowest());
+    PartHabit.Bass808 own = base.sub();
+    return main(Role.SUB)
+        .map(
+            part ->
+                new PartHabit.Bass808(
+                    part.name(),
+                    part.program(),
+                    grammar(Role.SUB).map(StyleFromSong::link).orElse(own.link()),
+                    grammar(Role.SUB).map(rule -> List.of(rule.figure())).orElse(own.figures()),
+                    grammar(Role.SUB).map(LowLine::lowest).orElse(own.lowest()),
+                    grammar(Role.SUB).map(LowHabit::of).orElse(own.grammar())))
+        .orElse(own);
+  }
+
+  private static KickLink link(LowLine rule) {
+    return rule.rhythm() == LowLine.Rhythm.KICK ? KickLink.LOCKED : KickLink.INDEPENDENT;
   }
 
   private PartHabit.Bass bass() {
-    Optional<Part> part = main(Role.BASS);
-    Optional<FollowRule.Bass> rule = new PlayedBars(song).rule(Role.BASS, FollowRule.Bass.class);
-    if (part.isEmpty() || rule.isEmpty()) {
-      return base.bass();
-    }
-    List<Figure> figures = List.of(rule.get().figure());
-    return new PartHabit.Bass(
-        part.get().name(),
-        part.get().program(),
-        figures,
-        rule.get().lowest(),
-        rule.get().pickUp(),
-        rule.get().fifths());
+    PartHabit.Bass own = base.bass();
+    return main(Role.BASS)
+        .map(
+            part ->
+                new PartHabit.Bass(
+                    part.name(),
+                    part.program(),
+                    grammar(Role.BASS).map(rule -> List.of(rule.figure())).orElse(own.figures()),
+                    grammar(Role.BASS).map(LowLine::lowest).orElse(own.lowest()),
+                    grammar(Role.BASS).map(LowHabit::of).orElse(own.grammar())))
+        .orElse(own);
+  }
+
+  /** The grammar of a low part; a plainer rule of an older song is said in it. */
+  private Optional<LowLine> grammar(Role role) {
+    PlayedBars played = new PlayedBars(song);
+    return played
+        .rule(role, LowLine.class)
+        .or(() -> played.rule(role, FollowRule.Bass808.class).map(LowLine::from))
+        .or(() -> played.rule(role, FollowRule.Bass.class).map(LowLine::from));
   }
 
   private SoundHabit sound() {

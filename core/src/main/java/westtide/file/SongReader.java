@@ -22,12 +22,14 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Arpeggio;
+import westtide.song.BorrowedRhythm;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
 import westtide.song.Level;
+import westtide.song.LineCycle;
 import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
@@ -145,7 +147,10 @@ final class SongReader {
       case "drums" -> DrumFields.drums(node);
       case "varied" -> DrumFields.varied(node);
       case "written" ->
-          new Pattern.Written(number(node, "bars"), list(field(node, "notes"), SongReader::note));
+          new Pattern.Written(
+              number(node, "bars"),
+              list(field(node, "notes"), SongReader::note),
+              new LineCycle(node.path("cycle").asInt(0), node.path("restart").asInt(0)));
       case "phrase" ->
           new Pattern.Phrase(
               number(node, "unitBars"),
@@ -163,7 +168,8 @@ final class SongReader {
 
   private static Note note(JsonNode node) {
     int slide = node.size() > 4 ? at(node, 4) : 0;
-    return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3), slide);
+    int every = node.size() > 5 ? at(node, 5) : 1;
+    return new Note(at(node, 0), at(node, 1), at(node, 2), at(node, 3), slide, every);
   }
 
   private static PhraseUnit unit(JsonNode node) {
@@ -211,6 +217,7 @@ final class SongReader {
           new LowLine(
               named(LowLine.Rhythm.class, node, "rhythm"),
               new Figure(text(node, "figure")),
+              node.has("model") ? Optional.of(PartId.of(text(node, "model"))) : Optional.empty(),
               named(LowLine.Pitches.class, node, "pitches"),
               named(LowLine.PickUp.class, node, "pickUp"),
               number(node, "phraseBars"),
@@ -219,6 +226,9 @@ final class SongReader {
               field(node, "slides").asBoolean(),
               number(node, "lowest"),
               field(node, "seed").asLong());
+      case "rhythm" ->
+          new BorrowedRhythm(
+              PartId.of(text(node, "part")), list(field(node, "notes"), SongReader::note));
       case "part" ->
           new FollowRule.Doubling(
               PartId.of(text(node, "part")),

@@ -4,9 +4,11 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.song.Arpeggio;
+import westtide.song.BorrowedRhythm;
 import westtide.song.Brief;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.LineCycle;
 import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
@@ -111,6 +113,9 @@ final class SongWriter {
     @Override
     public ObjectNode written(Pattern.Written pattern) {
       out.put("kind", "written").put("bars", pattern.bars());
+      if (!pattern.cycle().equals(LineCycle.NONE)) {
+        out.put("cycle", pattern.cycle().steps()).put("restart", pattern.cycle().restartBars());
+      }
       ArrayNode notes = out.putArray("notes");
       pattern.notes().forEach(note -> notes.add(note(note)));
       return out;
@@ -192,10 +197,9 @@ final class SongWriter {
 
     @Override
     public ObjectNode lowLine(LowLine rule) {
-      return nodes
-          .objectNode()
-          .put("follows", "low line")
-          .put("rhythm", rule.rhythm().name())
+      ObjectNode node = nodes.objectNode().put("follows", "low line");
+      rule.model().ifPresent(model -> node.put("model", model.value()));
+      return node.put("rhythm", rule.rhythm().name())
           .put("figure", rule.figure().text())
           .put("pitches", rule.pitches().name())
           .put("pickUp", rule.pickUp().name())
@@ -205,6 +209,15 @@ final class SongWriter {
           .put("slides", rule.slides())
           .put("lowest", rule.lowest())
           .put("seed", rule.seed());
+    }
+
+    @Override
+    public ObjectNode borrowed(BorrowedRhythm rule) {
+      ObjectNode node =
+          nodes.objectNode().put("follows", "rhythm").put("part", rule.model().value());
+      ArrayNode notes = node.putArray("notes");
+      rule.notes().forEach(note -> notes.add(note(note)));
+      return node;
     }
 
     @Override
@@ -225,6 +238,9 @@ final class SongWriter {
   private ArrayNode note(Note note) {
     ArrayNode out =
         nodes.arrayNode().add(note.start()).add(note.ticks()).add(note.key()).add(note.velocity());
+    if (note.every() > 1) {
+      return out.add(note.slide()).add(note.every());
+    }
     return note.slide() == 0 ? out : out.add(note.slide());
   }
 

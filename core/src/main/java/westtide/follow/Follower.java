@@ -1,9 +1,11 @@
 package westtide.follow;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import westtide.song.Arpeggio;
+import westtide.song.BorrowedRhythm;
 import westtide.song.FollowRule;
 import westtide.song.LowLine;
 import westtide.song.Note;
@@ -18,7 +20,8 @@ import westtide.theory.Key;
  * @param kicks asked for by what listens to them: ticks of the kick hits it hears, ascending; empty
  *     where no drums are written
  * @param key the key of the song
- * @param doubled what a part that doubles another takes over: the notes of the model
+ * @param doubled what a part that doubles another or borrows its rhythm hears: the notes of the
+ *     model
  */
 public record Follower(
     PartId part,
@@ -64,7 +67,23 @@ public record Follower(
 
   @Override
   public List<Note> lowLine(LowLine rule) {
-    return new LowLineFollower(rule, harmony, kicks.get(), key).resolve();
+    List<Note> model = rule.hears().map(FollowRule.Doubling::of).map(doubled).orElse(List.of());
+    return new LowLineFollower(rule, harmony, kicks.get(), model, key).resolve();
+  }
+
+  @Override
+  public List<Note> borrowed(BorrowedRhythm rule) {
+    List<Note> model = doubled.apply(FollowRule.Doubling.of(rule.model()));
+    List<Note> out = new ArrayList<>();
+    int last = -1;
+    for (Note struck : model) {
+      if (struck.start() != last && struck.start() < harmony.ticks()) {
+        Note own = rule.notes().get(out.size() % rule.notes().size());
+        out.add(own.withStart(struck.start()).withTicks(struck.ticks()));
+      }
+      last = struck.start();
+    }
+    return out;
   }
 
   @Override

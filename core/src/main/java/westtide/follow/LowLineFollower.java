@@ -3,6 +3,7 @@ package westtide.follow;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.NavigableSet;
+import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import java.util.TreeSet;
 import westtide.rhythm.Figure;
@@ -26,28 +27,40 @@ final class LowLineFollower {
   private final LowLine rule;
   private final Harmony harmony;
   private final List<Integer> kicks;
+  private final List<Note> model;
   private final Key key;
   private final int bar;
+  private final NearBasses basses;
 
-  LowLineFollower(LowLine rule, Harmony harmony, List<Integer> kicks, Key key) {
+  /** A follower of chords, kicks and, where its rhythm listens to one, another part. */
+  LowLineFollower(LowLine rule, Harmony harmony, List<Integer> kicks, List<Note> model, Key key) {
     this.rule = rule;
     this.harmony = harmony;
     this.kicks = kicks;
+    this.model = model;
     this.key = key;
     this.bar = harmony.meter().ticksPerBar();
+    this.basses = NearBasses.of(harmony, rule.lowest(), home());
+  }
+
+  /** The one note of a pedal, if it keeps to one. */
+  private OptionalInt home() {
+    return rule.pitches() == LowLine.Pitches.PEDAL
+        ? OptionalInt.of(key.tonic().pitchClass())
+        : OptionalInt.empty();
   }
 
   List<Note> resolve() {
-    NavigableSet<Integer> starts = phrased(rhythm());
-    for (PlacedChord chord : harmony.chords()) {
-      starts.add(chord.start());
+    NavigableSet<Integer> starts = rule.rhythm().borrowed() ? rhythm() : phrased(rhythm());
+    if (rule.rhythm() != LowLine.Rhythm.GAPS) {
+      harmony.chords().forEach(chord -> starts.add(chord.start()));
     }
     NavigableSet<Integer> pickUps = pickUps(starts);
     starts.addAll(pickUps);
     starts.removeIf(harmony::rests);
     List<Note> out = new ArrayList<>();
     for (int start : starts) {
-      int slide = lifts(start, starts) && rule.slides() ? Ticks.PER_STEP : 0;
+      int slide = rule.slides() && slides(start, starts) ? Ticks.PER_STEP : 0;
       out.add(
           new Note(
               start,
@@ -65,8 +78,64 @@ final class LowLineFollower {
       case ANSWER -> answering();
       case OFF_BEAT -> every(Ticks.PER_QUARTER, EIGHTH);
       case EIGHTHS -> every(EIGHTH, 0);
+      case ROLLING -> rolling();
+      case LOG_DRUM -> logDrum();
       case DRAWN -> drawn();
+      case PART -> struck();
+      case GAPS -> gaps();
     };
+  }
+
+  /** Sixteenths that leave the kicks alone, in two bars that differ; a few are drawn out. */
+  private NavigableSet<Integer> rolling() {
+    TreeSet<Integer> out = every(Ticks.PER_STEP, 0);
+    TreeSet<Integer> hits = new TreeSet<>(kicks);
+    out.removeIf(
+        at ->
+            hits.contains(at)
+                || new SplittableRandom(rule.seed() * 8191L + at % (2 * bar)).nextInt(3) == 0);
+    return out;
+  }
+
+  /** The two strong beats, and answers on the last beat and a half of the bar (common practice). */
+  private NavigableSet<Integer> logDrum() {
+    TreeSet<Integer> out = every(bar, 0);
+    out.addAll(every(bar, bar / 2));
+    for (int from = 0; from < harmony.ticks(); from += bar) {
+      boolean odd = from / bar % 2 == 1;
+      for (int step : odd ? new int[] {10, 12, 14} : new int[] {10, 14}) {
+        int at = from + Ticks.ofSteps(step);
+        if (at < Math.min(from + bar, harmony.ticks())) {
+          out.add(at);
+        }
+      }
+    }
+    return out;
+  }
+
+  private NavigableSet<Integer> struck() {
+    TreeSet<Integer> out = new TreeSet<>();
+    model.stream().map(Note::start).filter(at -> at < harmony.ticks()).forEach(out::add);
+    return out;
+  }
+
+  /** Where another part has been silent for an eighth, once a gap. */
+  private NavigableSet<Integer> gaps() {
+    TreeSet<Integer> out = new TreeSet<>();
+    int free = 0;
+    for (Note note : model) {
+      addGap(free, note.start(), out);
+      free = Math.max(free, note.end());
+    }
+    addGap(free, harmony.ticks(), out);
+    return out;
+  }
+
+  private void addGap(int from, int to, TreeSet<Integer> out) {
+    int start = (from + EIGHTH - 1) / EIGHTH * EIGHTH;
+    if (to - start >= Ticks.PER_STEP && start < harmony.ticks()) {
+      out.add(start);
+    }
   }
 
   /** An eighth after every kick that leaves room for it. */
@@ -84,7 +153,7 @@ final class LowLineFollower {
     return out;
   }
 
-  private NavigableSet<Integer> every(int ticks, int from) {
+  private TreeSet<Integer> every(int ticks, int from) {
     TreeSet<Integer> out = new TreeSet<>();
     for (int at = from; at < harmony.ticks(); at += ticks) {
       out.add(at);
@@ -149,14 +218,19 @@ final class LowLineFollower {
   }
 
   private int bass(PlacedChord chord) {
-    return Pitch.atOrAbove(rule.lowest(), chord.chord().bass().pitchClass());
+    return basses.of(chord);
+  }
+
+  /** The chord after the one heard; the last one leads back to the first. */
+  private PlacedChord next(int start) {
+    return harmony.after(start).orElse(harmony.chords().get(0));
   }
 
   /** The note before another bass: next to it, from the side the line comes from. */
   private int leading(int start) {
     PlacedChord here = harmony.at(start);
     int from = bass(here);
-    int goal = bass(harmony.after(start).orElse(here));
+    int goal = bass(next(start));
     int direction = from < goal ? -1 : 1;
     int step = goal + direction;
     boolean diatonic = rule.pickUp() == LowLine.PickUp.STEP;
@@ -173,15 +247,45 @@ final class LowLineFollower {
       return bass;
     }
     if (lifts(start, starts)) {
-      return bass + 12;
+      return lifted(start, chord, bass);
     }
     boolean weak = start % (2 * Ticks.PER_QUARTER) != 0;
     return switch (rule.pitches()) {
       case ROOTS -> bass;
       case OCTAVES -> start % Ticks.PER_QUARTER == 0 ? bass : bass + 12;
-      case FIFTHS -> weak && start / EIGHTH % 3 == 0 ? fifth(start, chord, bass) : bass;
+      case FIFTHS -> weak && start % bar / EIGHTH % 3 == 0 ? fifth(start, chord, bass) : bass;
       case WALKING -> walking(start, chord, bass);
+      case ANSWERS -> answer(start, chord, bass);
+      case PEDAL -> bass;
     };
+  }
+
+  /** In the last beat and a half of a bar the fifth, the octave and the fifth again. */
+  private int answer(int start, PlacedChord chord, int bass) {
+    int left = bar - start % bar;
+    if (left > Ticks.PER_QUARTER + EIGHTH) {
+      return bass;
+    }
+    boolean up = bass + 12 <= basses.highest();
+    if (left == Ticks.PER_QUARTER) {
+      return up ? bass + 12 : bass;
+    }
+    int above = fifthAbove(chord, bass);
+    return up || above - 12 < rule.lowest() ? above : above - 12;
+  }
+
+  /** The fifth and, every second phrase, the octave, on the side that has room. */
+  private int lifted(int start, PlacedChord chord, int bass) {
+    boolean octave = start / bar / rule.phraseBars() % 2 == 1;
+    int fifth = fifth(start, chord, bass);
+    int high = octave ? bass + 12 : fifth;
+    return high <= basses.highest() ? high : bass - 12 >= rule.lowest() ? bass - 12 : fifth;
+  }
+
+  /** A slide goes to the lift of a phrase, and to the last answer of every second bar. */
+  private boolean slides(int start, NavigableSet<Integer> starts) {
+    boolean answered = rule.pitches() == LowLine.Pitches.ANSWERS && start / bar % 2 == 1;
+    return lifts(start, starts) || answered && bar - start % bar == EIGHTH;
   }
 
   /** Whether the line jumps an octave here: the last start of a phrase, for lift. */
@@ -197,17 +301,21 @@ final class LowLineFollower {
 
   /** The fifth on the side the line goes to, where it has room below. */
   private int fifth(int start, PlacedChord chord, int bass) {
+    int above = fifthAbove(chord, bass);
+    int goal = bass(next(start));
+    boolean falls = goal < bass || above > basses.highest();
+    return falls && above - 12 >= rule.lowest() ? above - 12 : above;
+  }
+
+  private static int fifthAbove(PlacedChord chord, int bass) {
     int semitones = chord.chord().quality().tone(5).map(Interval::semitones).orElse(0);
     int root = chord.chord().root().pitchClass();
-    int above = Pitch.atOrAbove(bass, Math.floorMod(root + semitones, 12));
-    int goal = harmony.after(start).map(this::bass).orElse(bass);
-    boolean falls = goal < bass && above - 12 >= rule.lowest();
-    return falls || above - bass > 7 ? above - 12 : above;
+    return Pitch.atOrAbove(bass, Math.floorMod(root + semitones, 12));
   }
 
   /** Beat by beat through the key towards the next bass. */
   private int walking(int start, PlacedChord chord, int bass) {
-    int goal = harmony.after(start).map(this::bass).orElse(bass);
+    int goal = bass(next(start));
     int beats = (start - chord.start()) / Ticks.PER_QUARTER;
     int direction = goal == bass ? (beats % 2 == 0 ? 1 : -1) : Integer.signum(goal - bass);
     int at = bass;
@@ -226,11 +334,42 @@ final class LowLineFollower {
   private int length(int start, NavigableSet<Integer> starts) {
     Integer next = starts.higher(start);
     int chordEnd = harmony.at(start).end();
-    int end = Math.min(chordEnd, next == null ? harmony.ticks() : next);
+    int free = Math.min(chordEnd, next == null ? harmony.ticks() : next);
+    int end = Math.min(free, start + Math.max(Ticks.PER_STEP, asDrawn(start)));
     int whole = end - start;
     int held = whole * (100 - rule.rest()) / 100;
     int steps = held / Ticks.PER_STEP * Ticks.PER_STEP;
     return Math.max(Math.min(whole, Ticks.PER_STEP), Math.max(steps, Math.min(held, whole)));
+  }
+
+  /** How long a note may be at most: as it is drawn, or as the part it listens to holds it. */
+  private int asDrawn(int start) {
+    return switch (rule.rhythm()) {
+      case DRAWN -> drawnTicks(start);
+      case PART ->
+          model.stream()
+              .filter(note -> note.start() == start)
+              .mapToInt(Note::ticks)
+              .max()
+              .orElse(harmony.ticks());
+      case GAPS ->
+          model.stream()
+                  .mapToInt(Note::start)
+                  .filter(at -> at > start)
+                  .min()
+                  .orElse(harmony.ticks())
+              - start;
+      default -> harmony.ticks();
+    };
+  }
+
+  private int drawnTicks(int start) {
+    int step = start / Ticks.PER_STEP % rule.figure().length();
+    return rule.figure().strokes().stream()
+        .filter(stroke -> stroke.step() == step)
+        .mapToInt(stroke -> Ticks.ofSteps(stroke.steps()))
+        .findFirst()
+        .orElse(harmony.ticks());
   }
 
   private int velocity(int start) {

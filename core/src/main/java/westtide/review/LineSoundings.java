@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -155,8 +156,8 @@ final class LineSoundings {
   private record Slip(
       String kind, ScoredPart part, Passage passage, Pattern.Written line, Note heard) {
     /** The note of the pattern it comes from. */
-    Note written(int barTicks) {
-      int inPattern = heard.start() % (line.bars() * barTicks);
+    Note written(Meter meter) {
+      int inPattern = line.within(heard.start(), meter);
       int semitones = part.part().transposition().semitones();
       return line.notes().stream()
           .filter(n -> n.start() == inPattern && n.key() == heard.key() - semitones)
@@ -166,7 +167,7 @@ final class LineSoundings {
   }
 
   private Optional<Finding> found(Slip slip, Weight weight, String title, String why, int midi) {
-    Note written = slip.written(song.brief().meter().ticksPerBar());
+    Note written = slip.written(song.brief().meter());
     String id =
         "lines."
             + slip.kind

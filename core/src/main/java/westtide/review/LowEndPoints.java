@@ -4,7 +4,10 @@ import java.util.Map;
 import java.util.function.Predicate;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
+import westtide.song.LowLine;
+import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.LowEndEdits;
 
 /** Points of the checklist that are read from the rules of 808 and bass. */
 final class LowEndPoints {
@@ -17,10 +20,15 @@ final class LowEndPoints {
   private LowEndPoints() {}
 
   private static boolean linked(Song song, KickLink link) {
-    return song.rules(FollowRule.Bass808.class).stream().anyMatch(sub -> sub.link() == link);
+    return song.parts(Role.SUB).stream()
+        .flatMap(part -> part.rules(FollowRule.class).stream())
+        .flatMap(rule -> LowEndEdits.link(rule).stream())
+        .anyMatch(link::equals);
   }
 
   private static boolean picksUp(Song song) {
-    return song.rules(FollowRule.Bass.class).stream().anyMatch(FollowRule.Bass::pickUp);
+    return song.rules(FollowRule.Bass.class).stream().anyMatch(FollowRule.Bass::pickUp)
+        || song.rules(LowLine.class).stream()
+            .anyMatch(rule -> rule.pickUp() != LowLine.PickUp.NONE);
   }
 }

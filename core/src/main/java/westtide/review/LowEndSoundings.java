@@ -106,7 +106,7 @@ final class LowEndSoundings {
 
   private void addRange(ScoredPart sub, List<Finding> findings) {
     Optional<ScoredNote> outside =
-        sub.notes().stream().filter(note -> !LowEndRange.useful(note.key())).findFirst();
+        sub.notes().stream().filter(note -> !LowEndRange.sub(note.key())).findFirst();
     if (outside.isEmpty()) {
       return;
     }
@@ -124,8 +124,8 @@ final class LowEndSoundings {
                 + hertz
                 + (low ? ": too low" : ": too high"),
             "bar " + bar(outside.get().start()),
-            "Useful is E1 to E2, 41 to 82 Hz: "
-                + (low ? "below, small speakers give nothing." : "above, it stops being a sub."),
+            "E1 to A2 is its range, 41 to 110 Hz, and best below 82: "
+                + (low ? "lower, small speakers give nothing." : "higher, it stops being a sub."),
             Optional.of(
                 new Fix(
                     "begin at E1",

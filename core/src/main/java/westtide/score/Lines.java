@@ -10,6 +10,7 @@ import westtide.follow.Follower;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
 import westtide.song.Arpeggio;
+import westtide.song.BorrowedRhythm;
 import westtide.song.CellSpan;
 import westtide.song.FollowRule;
 import westtide.song.LowLine;
@@ -131,7 +132,12 @@ final class Lines {
 
     @Override
     public Place lowLine(LowLine rule) {
-      return by(heard(), harmonies.kicks(place).id());
+      return rule.hears().isPresent() ? by(place, -1) : by(heard(), harmonies.kicks(place).id());
+    }
+
+    @Override
+    public Place borrowed(BorrowedRhythm rule) {
+      return by(place, -1);
     }
 
     @Override
@@ -172,21 +178,30 @@ final class Lines {
 
     @Override
     public Line written(Pattern.Written pattern) {
-      int length = pattern.bars() * meter.ticksPerBar();
+      int length = pattern.ticks(meter);
       int total = song.form().sections().get(place).bars() * meter.ticksPerBar();
+      int restart = pattern.cycle().restartTicks(total, meter);
       List<Note> once = HeldLine.inside(pattern.notes(), 0, length);
       List<Note> out = new ArrayList<>();
       List<Integer> origins = new ArrayList<>();
-      for (int from = 0; from < total; from += length) {
-        for (int i = 0; i < once.size(); i++) {
-          Note note = once.get(i);
-          if (from + note.start() < total) {
-            out.add(from == 0 ? note : note.withStart(from + note.start()));
-            origins.add(i);
-          }
+      for (int from = 0; from < total; from += restart) {
+        int end = Math.min(total, from + restart);
+        for (int pass = 0; from + pass * length < end; pass++) {
+          addPass(once, from + pass * length, pass, end, out, origins);
         }
       }
       return Line.written(name, out, origins);
+    }
+
+    private void addPass(
+        List<Note> once, int from, int pass, int end, List<Note> out, List<Integer> origins) {
+      for (int i = 0; i < once.size(); i++) {
+        Note note = once.get(i);
+        if (from + note.start() < end && note.playsIn(pass)) {
+          out.add(from == 0 ? note : note.withStart(from + note.start()));
+          origins.add(i);
+        }
+      }
     }
 
     @Override

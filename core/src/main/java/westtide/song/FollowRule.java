@@ -22,9 +22,15 @@ public sealed interface FollowRule
         FollowRule.Bass,
         FollowRule.Doubling,
         Arpeggio,
-        LowLine {
+        LowLine,
+        BorrowedRhythm {
   /** Does what fits the kind of rule. */
   <R> R accept(Kinds<R> kinds);
+
+  /** The part it listens to, where it listens to one. */
+  default Optional<PartId> hears() {
+    return Optional.empty();
+  }
 
   /**
    * One answer a kind of rule, so that none is forgotten.
@@ -49,6 +55,9 @@ public sealed interface FollowRule
 
     /** For a low line by its grammar. */
     R lowLine(LowLine rule);
+
+    /** For a line in the rhythm of another part. */
+    R borrowed(BorrowedRhythm rule);
   }
 
   /**
@@ -300,6 +309,11 @@ public sealed interface FollowRule
     /** The same rule with other members left out. */
     public Doubling withWithout(Set<ChordMember> other) {
       return new Doubling(model, octaves, velocity, other);
+    }
+
+    @Override
+    public Optional<PartId> hears() {
+      return Optional.of(model);
     }
 
     @Override

@@ -1,6 +1,8 @@
 package westtide.song;
 
+import java.util.Optional;
 import westtide.rhythm.Figure;
+import westtide.song.id.PartId;
 
 /**
  * A low line by a grammar: a rhythm said in phrases, on notes of the chords heard. The first
@@ -8,7 +10,8 @@ import westtide.rhythm.Figure;
  * and a turn; it leaves rests, and what leads into another bass is never that same note.
  *
  * @param rhythm where its notes start
- * @param figure the rhythm when it is drawn; of a length of its own
+ * @param figure the rhythm when it is drawn, with the lengths of its notes; of a length of its own
+ * @param model the part whose rhythm it borrows or whose gaps it fills, where its rhythm says so
  * @param pitches which notes it goes to
  * @param pickUp how it leads into the next bass
  * @param phraseBars bars of a phrase: 1 for the same in every bar, 2 or 4
@@ -21,6 +24,7 @@ import westtide.rhythm.Figure;
 public record LowLine(
     Rhythm rhythm,
     Figure figure,
+    Optional<PartId> model,
     Pitches pitches,
     PickUp pickUp,
     int phraseBars,
@@ -36,12 +40,21 @@ public record LowLine(
     ANSWER("answering the kick"),
     OFF_BEAT("off the beat"),
     EIGHTHS("eighths"),
-    DRAWN("drawn");
+    ROLLING("rolling between the kicks"),
+    LOG_DRUM("log drum: strong beats, answers at the end of the bar"),
+    DRAWN("drawn"),
+    PART("as another part"),
+    GAPS("in the gaps of another part");
 
     private final String title;
 
     Rhythm(String title) {
       this.title = title;
+    }
+
+    /** Whether it listens to another part. */
+    public boolean borrowed() {
+      return this == PART || this == GAPS;
     }
 
     @Override
@@ -55,7 +68,9 @@ public record LowLine(
     ROOTS("roots"),
     OCTAVES("roots and octaves"),
     FIFTHS("fifths on weak beats"),
-    WALKING("walking");
+    WALKING("walking"),
+    ANSWERS("fifths and octaves in answers"),
+    PEDAL("one note, home");
 
     private final String title;
 
@@ -98,6 +113,10 @@ public record LowLine(
     if (lowest < 12 || lowest > 60) {
       throw new IllegalArgumentException("a low line begins at 12 to 60, but was " + lowest);
     }
+    if (rhythm.borrowed() && model.isEmpty()) {
+      throw new IllegalArgumentException(
+          "a rhythm " + rhythm + " needs the part it listens to, but none was named");
+    }
   }
 
   /** Roots with the kick in phrases of four bars, a quarter of the time at rest. */
@@ -105,6 +124,7 @@ public record LowLine(
     return new LowLine(
         Rhythm.KICK,
         new Figure("x-----x---x-----"),
+        Optional.empty(),
         Pitches.ROOTS,
         PickUp.STEP,
         4,
@@ -115,63 +135,117 @@ public record LowLine(
         1);
   }
 
+  /** What an 808 of the plain kind plays, said in the grammar. */
+  public static LowLine from(FollowRule.Bass808 rule) {
+    Rhythm rhythm = rule.link() == KickLink.LOCKED ? Rhythm.KICK : Rhythm.DRAWN;
+    return plain(rhythm, rule.figure(), Pitches.ROOTS, PickUp.NONE, rule.lowest());
+  }
+
+  /** What a bass of the plain kind plays, said in the grammar. */
+  public static LowLine from(FollowRule.Bass rule) {
+    return plain(
+        Rhythm.DRAWN,
+        rule.figure(),
+        rule.fifths() ? Pitches.FIFTHS : Pitches.ROOTS,
+        rule.pickUp() ? PickUp.STEP : PickUp.NONE,
+        Math.min(60, rule.lowest()));
+  }
+
+  private static LowLine plain(
+      Rhythm rhythm, Figure figure, Pitches pitches, PickUp pickUp, int lowest) {
+    return new LowLine(
+        rhythm, figure, Optional.empty(), pitches, pickUp, 1, 0, false, false, lowest, 1);
+  }
+
   /** The same in another rhythm. */
   public LowLine withRhythm(Rhythm other) {
     return new LowLine(
-        other, figure, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+        other, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
   }
 
   /** The same in a rhythm that is drawn. */
   public LowLine withFigure(Figure drawn) {
     return new LowLine(
-        Rhythm.DRAWN, drawn, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+        Rhythm.DRAWN,
+        drawn,
+        model,
+        pitches,
+        pickUp,
+        phraseBars,
+        rest,
+        shaped,
+        slides,
+        lowest,
+        seed);
+  }
+
+  /** The same in the rhythm of another part, or in its gaps. */
+  public LowLine listening(Rhythm other, PartId part) {
+    return new LowLine(
+        other,
+        figure,
+        Optional.of(part),
+        pitches,
+        pickUp,
+        phraseBars,
+        rest,
+        shaped,
+        slides,
+        lowest,
+        seed);
+  }
+
+  @Override
+  public Optional<PartId> hears() {
+    return model.filter(part -> rhythm.borrowed());
   }
 
   /** The same on other notes. */
   public LowLine withPitches(Pitches other) {
     return new LowLine(
-        rhythm, figure, other, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+        rhythm, figure, model, other, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
   }
 
   /** The same leading otherwise into the next bass. */
   public LowLine withPickUp(PickUp other) {
     return new LowLine(
-        rhythm, figure, pitches, other, phraseBars, rest, shaped, slides, lowest, seed);
+        rhythm, figure, model, pitches, other, phraseBars, rest, shaped, slides, lowest, seed);
   }
 
   /** The same in phrases of other lengths. */
   public LowLine withPhraseBars(int bars) {
-    return new LowLine(rhythm, figure, pitches, pickUp, bars, rest, shaped, slides, lowest, seed);
+    return new LowLine(
+        rhythm, figure, model, pitches, pickUp, bars, rest, shaped, slides, lowest, seed);
   }
 
   /** The same with more or less rest. */
   public LowLine withRest(int percent) {
     return new LowLine(
-        rhythm, figure, pitches, pickUp, phraseBars, percent, shaped, slides, lowest, seed);
+        rhythm, figure, model, pitches, pickUp, phraseBars, percent, shaped, slides, lowest, seed);
   }
 
   /** The same with velocities shaped, or full. */
   public LowLine withShaped(boolean other) {
     return new LowLine(
-        rhythm, figure, pitches, pickUp, phraseBars, rest, other, slides, lowest, seed);
+        rhythm, figure, model, pitches, pickUp, phraseBars, rest, other, slides, lowest, seed);
   }
 
   /** The same with slides, or without. */
   public LowLine withSlides(boolean other) {
     return new LowLine(
-        rhythm, figure, pitches, pickUp, phraseBars, rest, shaped, other, lowest, seed);
+        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, other, lowest, seed);
   }
 
   /** The same in another octave or from another note. */
   public LowLine withLowest(int midi) {
     return new LowLine(
-        rhythm, figure, pitches, pickUp, phraseBars, rest, shaped, slides, midi, seed);
+        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, midi, seed);
   }
 
   /** The same with its changes drawn from another seed. */
   public LowLine withSeed(long other) {
     return new LowLine(
-        rhythm, figure, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, other);
+        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, other);
   }
 
   @Override

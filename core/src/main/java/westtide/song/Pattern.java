@@ -187,15 +187,25 @@ public sealed interface Pattern {
    *
    * @param bars length in bars, 1 to 16
    * @param notes the notes, in order of start and height
+   * @param cycle its length in steps where that is not its bars
    */
-  record Written(int bars, List<Note> notes) implements Pattern {
-    /** Sorts and copies the notes. */
+  record Written(int bars, List<Note> notes, LineCycle cycle) implements Pattern {
+    /** Sorts and copies the notes and checks the length. */
     public Written {
       checkBars(bars);
+      if (cycle.steps() > 16 * bars) {
+        throw new IllegalArgumentException(
+            "a cycle lies inside its bars, but was " + cycle.steps() + " steps in " + bars);
+      }
       notes =
           notes.stream()
               .sorted(Comparator.comparingInt(Note::start).thenComparingInt(Note::key))
               .toList();
+    }
+
+    /** A line as long as its bars. */
+    public Written(int bars, List<Note> notes) {
+      this(bars, notes, LineCycle.NONE);
     }
 
     @Override
@@ -205,7 +215,22 @@ public sealed interface Pattern {
 
     /** The same length with other notes. */
     public Written withNotes(List<Note> other) {
-      return new Written(bars, other);
+      return new Written(bars, other, cycle);
+    }
+
+    /** The same notes coming round after other steps. */
+    public Written withCycle(LineCycle other) {
+      return new Written(bars, notes, other);
+    }
+
+    /** Ticks from one pass to the next. */
+    public int ticks(Meter meter) {
+      return cycle.ticks(bars, meter);
+    }
+
+    /** The tick of the line that is heard at a tick of its section. */
+    public int within(int tick, Meter meter) {
+      return tick % cycle.restartTicks(tick + 1, meter) % ticks(meter);
     }
   }
 

@@ -88,8 +88,16 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
     return rule.pitches()
         + ", "
         + rule.rhythm()
+        + rule.hears().map(model -> " (" + names.getOrDefault(model, "a part") + ")").orElse("")
         + ", phrases of "
         + counted(rule.phraseBars(), "bar");
+  }
+
+  @Override
+  public String borrowed(BorrowedRhythm rule) {
+    return counted(rule.notes().size(), "note")
+        + " in the rhythm of "
+        + names.getOrDefault(rule.model(), "a part");
   }
 
   @Override

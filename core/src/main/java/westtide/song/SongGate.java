@@ -96,11 +96,10 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
                           + row
                           + "\", which the song does not have"));
     }
-    for (FollowRule.Doubling rule : part.rules(FollowRule.Doubling.class)) {
-      Part model = byId.get(rule.model());
+    for (PartId id : models(part)) {
+      Part model = byId.get(id);
       require(
-          model != null,
-          part.name() + " doubles a part \"" + rule.model() + "\" that is not in the song");
+          model != null, part.name() + " listens to a part \"" + id + "\" that is not in the song");
       require(
           model.role() != Role.DRUMS,
           part.name() + " doubles drums, but only pitched parts can be");
@@ -108,13 +107,13 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
     }
   }
 
-  /** Doubles of doubles are fine as long as one of them plays something itself. */
+  /** Parts that listen to listeners are fine as long as one of them plays something itself. */
   private static void checkCircle(Part part, Map<PartId, Part> byId) {
     Set<PartId> seen = new HashSet<>();
     List<PartId> open = new java.util.ArrayList<>(models(part));
     while (!open.isEmpty()) {
       PartId next = open.remove(open.size() - 1);
-      require(!next.equals(part.id()), part.name() + " doubles itself in a circle");
+      require(!next.equals(part.id()), part.name() + " listens to itself in a circle");
       if (seen.add(next) && byId.containsKey(next)) {
         open.addAll(models(byId.get(next)));
       }
@@ -122,7 +121,7 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
   }
 
   private static List<PartId> models(Part part) {
-    return part.rules(FollowRule.Doubling.class).stream().map(FollowRule.Doubling::model).toList();
+    return part.rules(FollowRule.class).stream().flatMap(rule -> rule.hears().stream()).toList();
   }
 
   private void checkMembers(Map<PartId, Part> byId) {

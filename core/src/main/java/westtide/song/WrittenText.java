@@ -42,8 +42,10 @@ public record WrittenText(DegreeText degrees, Meter meter) {
         return Reading.problem(1, "an octave mark leads beyond the notes of MIDI, C−1 to G9");
       }
     }
+    LineCycle cycle = line.bars() == before.bars() ? before.cycle() : LineCycle.NONE;
     return new Reading.Understood<>(
-        new Pattern.Written(line.bars(), notes.stream().map(WrittenText::note).toList()));
+        new Pattern.Written(
+            line.bars(), notes.stream().map(note -> note(note, before)).toList(), cycle));
   }
 
   private LineText<Integer> text() {
@@ -81,7 +83,14 @@ public record WrittenText(DegreeText degrees, Meter meter) {
     return note.pitch() + 12 * note.octave();
   }
 
-  private static Note note(LineNote<Integer> note) {
-    return new Note(note.start(), note.ticks(), key(note), note.velocity(), note.slide());
+  /** A note of the text; in how many passes it plays is kept from the note that stood there. */
+  private static Note note(LineNote<Integer> note, Pattern.Written before) {
+    int every =
+        before.notes().stream()
+            .filter(old -> old.start() == note.start() && old.key() == key(note))
+            .mapToInt(Note::every)
+            .findFirst()
+            .orElse(1);
+    return new Note(note.start(), note.ticks(), key(note), note.velocity(), note.slide(), every);
   }
 }

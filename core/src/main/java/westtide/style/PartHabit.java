@@ -30,8 +30,15 @@ public sealed interface PartHabit {
    * @param low lowest MIDI note
    * @param high highest MIDI note
    * @param bright whether leaps are welcome; otherwise the line leans on neighbours
+   * @param language how it talks
    */
-  record Lead(String name, int program, int low, int high, boolean bright) implements PartHabit {}
+  record Lead(String name, int program, int low, int high, boolean bright, LineLanguage language)
+      implements PartHabit {
+    /** The same with another interval habit. */
+    public Lead withBright(boolean other) {
+      return new Lead(name, program, low, high, other, language);
+    }
+  }
 
   /**
    * The 808 or sub.
@@ -41,8 +48,10 @@ public sealed interface PartHabit {
    * @param link the style's school
    * @param figures rhythms of its own
    * @param lowest lowest MIDI note
+   * @param grammar how it speaks
    */
-  record Bass808(String name, int program, KickLink link, List<Figure> figures, int lowest)
+  record Bass808(
+      String name, int program, KickLink link, List<Figure> figures, int lowest, LowHabit grammar)
       implements PartHabit {}
 
   /**
@@ -52,10 +61,8 @@ public sealed interface PartHabit {
    * @param program General MIDI program
    * @param figures its rhythms
    * @param lowest lowest MIDI note
-   * @param pickUp whether it steps into the next chord
-   * @param fifths whether it visits fifths
+   * @param grammar how it speaks
    */
-  record Bass(
-      String name, int program, List<Figure> figures, int lowest, boolean pickUp, boolean fifths)
+  record Bass(String name, int program, List<Figure> figures, int lowest, LowHabit grammar)
       implements PartHabit {}
 }

@@ -13,6 +13,7 @@ import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
 import westtide.rhythm.StepGrid;
 import westtide.song.KickLink;
+import westtide.song.LowLine;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.chord.RhythmText;
@@ -53,7 +54,8 @@ final class StyleReader {
             program(lead),
             lead.required("low").asInt(),
             lead.required("high").asInt(),
-            text(lead, "mood").equals("bright")),
+            text(lead, "mood").equals("bright"),
+            lead.has("language") ? language(lead.get("language")) : LineLanguage.PLAIN),
         sub(json.required("sub")),
         bass(json.required("bass")),
         sound(json.required("sound")),
@@ -156,7 +158,8 @@ final class StyleReader {
         program(node),
         KickLink.valueOf(text(node, "link")),
         figures(node),
-        node.required("lowest").asInt());
+        node.required("lowest").asInt(),
+        node.has("grammar") ? grammar(node.get("grammar")) : plain(node, 20));
   }
 
   private static PartHabit.Bass bass(JsonNode node) {
@@ -165,8 +168,45 @@ final class StyleReader {
         program(node),
         figures(node),
         node.required("lowest").asInt(),
-        node.required("pickUp").asBoolean(),
-        node.required("fifths").asBoolean());
+        node.has("grammar") ? grammar(node.get("grammar")) : plain(node, 0));
+  }
+
+  private static LowHabit grammar(JsonNode node) {
+    return new LowHabit(
+        LowLine.Rhythm.valueOf(text(node, "rhythm")),
+        LowLine.Pitches.valueOf(text(node, "pitches")),
+        LowLine.PickUp.valueOf(text(node, "pickUp")),
+        node.required("phraseBars").asInt(),
+        pair(node.required("rest")),
+        node.required("shaped").asBoolean(),
+        node.required("slides").asBoolean());
+  }
+
+  /** The grammar of a low part that was saved before low parts had one. */
+  private static LowHabit plain(JsonNode node, int rest) {
+    boolean locked = node.path("link").asText().equals(KickLink.LOCKED.name());
+    return new LowHabit(
+        locked ? LowLine.Rhythm.KICK : LowLine.Rhythm.DRAWN,
+        node.path("fifths").asBoolean() ? LowLine.Pitches.FIFTHS : LowLine.Pitches.ROOTS,
+        node.path("pickUp").asBoolean() ? LowLine.PickUp.STEP : LowLine.PickUp.NONE,
+        2,
+        new Span(rest, rest, rest),
+        false,
+        false);
+  }
+
+  private static LineLanguage language(JsonNode node) {
+    return new LineLanguage(
+        halves(node, "opens"),
+        halves(node, "answers"),
+        halves(node, "closes"),
+        LineLanguage.Pitches.valueOf(text(node, "pitches")),
+        texts(node.required("cycles")).stream().map(Integer::valueOf).toList(),
+        node.required("triplets").asBoolean());
+  }
+
+  private static List<Figure> halves(JsonNode node, String field) {
+    return some(node, field).stream().map(Figure::new).toList();
   }
 
   private static List<Figure> figures(JsonNode node) {

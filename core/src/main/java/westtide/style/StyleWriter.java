@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
 import java.util.List;
+import westtide.rhythm.Figure;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.chord.RhythmText;
@@ -122,6 +123,7 @@ final class StyleWriter {
     PartHabit.Bass808 habit = style.sub();
     ObjectNode out = part(habit).put("link", habit.link().name()).put("lowest", habit.lowest());
     out.set("figures", texts(habit.figures().stream().map(Object::toString).toList()));
+    out.set("grammar", grammar(habit.grammar()));
     return out.put("why", why("808"));
   }
 
@@ -129,7 +131,35 @@ final class StyleWriter {
     PartHabit.Bass habit = style.bass();
     ObjectNode out = part(habit).put("lowest", habit.lowest());
     out.set("figures", texts(habit.figures().stream().map(Object::toString).toList()));
-    return out.put("pickUp", habit.pickUp()).put("fifths", habit.fifths()).put("why", why("Bass"));
+    out.set("grammar", grammar(habit.grammar()));
+    return out.put("why", why("Bass"));
+  }
+
+  private ObjectNode grammar(LowHabit habit) {
+    ObjectNode out =
+        nodes
+            .objectNode()
+            .put("rhythm", habit.rhythm().name())
+            .put("pitches", habit.pitches().name())
+            .put("pickUp", habit.pickUp().name())
+            .put("phraseBars", habit.phraseBars());
+    out.set("rest", pair(habit.rest()));
+    return out.put("shaped", habit.shaped()).put("slides", habit.slides());
+  }
+
+  private ObjectNode language(LineLanguage language) {
+    ObjectNode out = nodes.objectNode();
+    out.set("opens", halves(language.opens()));
+    out.set("answers", halves(language.answers()));
+    out.set("closes", halves(language.closes()));
+    out.put("pitches", language.pitches().name());
+    ArrayNode cycles = out.putArray("cycles");
+    language.cycles().forEach(cycles::add);
+    return out.put("triplets", language.triplets());
+  }
+
+  private ArrayNode halves(List<Figure> halves) {
+    return texts(halves.stream().map(Figure::text).toList());
   }
 
   private ObjectNode keysPart() {
@@ -143,11 +173,13 @@ final class StyleWriter {
 
   private ObjectNode lead() {
     PartHabit.Lead habit = style.lead();
-    return part(habit)
-        .put("low", habit.low())
-        .put("high", habit.high())
-        .put("mood", habit.bright() ? "bright" : "sad")
-        .put("why", why("Lead"));
+    ObjectNode out =
+        part(habit)
+            .put("low", habit.low())
+            .put("high", habit.high())
+            .put("mood", habit.bright() ? "bright" : "sad");
+    out.set("language", language(habit.language()));
+    return out.put("why", why("Lead"));
   }
 
   private ObjectNode sound() {

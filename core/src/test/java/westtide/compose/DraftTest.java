@@ -33,6 +33,7 @@ import westtide.song.chord.PlacedChord;
 import westtide.song.edit.FormEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.style.LineLanguage;
 import westtide.style.Style;
 import westtide.theory.Key;
 
@@ -181,8 +182,12 @@ class DraftTest {
       assertThat(fit.chordToneShare()).as(seeded).isGreaterThanOrEqualTo(0.6);
       assertThat(fit.range()).as(seeded).isBetween(3, 16);
       assertThat(fit.rubs()).as(seeded).isEmpty();
-      assertThat(fit.onChord(line.notes().get(line.notes().size() - 1))).as(seeded).isTrue();
-      assertThat(longestRest(line)).as(seeded).isGreaterThan(960);
+      boolean resolves =
+          Songs.book().get(style).lead().language().pitches() != LineLanguage.Pitches.FEW;
+      if (resolves) {
+        assertThat(fit.onChord(line.notes().get(line.notes().size() - 1))).as(seeded).isTrue();
+      }
+      assertThat(longestRest(line)).as(seeded).isGreaterThanOrEqualTo(960);
       assertThat(line.notes())
           .allMatch(n -> song.brief().key().contains(n.key() % 12) || fit.onChord(n));
     }

@@ -117,7 +117,7 @@ class OlderSongFilesTest {
       delimiter = ';',
       value = {
         "\"lowest\" : \\d+; \"lowest\" : 120; in the part; 12 to 60",
-        "\"follows\" : \"808\"; \"follows\" : \"moon\"; in the part; following rule",
+        "\"follows\" : \"low line\"; \"follows\" : \"moon\"; in the part; following rule",
         "\"ticks\" : \\d+; \"ticks\" : 0; in the progression; lasts at least one tick",
         "\"level\" : \"half\"; \"level\" : \"brimful\"; in the section; brimful"
       })

@@ -108,8 +108,11 @@ class ReadBackTest {
   private static void assertRoots(MidiListing.Track sub) {
     assertThat(sub.notes()).isNotEmpty();
     for (MidiListing.Listed note : sub.notes()) {
-      assertThat(note.key() % 12).isEqualTo(ROOTS.floorEntry(note.start() % (4 * BAR)).getValue());
-      assertThat(note.key()).isBetween(28, 39);
+      int place = note.start() % (4 * BAR);
+      if (ROOTS.containsKey(place)) {
+        assertThat(note.key() % 12).isEqualTo(ROOTS.get(place));
+      }
+      assertThat(note.key()).isBetween(28, 45);
     }
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.SplittableRandom;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -14,6 +15,7 @@ import westtide.song.Brief;
 import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.chord.PlacedChord;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 
 /** The grammar of a low line (common practice). */
@@ -27,18 +29,20 @@ class LowLineFollowerTest {
   }
 
   private static List<Note> play(LowLine rule, Harmony harmony) {
-    return new LowLineFollower(rule, harmony, KICKS, BRIEF.key()).resolve();
+    return new LowLineFollower(rule, harmony, KICKS, List.of(), BRIEF.key()).resolve();
   }
 
   private static LowLine random(long seed) {
     SplittableRandom random = new SplittableRandom(seed);
-    LowLine.Rhythm[] rhythms = LowLine.Rhythm.values();
-    LowLine.Pitches[] pitches = LowLine.Pitches.values();
+    List<LowLine.Rhythm> rhythms =
+        Stream.of(LowLine.Rhythm.values()).filter(rhythm -> !rhythm.borrowed()).toList();
+    List<LowLine.Pitches> pitches =
+        Stream.of(LowLine.Pitches.values()).filter(p -> p != LowLine.Pitches.PEDAL).toList();
     LowLine.PickUp[] pickUps = LowLine.PickUp.values();
     return LowLine.of(28)
         .withFigure(new Figure("x--x--x-x---x-x-"))
-        .withRhythm(rhythms[random.nextInt(rhythms.length)])
-        .withPitches(pitches[random.nextInt(pitches.length)])
+        .withRhythm(rhythms.get(random.nextInt(rhythms.size())))
+        .withPitches(pitches.get(random.nextInt(pitches.size())))
         .withPickUp(pickUps[random.nextInt(pickUps.length)])
         .withPhraseBars(1 << random.nextInt(3))
         .withRest(random.nextInt(60))
@@ -94,7 +98,7 @@ class LowLineFollowerTest {
         assertThat(note.start() % 1920).isNotZero();
       }
     }
-    if (pitches != LowLine.Pitches.OCTAVES) {
+    if (pitches != LowLine.Pitches.OCTAVES && pitches != LowLine.Pitches.ANSWERS) {
       for (int i = 0; i + 1 < notes.size(); i++) {
         assertThat(Math.abs(notes.get(i + 1).key() - notes.get(i).key()))
             .as(notes.get(i) + " to " + notes.get(i + 1))
@@ -125,13 +129,72 @@ class LowLineFollowerTest {
   }
 
   @Test
-  void itSlidesIntoTheOctaveOnceAPhrase() {
+  void itSlidesIntoTheFifthAndInTheNextPhraseIntoTheOctave() {
     LowLine rule = LowLine.of(28).withSlides(true).withPickUp(LowLine.PickUp.NONE);
     List<Note> notes = play(rule, harmony("Am | F | C | G"));
     List<Note> slides = notes.stream().filter(note -> note.slide() > 0).toList();
     assertThat(slides).hasSize(2);
     assertThat(slides.get(0).start() / 3840).isEqualTo(3);
-    assertThat(slides.get(0).key() % 12).isEqualTo(7);
+    assertThat(slides.get(0).key() % 12).isEqualTo(2);
+    assertThat(slides.get(1).key() % 12).isEqualTo(7);
+  }
+
+  /** Common practice: the log drum lands on the strong beats and answers on steps 11, 13 and 15. */
+  @Test
+  void theLogDrumLandsOnStrongBeatsAndAnswersAtTheEndOfTheBarInFifthsAndOctaves() {
+    LowLine rule =
+        LowLine.of(28)
+            .withRhythm(LowLine.Rhythm.LOG_DRUM)
+            .withPitches(LowLine.Pitches.ANSWERS)
+            .withPickUp(LowLine.PickUp.NONE)
+            .withPhraseBars(1)
+            .withSlides(true);
+    List<Note> notes = play(rule, harmony("Am | Am | F | F"));
+    assertThat(notes.stream().filter(n -> n.start() / 3840 == 1).map(n -> n.start() / 240 % 16))
+        .containsExactly(0, 8, 10, 12, 14);
+    assertThat(notes.stream().filter(n -> n.start() / 3840 == 1).map(Note::key))
+        .containsExactly(33, 33, 40, 45, 40);
+    assertThat(notes.stream().filter(n -> n.slide() > 0).map(n -> n.start() / 240))
+        .containsExactly(30, 62, 94, 126);
+  }
+
+  @Test
+  void aPedalStaysAtHomeAndARollLeavesTheKicksAlone() {
+    Harmony harmony = harmony("Am | F | C | G");
+    LowLine rule = LowLine.of(28).withPitches(LowLine.Pitches.PEDAL).withPhraseBars(1);
+    assertThat(play(rule.withPickUp(LowLine.PickUp.NONE), harmony))
+        .allMatch(note -> note.key() == 33);
+    List<Note> rolling =
+        play(
+            rule.withRhythm(LowLine.Rhythm.ROLLING).withPickUp(LowLine.PickUp.NONE),
+            harmony("Am | Am | Am | Am"));
+    assertThat(rolling).hasSizeGreaterThan(40);
+    assertThat(rolling.subList(1, rolling.size()))
+        .allMatch(note -> note.start() % 3840 == 0 || !KICKS.contains(note.start()));
+  }
+
+  /** It plays where the other part is silent, and ends before that part begins. */
+  @Test
+  void inTheGapsOfAnotherPartItNeverSoundsWithIt() {
+    List<Note> model = List.of(new Note(0, 960, 40, 90), new Note(1920, 480, 40, 90));
+    LowLine rule = LowLine.of(28).listening(LowLine.Rhythm.GAPS, PartId.of("808"));
+    List<Note> notes =
+        new LowLineFollower(rule, harmony("Am"), KICKS, model, BRIEF.key()).resolve();
+    assertThat(notes.stream().limit(2).map(Note::start)).containsExactly(960, 2400);
+    assertThat(notes)
+        .allMatch(n -> model.stream().allMatch(m -> n.end() <= m.start() || n.start() >= m.end()));
+    List<Note> borrowed =
+        new LowLineFollower(
+                rule.listening(LowLine.Rhythm.PART, PartId.of("808"))
+                    .withRest(0)
+                    .withPickUp(LowLine.PickUp.NONE),
+                harmony("Am"),
+                KICKS,
+                model,
+                BRIEF.key())
+            .resolve();
+    assertThat(borrowed.stream().map(n -> n.start() + ":" + n.ticks()))
+        .startsWith("0:960", "1920:480");
   }
 
   @Test

@@ -181,9 +181,9 @@ class SoundingsTest {
     assertThat(find(Songs.oneHook(BRIEF, "F#m", 1, drums), Stage.DRUMS, "drums.swing")).isEmpty();
   }
 
-  /** Common practice: useful fundamentals of an 808 are about E1 to E2, 41 to 82 Hz. */
+  /** Common practice: an 808 is a sub from about E1 to A2, 41 to 110 Hz. */
   @ParameterizedTest
-  @CsvSource({"16, too low, 23 Hz", "40, too high, 92 Hz"})
+  @CsvSource({"16, too low, 23 Hz", "43, too high, 185 Hz"})
   void an808OutsideItsRangeIsBroughtBack(int lowest, String way, String hertz) {
     Song song =
         LowEndEdits.lowest(PartId.of("808"), lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));

@@ -198,8 +198,8 @@ class ScoreTest {
       List<PlacedChord> chords = song.progression(section.progression()).over(section.bars() * bar);
       for (PlacedChord chord : chords) {
         int from = start + chord.start();
-        int to = start + chord.end();
-        assertThat(score.parts(Role.SUB).get(0).between(from, to))
+        assertThat(score.parts(Role.SUB).get(0).between(from, from + 1))
+            .filteredOn(note -> note.start() == from)
             .allMatch(note -> note.key() % 12 == chord.chord().bass().pitchClass());
       }
     }

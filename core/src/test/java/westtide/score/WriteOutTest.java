@@ -7,7 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
-import westtide.song.FollowRule;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -33,10 +33,13 @@ class WriteOutTest {
     throw new IllegalStateException("no hook");
   }
 
+  /** What is played in the first sixteen bars of a section, as much as a pattern can hold. */
   private static List<ScoredNote> played(Song song, PartId part, int place) {
+    int end = (song.form().startBar(place) + 16) * song.brief().meter().ticksPerBar();
     return Score.of(song).part(part).orElseThrow().passages().stream()
         .filter(passage -> passage.place() == place)
         .flatMap(passage -> passage.notes().stream())
+        .filter(note -> note.written() < end)
         .map(note -> new ScoredNote(note.start(), note.ticks(), note.key(), note.velocity()))
         .toList();
   }
@@ -67,7 +70,7 @@ class WriteOutTest {
   void aSecondPatternIsWrittenOutFromItsOwnLowestNote() {
     Song song = Songs.draft("trap", 4);
     Part sub = song.parts(Role.SUB).get(0);
-    FollowRule.Bass808 rule = sub.rules(FollowRule.Bass808.class).get(0).withLowest(33);
+    LowLine rule = sub.rules(LowLine.class).get(0).withLowest(33);
     Song two =
         song.withPart(sub.id(), p -> p.with(new NamedPattern("high", new Pattern.Following(rule))));
     Song out = WriteOut.of(sub.id(), "high", hook(two)).apply(two);

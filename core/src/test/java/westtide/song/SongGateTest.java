@@ -66,7 +66,7 @@ class SongGateTest {
   @Test
   void aDoubleHasAModelThatIsPitchedAndNotItself() {
     assertThatThrownBy(() -> with(Ensembles.doubling("double", Role.LINE, "ghost", 1)))
-        .hasMessageContaining("double doubles a part \"ghost\" that is not in the song");
+        .hasMessageContaining("double listens to a part \"ghost\" that is not in the song");
     assertThatThrownBy(() -> with(Ensembles.doubling("double", Role.LINE, "drums", 1)))
         .hasMessageContaining("only pitched parts");
     assertThatThrownBy(() -> with(Ensembles.doubling("double", Role.LINE, "double", 1)))

@@ -6,6 +6,9 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import westtide.rhythm.Meter;
+import westtide.song.BorrowedRhythm;
+import westtide.song.LineCycle;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -40,6 +43,60 @@ public record LinePatternEdits(PartId part, String pattern) {
         (line, meter) -> line.copied(from, to, meter));
   }
 
+  /**
+   * Lets a written line come round after so many steps, whatever the bar; 0 makes it as long as its
+   * bars again. Notes behind the last step stay written and are not heard.
+   */
+  public Edit cycle(LineCycle cycle) {
+    return Edit.named(
+        song ->
+            cycle.steps() == 0
+                ? "Make " + pattern + " as long as its bars, " + name(song)
+                : "Repeat " + pattern + " every " + cycle.steps() + " steps, " + name(song),
+        song ->
+            song.withPart(
+                part, p -> p.with(cycled(p.pattern(pattern), cycle, song.brief().meter()))));
+  }
+
+  private static NamedPattern cycled(NamedPattern named, LineCycle cycle, Meter meter) {
+    if (!(named.pattern() instanceof Pattern.Written line)) {
+      return named;
+    }
+    int bars = Math.max(line.bars(), LineCycle.bars(Math.max(1, cycle.steps()), meter));
+    return named.withPattern(new Pattern.Written(bars, line.notes(), cycle));
+  }
+
+  /** Lets the pattern take its rhythm from another part, keeping its notes in their order. */
+  public Edit borrow(PartId model) {
+    return Edit.named(
+        song -> "Rhythm of " + nameOf(song, model) + " for " + pattern + ", " + name(song),
+        song -> song.withPart(part, p -> p.with(borrowing(p.pattern(pattern), model))));
+  }
+
+  private static NamedPattern borrowing(NamedPattern named, PartId model) {
+    if (named.pattern() instanceof Pattern.Written line && !line.notes().isEmpty()) {
+      return named.withPattern(new Pattern.Following(new BorrowedRhythm(model, line.notes())));
+    }
+    return named
+        .withRule(BorrowedRhythm.class, rule -> new BorrowedRhythm(model, rule.notes()))
+        .withRule(LowLine.class, rule -> rule.listening(LowLine.Rhythm.PART, model));
+  }
+
+  /** Gives a pattern that borrows its rhythm its own again. */
+  public Edit ownRhythm() {
+    return Edit.named(
+        song -> "Own rhythm for " + pattern + ", " + name(song),
+        song -> song.withPart(part, p -> p.with(alone(p.pattern(pattern), song.brief().meter()))));
+  }
+
+  private static NamedPattern alone(NamedPattern named, Meter meter) {
+    return named
+        .rule(BorrowedRhythm.class)
+        .map(rule -> named.withPattern(rule.alone(meter)))
+        .orElseGet(
+            () -> named.withRule(LowLine.class, rule -> rule.withRhythm(LowLine.Rhythm.DRAWN)));
+  }
+
   /** Empties the pattern. */
   public Edit clear() {
     return edit(song -> "Clear " + pattern, (line, meter) -> line.empty());
@@ -57,6 +114,10 @@ public record LinePatternEdits(PartId part, String pattern) {
   }
 
   private String name(Song song) {
+    return nameOf(song, part);
+  }
+
+  private static String nameOf(Song song, PartId part) {
     return song.part(part).map(Part::name).orElse("a part");
   }
 
@@ -94,7 +155,13 @@ public record LinePatternEdits(PartId part, String pattern) {
       if (pattern instanceof Pattern.Written line) {
         return Optional.of(
             new Of<>(
-                line.bars(), line.notes(), Note::start, Note::withStart, Pattern.Written::new));
+                line.bars(),
+                line.notes(),
+                Note::start,
+                Note::withStart,
+                (bars, notes) ->
+                    new Pattern.Written(
+                        bars, notes, bars == line.bars() ? line.cycle() : LineCycle.NONE)));
       }
       if (pattern instanceof Pattern.Attached line) {
         return Optional.of(

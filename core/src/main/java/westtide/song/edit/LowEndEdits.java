@@ -2,6 +2,7 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.song.FollowRule;
 import westtide.song.KickLink;
@@ -25,7 +26,29 @@ public final class LowEndEdits {
     return Edit.named(
         song -> "Set the rhythm of " + name(song, part) + ": " + link,
         song ->
-            song.withPart(part, p -> p.withRule(FollowRule.Bass808.class, r -> r.withLink(link))));
+            song.withPart(
+                part,
+                p ->
+                    p.withRule(FollowRule.Bass808.class, r -> r.withLink(link))
+                        .withRule(LowLine.class, r -> linked(r, link))));
+  }
+
+  private static LowLine linked(LowLine rule, KickLink link) {
+    boolean locked = link == KickLink.LOCKED;
+    if (locked == (rule.rhythm() == LowLine.Rhythm.KICK)) {
+      return rule;
+    }
+    return rule.withRhythm(locked ? LowLine.Rhythm.KICK : LowLine.Rhythm.DRAWN);
+  }
+
+  /** How the rule of a low part is linked to the kick; empty where it is no such rule. */
+  public static Optional<KickLink> link(FollowRule rule) {
+    if (rule instanceof FollowRule.Bass808 sub) {
+      return Optional.of(sub.link());
+    }
+    return rule instanceof LowLine line
+        ? Optional.of(line.rhythm() == LowLine.Rhythm.KICK ? KickLink.LOCKED : KickLink.INDEPENDENT)
+        : Optional.empty();
   }
 
   /** Lets the octave of an 808 or bass begin at a MIDI note, 12 to 60. */

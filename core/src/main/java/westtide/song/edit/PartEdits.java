@@ -6,9 +6,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import westtide.song.BorrowedRhythm;
 import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.Level;
+import westtide.song.LowLine;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -185,7 +187,29 @@ public record PartEdits(PartId part) {
         out = new DoubledPart(part, named.name(), rule.get()).alone(out);
       }
     }
-    return out;
+    return of.isEmpty() ? out : out.withPart(part, p -> ownRhythm(p, of.get(), song));
+  }
+
+  /** What borrowed the rhythm of a part keeps one of its own. */
+  private static Part ownRhythm(Part part, PartId model, Song song) {
+    return part.withPatterns(
+        part.patterns().stream()
+            .map(
+                named ->
+                    named
+                        .rule(BorrowedRhythm.class)
+                        .filter(rule -> rule.model().equals(model))
+                        .map(rule -> named.withPattern(rule.alone(song.brief().meter())))
+                        .orElse(named))
+            .map(
+                named ->
+                    named.withRule(
+                        LowLine.class,
+                        rule ->
+                            rule.hears().filter(model::equals).isPresent()
+                                ? rule.withRhythm(LowLine.Rhythm.DRAWN)
+                                : rule))
+            .toList());
   }
 
   /** Gives the part another job; grooves stay drums and pitched parts stay pitched. */

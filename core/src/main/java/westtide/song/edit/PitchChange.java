@@ -1,5 +1,6 @@
 package westtide.song.edit;
 
+import westtide.song.BorrowedRhythm;
 import westtide.song.FollowRule;
 import westtide.song.Note;
 import westtide.song.Pattern;
@@ -46,6 +47,11 @@ interface PitchChange extends Pattern.Kinds<Pattern>, FollowRule.Kinds<FollowRul
   @Override
   default Pattern attached(Pattern.Attached pattern) {
     return pattern;
+  }
+
+  @Override
+  default FollowRule borrowed(BorrowedRhythm rule) {
+    return rule.withNotes(rule.notes().stream().map(this::note).toList());
   }
 
   @Override
