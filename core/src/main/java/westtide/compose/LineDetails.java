@@ -67,7 +67,7 @@ record LineDetails(Key key, Meter meter, PartHabit.Lead habit, List<Integer> lad
       }
       at = next;
     }
-    return at < habit.low() ? midi : at;
+    return at < habit.low() ? neighbour(midi, Math.abs(steps)) : at;
   }
 
   private List<Note> signed(List<Note> notes, LineSketch.Signature signature) {
@@ -83,10 +83,11 @@ record LineDetails(Key key, Meter meter, PartHabit.Lead habit, List<Integer> lad
   }
 
   /** The longest note of the second unit struck twice. */
-  private static List<Note> repeated(List<Note> notes, int unit) {
+  private List<Note> repeated(List<Note> notes, int unit) {
     List<Note> out = new ArrayList<>(notes);
     notes.stream()
         .filter(note -> note.start() / unit % 4 == 1 && note.ticks() >= 2 * Ticks.PER_STEP)
+        .filter(note -> key.contains(note.key() % 12))
         .max(Comparator.comparingInt(Note::ticks))
         .ifPresent(
             note -> {

@@ -70,7 +70,8 @@ public final class LineDraft {
     double bestCost = Double.MAX_VALUE;
     for (int i = 0; i < CANDIDATES; i++) {
       List<Note> notes = new PhraseBuilder(key, meter, habit, chords, random).build(sketch, bars);
-      double cost = cost(notes, chords, bars);
+      boolean rises = sketch.third() == LineSketch.Third.RISES;
+      double cost = cost(notes, chords, bars, rises);
       if (cost < bestCost) {
         best = notes;
         bestCost = cost;
@@ -98,7 +99,7 @@ public final class LineDraft {
     return Math.min(bars, MOST_BARS);
   }
 
-  private double cost(List<Note> notes, List<PlacedChord> chords, int bars) {
+  private double cost(List<Note> notes, List<PlacedChord> chords, int bars, boolean rises) {
     LineFit fit = new LineFit(notes, chords, meter);
     double wantedLeaps = habit.bright() ? 0.45 : 0.25;
     return 90 * Math.max(0, 0.66 - fit.chordToneShare())
@@ -108,18 +109,19 @@ public final class LineDraft {
         + 20 * Math.max(0, fit.range() - 16)
         + Math.max(0, 7 - fit.range())
         + 6 * Math.abs(fit.leapShare() - wantedLeaps)
-        + climaxCost(notes, bars)
+        + climaxCost(notes, bars, rises)
         + 0.5 * repeated(notes);
   }
 
-  private double climaxCost(List<Note> notes, int bars) {
+  /** One highest note, and in a line that rises in its second half. */
+  private double climaxCost(List<Note> notes, int bars, boolean rises) {
     int top = notes.stream().mapToInt(Note::key).max().orElse(0);
     int half = bars * meter.ticksPerBar() / 2;
     if (notes.isEmpty()) {
       return 100;
     }
     List<Note> tops = notes.stream().filter(note -> note.key() == top).toList();
-    return 8.0 * (tops.size() - 1) + (tops.get(0).start() < half ? 8 : 0);
+    return 8.0 * (tops.size() - 1) + (rises && tops.get(0).start() < half ? 8 : 0);
   }
 
   private static int repeated(List<Note> notes) {

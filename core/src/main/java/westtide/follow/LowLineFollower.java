@@ -31,6 +31,7 @@ final class LowLineFollower {
   private final Key key;
   private final int bar;
   private final NearBasses basses;
+  private NavigableSet<Integer> pickUps = new TreeSet<>();
 
   /** A follower of chords, kicks and, where its rhythm listens to one, another part. */
   LowLineFollower(LowLine rule, Harmony harmony, List<Integer> kicks, List<Note> model, Key key) {
@@ -55,7 +56,7 @@ final class LowLineFollower {
     if (rule.rhythm() != LowLine.Rhythm.GAPS) {
       harmony.chords().forEach(chord -> starts.add(chord.start()));
     }
-    NavigableSet<Integer> pickUps = pickUps(starts);
+    pickUps = pickUps(starts);
     starts.addAll(pickUps);
     starts.removeIf(harmony::rests);
     List<Note> out = new ArrayList<>();
@@ -65,7 +66,7 @@ final class LowLineFollower {
           new Note(
               start,
               length(start, starts),
-              pickUps.contains(start) ? leading(start) : pitch(start, starts),
+              pickUps.contains(start) ? leading(start) : moving(start, pitch(start, starts)),
               velocity(start),
               slide));
     }
@@ -240,6 +241,13 @@ final class LowLineFollower {
     return step == from ? goal - direction : step;
   }
 
+  /** What stands right before another bass is never that bass already. */
+  private int moving(int start, int pitch) {
+    PlacedChord here = harmony.at(start);
+    boolean near = here.end() - start <= EIGHTH && start != here.start();
+    return near && pitch == bass(next(start)) ? bass(here) : pitch;
+  }
+
   private int pitch(int start, NavigableSet<Integer> starts) {
     PlacedChord chord = harmony.at(start);
     int bass = bass(chord);
@@ -293,10 +301,12 @@ final class LowLineFollower {
     boolean phrase = rule.phraseBars() > 1 && rule.slides();
     boolean last = start / bar % rule.phraseBars() == rule.phraseBars() - 1;
     Integer next = starts.higher(start);
+    if (next != null && pickUps.contains(next)) {
+      next = starts.higher(next);
+    }
     boolean ends = next == null || next / bar != start / bar;
-    PlacedChord chord = harmony.at(start);
-    boolean leads = start == chord.end() - EIGHTH && rule.pickUp() != LowLine.PickUp.NONE;
-    return phrase && last && ends && start % bar != 0 && start != chord.start() && !leads;
+    boolean begins = start % bar == 0 || start == harmony.at(start).start();
+    return phrase && last && ends && !begins && !pickUps.contains(start);
   }
 
   /** The fifth on the side the line goes to, where it has room below. */
