@@ -1,5 +1,6 @@
 package westtide;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -14,6 +15,7 @@ import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.NamedPattern;
+import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
@@ -43,6 +45,11 @@ public final class Songs {
   /** A draft in a style from a seed. */
   public static Song draft(String style, long seed) {
     return SongDraft.in(BOOK.get(style)).withSeed(seed).song();
+  }
+
+  /** Notes in order of start. */
+  public static List<Note> inOrder(List<Note> notes) {
+    return notes.stream().sorted(Comparator.comparingInt(Note::start)).toList();
   }
 
   /** A brief at 120 BPM in common time. */

@@ -13,12 +13,13 @@ import westtide.song.Pattern;
 import westtide.song.Seed;
 import westtide.song.chord.PlacedChord;
 import westtide.song.line.NoteShapes;
+import westtide.style.PartHabit;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 
 /**
- * Lines beside a lead: a counter-line of few notes in its rests and in another register, or a ghost
- * line of the tops of the chords (common practice).
+ * Lines beside a lead: a counter-line of few notes in its rests and in another register, an answer,
+ * stabs, a run at the end, or a ghost line of the tops of the chords (common practice).
  *
  * @param key the key
  * @param meter the meter
@@ -31,6 +32,10 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
   private static final int GHOST_VELOCITY = 48;
   private static final int GHOST_LOWEST = 67;
   private static final int STEP = 2 * Ticks.PER_STEP;
+  private static final int STAB_LOWEST = 60;
+  private static final int STAB_VELOCITY = 108;
+  private static final int RUN_SOFTEST = 70;
+  private static final int RUN_LOUDEST = 114;
 
   /**
    * Four to six notes in the rests of two bars of a lead, repeated with only the last note changed;
@@ -115,6 +120,117 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
         int ticks = Math.min(chord.end(), end) - chord.start();
         out.add(new Note(chord.start(), ticks, last, GHOST_VELOCITY));
       }
+    }
+    return new Pattern.Written(bars, out);
+  }
+
+  /**
+   * An answer: what the lead plays in every first bar of two, in the bar after it, an octave away
+   * and softer, its last note on a tone of the chord heard there.
+   */
+  public Pattern.Written answer(List<Note> lead, int bars) {
+    int bar = meter.ticksPerBar();
+    int middle = (int) lead.stream().mapToInt(Note::key).average().orElse(72);
+    int away = middle >= 72 ? -12 : 12;
+    List<Note> out = new ArrayList<>();
+    for (int call = 0; call + 1 < bars; call += 2) {
+      int from = call * bar;
+      List<Note> called =
+          lead.stream().filter(n -> n.start() >= from && n.start() < from + bar).toList();
+      for (int i = 0; i < called.size(); i++) {
+        Note note = called.get(i);
+        int start = note.start() + bar;
+        if (start < harmony.ticks() && !harmony.rests(start)) {
+          boolean last = i + 1 == called.size();
+          int key = Math.max(0, Math.min(127, note.key() + away));
+          out.add(
+              new Note(
+                  start,
+                  Math.min(note.ticks(), bars * bar - start),
+                  last ? toned(harmony.at(start), key) : key,
+                  Math.max(1, note.velocity() - 14)));
+        }
+      }
+    }
+    return new Pattern.Written(bars, out);
+  }
+
+  private static int toned(PlacedChord chord, int key) {
+    for (int away = 0; away < 12; away++) {
+      if (chord.chord().contains(Math.floorMod(key - away, 12))) {
+        return key - away;
+      }
+    }
+    return key;
+  }
+
+  /** Stabs: the chord at the start of every second bar, three of its tones, short and hard. */
+  public Pattern.Written stabs(int bars) {
+    List<Note> out = new ArrayList<>();
+    for (int at = 0; at < bars * meter.ticksPerBar(); at += 2 * meter.ticksPerBar()) {
+      if (at >= harmony.ticks() || harmony.rests(at)) {
+        continue;
+      }
+      List<Integer> tones = harmony.at(at).chord().pitchClasses();
+      for (int i = 0; i < Math.min(3, tones.size()); i++) {
+        int key = Pitch.atOrAbove(STAB_LOWEST, tones.get(i));
+        out.add(new Note(at, Ticks.PER_STEP, key, STAB_VELOCITY));
+      }
+    }
+    return new Pattern.Written(bars, out);
+  }
+
+  /**
+   * The run that ends a drop: sixteenths down the key through the last bar, rising in velocity, to
+   * the tonic's neighbour, so that the next section can land on the tonic.
+   *
+   * @param from the MIDI note it begins on
+   */
+  public Pattern.Written run(int from, int bars) {
+    int bar = meter.ticksPerBar();
+    int steps = bar / Ticks.PER_STEP;
+    int start = (bars - 1) * bar;
+    int last = Pitch.atOrAbove(from - 2 * 12, key.tonic().pitchClass());
+    List<Note> line = new ArrayList<>();
+    Note note = new Note(start, Ticks.PER_STEP, last, RUN_SOFTEST);
+    for (int i = 0; i < steps; i++) {
+      note = NoteShapes.inKey(List.of(note), key, 1).get(0);
+      line.add(0, note);
+    }
+    List<Note> out = new ArrayList<>();
+    for (int i = 0; i < line.size(); i++) {
+      out.add(
+          line.get(i)
+              .withStart(start + Ticks.ofSteps(i))
+              .withVelocity(
+                  RUN_SOFTEST + i * (RUN_LOUDEST - RUN_SOFTEST) / Math.max(1, steps - 1)));
+    }
+    return new Pattern.Written(bars, out);
+  }
+
+  /** A riff: one bar in the rhythm of a style, repeated, the last of every four bars changed. */
+  public Pattern.Written riff(PartHabit.Lead habit, int bars, Seed seed) {
+    Random random = seed.random("riff");
+    int bar = meter.ticksPerBar();
+    List<LineSketch.Spot> spots =
+        LineSketch.rhythm(habit.language(), meter, random).stream()
+            .filter(spot -> spot.start() < bar)
+            .toList();
+    List<Integer> turns = new ArrayList<>();
+    spots.forEach(spot -> turns.add(random.nextInt(3)));
+    List<Note> out = new ArrayList<>();
+    for (int at = 0; at < bars && at * bar < harmony.ticks(); at++) {
+      List<Note> laid = new ArrayList<>();
+      for (int i = 0; i < spots.size(); i++) {
+        int start = at * bar + spots.get(i).start();
+        if (!harmony.rests(start)) {
+          List<Integer> tones = harmony.at(start).chord().pitchClasses();
+          int tone = tones.get(turns.get(i) % tones.size());
+          int midi = Pitch.atOrAbove(habit.low() - 12, tone);
+          laid.add(new Note(start, spots.get(i).ticks(), midi, i == 0 ? 100 : 84));
+        }
+      }
+      out.addAll(at % 4 == 3 ? NoteShapes.lastChanged(laid, key, 1) : laid);
     }
     return new Pattern.Written(bars, out);
   }

@@ -17,8 +17,8 @@ final class NearBasses {
   private static final int ROOM = 17;
   private static final int FIFTH = 7;
   private static final int OCTAVE = 12;
-  private static final int LEAP_COST = 20;
-  private static final int HIGH_COST = 3;
+  private static final int LEAP_COST = 12;
+  private static final int HIGH_COST = 15;
 
   private final int lowest;
   private final OptionalInt pedal;

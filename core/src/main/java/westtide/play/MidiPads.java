@@ -11,7 +11,7 @@ import javax.sound.midi.Sequencer;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Synthesizer;
 
-/** A MIDI device of this machine as something to play drums on. */
+/** A MIDI device of this machine as something to play on. */
 public final class MidiPads implements PadInput {
   private final MidiDevice device;
 
@@ -53,14 +53,34 @@ public final class MidiPads implements PadInput {
     device.close();
   }
 
-  /** Passes on the starts of notes. */
+  /** Passes on what keys and pedal do. */
   private record Notes(Struck struck) implements Receiver {
+    private static final int SUSTAIN = 64;
+    private static final int DOWN = 64;
+
     @Override
     public void send(MidiMessage message, long timeStamp) {
-      if (message instanceof ShortMessage note
-          && note.getCommand() == ShortMessage.NOTE_ON
-          && note.getData2() > 0) {
-        struck.struck(note.getData1(), note.getData2(), System.nanoTime());
+      if (!(message instanceof ShortMessage short3)) {
+        return;
+      }
+      long now = System.nanoTime();
+      int first = short3.getData1();
+      int second = short3.getData2();
+      switch (short3.getCommand()) {
+        case ShortMessage.NOTE_ON -> {
+          if (second > 0) {
+            struck.struck(first, second, now);
+          } else {
+            struck.released(first, now);
+          }
+        }
+        case ShortMessage.NOTE_OFF -> struck.released(first, now);
+        case ShortMessage.CONTROL_CHANGE -> {
+          if (first == SUSTAIN) {
+            struck.pedal(second >= DOWN, now);
+          }
+        }
+        default -> {}
       }
     }
 

@@ -10,8 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.open.NotePlace;
 import westtide.review.Stage;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
@@ -19,10 +18,10 @@ import westtide.song.edit.LineEdits;
 
 /** The 808 beside the kick. */
 class LowEndRoomTest extends TrapSongTest {
-  private FollowRule.Bass808 rule() {
+  private LowLine rule() {
     Pattern.Following pattern =
         (Pattern.Following) song().parts(Role.SUB).get(0).patterns().get(0).pattern();
-    return (FollowRule.Bass808) pattern.rule();
+    return (LowLine) pattern.rule();
   }
 
   @Test
@@ -30,7 +29,7 @@ class LowEndRoomTest extends TrapSongTest {
     go(Stage.LOW_END);
     assertHas(lookup("#sub-0").query().getAccessibleText(), "F♯1 at 1.1.1");
     press("#link-own-rhythm");
-    assertThat(rule().link()).isEqualTo(KickLink.INDEPENDENT);
+    assertThat(rule().rhythm()).isEqualTo(LowLine.Rhythm.DRAWN);
     type("#sub-lowest", "A0");
     assertThat(rule().lowest()).isEqualTo(21);
     assertHas(words("#low-summary"), "Hz");

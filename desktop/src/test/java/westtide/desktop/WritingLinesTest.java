@@ -18,6 +18,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.PhraseUnit;
 import westtide.song.Role;
+import westtide.song.edit.LineEdits;
 import westtide.song.id.PartId;
 
 /** Lines and low lines in writing, by text, pointer and keys. */
@@ -33,7 +34,15 @@ class WritingLinesTest extends TrapSongTest {
   @Test
   void aLineIsTypedAndWhatTheTextCannotSayStays() {
     go(Stage.LINES);
-    Note first = line().get(0);
+    Note first = new Note(0, 480, 73, 87);
+    Part lead = shell.open().song().parts(Role.LINE).get(0);
+    Pattern.Written before = new Pattern.Written(2, List.of(first));
+    interact(
+        () ->
+            shell
+                .open()
+                .apply(
+                    new LineEdits(lead.id(), lead.patterns().get(0).name()).replace("", before)));
     type("#lines-line-text", "5 - . b6 5 - - - | b7 . . 5' - . 1 ,5");
     assertThat(line()).hasSize(7);
     assertThat(line().get(0).key()).isEqualTo(first.key());
@@ -170,7 +179,7 @@ class WritingLinesTest extends TrapSongTest {
   void theGrammarOfALowLineIsSetAndWrittenOut() {
     go(Stage.LOW_END);
     press("#low-page-grammar", "#low-grammar", "#low-pitches-roots-and-octaves", "#low-phrase-2");
-    press("#low-slides-octave");
+    press("#low-slides-fifth-octave");
     LowLine rule = sub().patterns().get(0).rule(LowLine.class).orElseThrow();
     assertThat(rule.pitches()).isEqualTo(LowLine.Pitches.OCTAVES);
     assertThat(rule.phraseBars()).isEqualTo(2);
@@ -228,6 +237,7 @@ class WritingLinesTest extends TrapSongTest {
   void aCounterLineAndAGhostLineAreAddedBesideTheLead() {
     go(Stage.LINES);
     PartId lead = song().parts(Role.LINE).get(0).id();
+    press("#lines-page-line-beside");
     press("#line-counter");
     assertThat(song().parts(Role.LINE)).hasSize(2);
     Part counter = song().parts(Role.LINE).get(1);
@@ -247,6 +257,7 @@ class WritingLinesTest extends TrapSongTest {
                             .orElseThrow()
                             .name())
                     .isEqualTo("A"));
+    press("#lines-page-line-beside");
     press("#line-ghost");
     assertThat(song().parts(Role.LINE)).extracting(Part::name).contains("Ghost line");
     press("#undo", "#undo");

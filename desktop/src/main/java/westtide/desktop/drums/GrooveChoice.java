@@ -10,6 +10,7 @@ import java.util.function.UnaryOperator;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.Selection;
 import westtide.desktop.room.Desk;
+import westtide.desktop.room.PatternTrial;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
 import westtide.score.ScoredNote;
@@ -217,8 +218,13 @@ final class GrooveChoice {
   }
 
   /** The groove in front, ready to be played round and round. */
-  Optional<GrooveAudition> trial() {
-    return GrooveAudition.of(scene(), desk.open().section());
+  Optional<PatternTrial> trial() {
+    return PatternTrial.of(
+        scene().song(),
+        scene().part().id(),
+        scene().pattern().name(),
+        scene().groove().bars(),
+        desk.open().section());
   }
 
   /** Plays the groove in front round and round, or stops that. */
@@ -230,7 +236,7 @@ final class GrooveChoice {
     trial().ifPresentOrElse(this::tryOut, () -> desk.messages().done(TOO_LONG));
   }
 
-  private void tryOut(GrooveAudition trial) {
+  private void tryOut(PatternTrial trial) {
     desk.play().tryOut(trial.change(), trial.range());
   }
 

@@ -18,6 +18,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.PatternTrial;
 import westtide.play.MidiPads;
 import westtide.play.PadInput;
 import westtide.play.SimulatedPads;
@@ -193,7 +194,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   private void start() {
     GrooveScene scene = choice.scene();
-    Optional<GrooveAudition> trial = choice.trial();
+    Optional<PatternTrial> trial = choice.trial();
     if (trial.isEmpty()) {
       summary.setText(GrooveChoice.TOO_LONG);
       return;

@@ -2,14 +2,12 @@ package westtide.desktop.drums;
 
 import java.util.ArrayList;
 import java.util.List;
+import westtide.desktop.play.LoopClock;
 import westtide.rhythm.Ticks;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 
-/**
- * Takes hits while a groove loops and tells where in it they were played. The place of the loop is
- * known frame by frame only roughly; the mean of all frames is what hits are measured against.
- */
+/** Takes hits while a groove loops and tells where in it they were played. */
 final class Recorder {
   /** A hit as it arrived. */
   private record Arrived(LaneId lane, int velocity, long nanos) {}
@@ -17,13 +15,8 @@ final class Recorder {
   /** Ticks before the first beat from which a hit is meant for it. */
   private static final double LEADING_IN = Ticks.PER_STEP / 2.0;
 
-  private final int ticks;
-  private final double ticksPerNano;
+  private final LoopClock clock;
   private final List<Arrived> hits = new ArrayList<>();
-  private double reference;
-  private long began;
-  private double sum;
-  private int frames;
 
   /**
    * A recorder of a groove.
@@ -32,29 +25,22 @@ final class Recorder {
    * @param ticksPerNano its tempo
    */
   Recorder(int ticks, double ticksPerNano) {
-    this.ticks = ticks;
-    this.ticksPerNano = ticksPerNano;
+    this.clock = new LoopClock(ticks, ticksPerNano);
   }
 
   /** The loop is at a tick of the groove now. */
   void at(double tick, long nanos) {
-    double offset = tick - nanos * ticksPerNano;
-    if (frames == 0) {
-      reference = offset;
-      began = began(nanos);
-    }
-    sum += within(offset - reference + ticks / 2.0) - ticks / 2.0;
-    frames++;
+    clock.at(tick, nanos);
   }
 
   /** Whether the loop has been seen moving. */
   boolean moving() {
-    return frames > 0;
+    return clock.moving();
   }
 
   /** When the loop stood at its beginning last, on the clock of the hits. */
   long began(long nanos) {
-    return nanos - Math.round(tick(nanos) / ticksPerNano);
+    return clock.began(nanos);
   }
 
   /** A lane was struck. */
@@ -68,7 +54,7 @@ final class Recorder {
 
   /** Where the loop was at a time. */
   double tick(long nanos) {
-    return within(reference + sum / Math.max(1, frames) + nanos * ticksPerNano);
+    return clock.tick(nanos);
   }
 
   /**
@@ -79,14 +65,10 @@ final class Recorder {
    */
   synchronized List<PlayedHit> played(long latency) {
     return hits.stream()
-        .filter(hit -> (hit.nanos() - latency - began) * ticksPerNano >= -LEADING_IN)
+        .filter(hit -> clock.since(hit.nanos() - latency) >= -LEADING_IN)
         .map(
             hit ->
                 new PlayedHit(hit.lane(), Math.round(tick(hit.nanos() - latency)), hit.velocity()))
         .toList();
-  }
-
-  private double within(double tick) {
-    return tick - Math.floor(tick / ticks) * ticks;
   }
 }

@@ -124,6 +124,13 @@ public final class NumberField extends VBox {
     return this;
   }
 
+  /** The same field saying what its number means, before its range. */
+  public NumberField telling(String words) {
+    String range = field.getTooltip() == null ? "" : "; " + field.getTooltip().getText();
+    Controls.explained(field, words + range);
+    return this;
+  }
+
   /** Puts the cursor into the field. */
   public void focus() {
     field.requestFocus();

@@ -25,6 +25,7 @@ import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
+import westtide.desktop.room.PatternTrial;
 import westtide.rhythm.Position;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
@@ -59,6 +60,7 @@ public final class LineBench implements NoteMarks.Actions {
   private final NoteSheet sheet;
   private final Pages<LineScene> tools;
   private final Ghosts ghosts = new Ghosts(this::refresh);
+  private final PlayPage playing;
   private Optional<HeardLine> line = Optional.empty();
   private String shownLine = "";
   private int bars = BARS;
@@ -71,13 +73,15 @@ public final class LineBench implements NoteMarks.Actions {
    * @param roles the jobs of the parts it shows
    * @param none said when the song has no such part
    * @param sheet the drawing
+   * @param own pages of the room itself
    */
   public LineBench(
       Desk desk,
       String prefix,
       List<Role> roles,
       String none,
-      Function<NoteMarks.Actions, NoteSheet> sheet) {
+      Function<NoteMarks.Actions, NoteSheet> sheet,
+      Function<LineBench, List<Page<LineScene>>> own) {
     this.desk = desk;
     this.none = none;
     this.roles = List.copyOf(roles);
@@ -87,7 +91,8 @@ public final class LineBench implements NoteMarks.Actions {
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
     this.sheet = sheet.apply(this);
     this.sheet.turning(this::zoom, this::turnBy);
-    this.tools = new Pages<>(prefix + "page-", 64, pages(), this::refresh);
+    this.playing = new PlayPage(this);
+    this.tools = new Pages<>(prefix + "page-", 64, pages(own.apply(this)), this::refresh);
     summary.setId(prefix + "summary");
     DoubleBinding height =
         Bindings.createDoubleBinding(
@@ -103,7 +108,7 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   /** Lines have phrases and arpeggios, low lines a grammar. */
-  private List<Page<LineScene>> pages() {
+  private List<Page<LineScene>> pages(List<Page<LineScene>> own) {
     List<Page<LineScene>> out = new ArrayList<>();
     out.add(new ShapePage(this));
     if (roles.contains(Role.LINE)) {
@@ -112,6 +117,9 @@ public final class LineBench implements NoteMarks.Actions {
     } else {
       out.add(new LowLinePage(this));
     }
+    out.add(new RhythmPage(this));
+    out.addAll(own);
+    out.add(playing);
     out.add(new NoteListPage(this));
     out.add(ghosts);
     return out;
@@ -203,8 +211,20 @@ public final class LineBench implements NoteMarks.Actions {
     return true;
   }
 
+  /** The pattern of a line looped in full, where a section is long enough for it. */
+  Optional<PatternTrial> trial(HeardLine shown) {
+    return PatternTrial.of(
+        shown.song(), shown.part().id(), shown.pattern(), shown.bars(), shown.place());
+  }
+
+  /** Another room comes in front. */
+  public void leave() {
+    playing.leave();
+  }
+
   /** Shows where a line that plays is. */
   public void follow(Moment moment) {
+    playing.follow(moment);
     Song song = desk.open().song();
     if (line.isPresent() && moment.plays(song, line.get().part(), line.get().pattern())) {
       sheet.follow(moment.sectionTick() % line.get().ticks());

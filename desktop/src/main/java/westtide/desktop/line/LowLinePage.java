@@ -3,6 +3,7 @@ package westtide.desktop.line;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -20,6 +21,7 @@ import westtide.song.edit.LowEndEdits;
 /** The grammar of a low line: rhythm, notes, phrase, pick-ups, rests and slides. */
 final class LowLinePage implements Page<LineScene> {
   private static final int USUAL_LOWEST = 28;
+  private static final String SLIDING = "fifth, octave";
 
   private final LineBench bench;
   private final Chips<LowLine.Rhythm> rhythms =
@@ -48,7 +50,7 @@ final class LowLinePage implements Page<LineScene> {
       new Chips<>(
           "low-slides-",
           word -> word,
-          word -> change("Slides", rule -> rule.withSlides(word.equals("octave"))));
+          word -> change("Slides", rule -> rule.withSlides(word.equals(SLIDING))));
   private final Chips<String> velocities =
       new Chips<>(
           "low-velocity-",
@@ -124,6 +126,13 @@ final class LowLinePage implements Page<LineScene> {
     bench.desk().apply(LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), rule));
   }
 
+  /** What another part plays is chosen on the page of the rhythm. */
+  private static List<LowLine.Rhythm> rhythms(LowLine rule) {
+    return Stream.of(LowLine.Rhythm.values())
+        .filter(rhythm -> !rhythm.borrowed() || rhythm == rule.rhythm())
+        .toList();
+  }
+
   private void reseed() {
     change("Seed", rule -> rule.withSeed(rule.seed() + 1));
   }
@@ -157,11 +166,11 @@ final class LowLinePage implements Page<LineScene> {
   }
 
   private void show(LowLine rule) {
-    rhythms.show(List.of(LowLine.Rhythm.values()), rule.rhythm());
+    rhythms.show(rhythms(rule), rule.rhythm());
     pitches.show(List.of(LowLine.Pitches.values()), rule.pitches());
     pickUps.show(List.of(LowLine.PickUp.values()), rule.pickUp());
     phrases.show(List.of(1, 2, 4), rule.phraseBars());
-    slides.show(List.of("none", "octave"), rule.slides() ? "octave" : "none");
+    slides.show(List.of("none", SLIDING), rule.slides() ? SLIDING : "none");
     velocities.show(List.of("full", "shaped"), rule.shaped() ? "shaped" : "full");
     figure.show(rule.figure().text());
     scales.show(

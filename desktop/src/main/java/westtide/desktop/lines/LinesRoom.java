@@ -1,18 +1,18 @@
 package westtide.desktop.lines;
 
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.LineDraft;
-import westtide.compose.SecondLine;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.Page;
 import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
+import westtide.desktop.line.LineScene;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Command;
@@ -21,24 +21,18 @@ import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
-import westtide.song.NamedPattern;
 import westtide.song.Note;
-import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.edit.LineEdits;
-import westtide.song.edit.PartBeside;
-import westtide.song.edit.PartEdits;
 
 /** Lines: the patterns of any line over the chords that are heard where it plays. */
 public final class LinesRoom implements Room {
-  private static final int OTHER_SIDE = 25;
-
   private final Desk desk;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final LineBench bench;
+  private BesidePage beside;
   private long take;
 
   /** The room. */
@@ -50,8 +44,15 @@ public final class LinesRoom implements Room {
             "lines-",
             List.of(Role.LINE),
             "This song has no line yet. Add one with + part.",
-            DegreeSheet::new);
+            DegreeSheet::new,
+            this::own);
     build();
+  }
+
+  /** Pages only lines have. */
+  private List<Page<LineScene>> own(LineBench of) {
+    this.beside = new BesidePage(desk, of);
+    return List.of(new VaryPage(desk, of), beside);
   }
 
   @Override
@@ -86,6 +87,11 @@ public final class LinesRoom implements Room {
   }
 
   @Override
+  public void leave() {
+    bench.leave();
+  }
+
+  @Override
   public List<KeyTable> keys() {
     return bench.keys();
   }
@@ -94,8 +100,9 @@ public final class LinesRoom implements Room {
   public List<Command> commands() {
     return List.of(
         Command.of("take-line", "New take of the line in front", this::newTake),
-        Command.of("counter-line", "Add a counter-line to the line in front", this::counter),
-        Command.of("ghost-line", "Add a ghost line of the chords", this::ghost),
+        Command.of(
+            "counter-line", "Add a counter-line to the line in front", () -> beside.counter()),
+        Command.of("ghost-line", "Add a ghost line of the chords", () -> beside.ghost()),
         Command.of("line-up", "Move the line a semitone up", () -> transpose(1)),
         Command.of("line-down", "Move the line a semitone down", () -> transpose(-1)),
         Command.of("line-octave-up", "Move the line an octave up", () -> transpose(12)),
@@ -117,12 +124,6 @@ public final class LinesRoom implements Room {
             Controls.row(
                 8,
                 bench.text(),
-                Controls.explained(
-                    Controls.action("line-counter", "counter-line", this::counter),
-                    "Another part: few notes in the rests of this line, in another register"),
-                Controls.explained(
-                    Controls.action("line-ghost", "ghost line", this::ghost),
-                    "Another part: a tone of every chord, held and very quiet"),
                 Controls.explained(
                     Controls.action("line-take", "new take", this::newTake),
                     "Another line from the next seed, over the same chords")),
@@ -160,39 +161,5 @@ public final class LinesRoom implements Room {
     desk.compute(
         () -> draft.draw(shown.progression(), seed),
         drawn -> desk.apply(edits.replace("New take of " + shown.part().name(), drawn)));
-  }
-
-  private void counter() {
-    take++;
-    bench
-        .line()
-        .ifPresent(
-            line ->
-                beside(
-                    line,
-                    "Counter " + line.part().name().toLowerCase(Locale.ROOT),
-                    second(line)
-                        .counter(line.notes(), line.bars(), new Seed(line.song().seed() + take))));
-  }
-
-  private void ghost() {
-    bench.line().ifPresent(line -> beside(line, "Ghost line", second(line).ghost(line.bars())));
-  }
-
-  private static SecondLine second(HeardLine line) {
-    Brief brief = line.song().brief();
-    return new SecondLine(brief.key(), brief.meter(), line.harmony());
-  }
-
-  /** A part beside the line, on its instrument and on its other side. */
-  private void beside(HeardLine line, String name, Pattern.Written notes) {
-    Part model = line.part();
-    int pan = model.mix().pan() > 0 ? -OTHER_SIDE : OTHER_SIDE;
-    Part added =
-        PartEdits.blank(line.song(), Role.LINE, name, model.patch(), model.program())
-            .withPatterns(List.of(new NamedPattern("A", notes)))
-            .withMix(model.mix().withPan(pan));
-    desk.apply(new PartBeside(model, line.pattern()).add(added));
-    desk.open().song().part(added.id()).ifPresent(desk.open()::select);
   }
 }

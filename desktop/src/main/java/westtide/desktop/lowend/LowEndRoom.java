@@ -51,7 +51,8 @@ public final class LowEndRoom implements Room {
             "low-",
             LOW,
             "This song has no 808 and no bass yet. Add one with + part.",
-            LadderSheet::new);
+            LadderSheet::new,
+            of -> List.of());
     this.link = new Chips<>("link-", KickLink::toString, this::choose);
     this.lowest =
         new NumberField(
@@ -99,9 +100,9 @@ public final class LowEndRoom implements Room {
     if (!there) {
       return;
     }
-    Optional<FollowRule.Bass808> sub = rule();
-    show(link, sub.isPresent());
-    sub.ifPresent(rule -> link.show(List.of(KickLink.values()), rule.link()));
+    Optional<KickLink> linked = linked();
+    show(link, linked.isPresent());
+    linked.ifPresent(now -> link.show(List.of(KickLink.values()), now));
     show(lowest, lowest().isPresent());
     lowest().ifPresent(midi -> lowest.show(Pitch.of(midi).toString()));
     show(writeOut, bench.line().filter(line -> !line.written()).isPresent());
@@ -110,6 +111,11 @@ public final class LowEndRoom implements Room {
   private static void show(Node node, boolean shown) {
     node.setVisible(shown);
     node.setManaged(shown);
+  }
+
+  @Override
+  public void leave() {
+    bench.leave();
   }
 
   @Override
@@ -122,9 +128,9 @@ public final class LowEndRoom implements Room {
   public List<Command> commands() {
     return List.of(
         Command.of("lock-sub", "Lock the 808 to the kick", () -> choose(KickLink.LOCKED))
-            .when(() -> desk.open().isOpen() && rule().isPresent()),
+            .when(() -> desk.open().isOpen() && linked().isPresent()),
         Command.of("free-sub", "Give the 808 its own rhythm", () -> choose(KickLink.INDEPENDENT))
-            .when(() -> desk.open().isOpen() && rule().isPresent()),
+            .when(() -> desk.open().isOpen() && linked().isPresent()),
         Command.of("write-out", "Write out the low part in front", this::writeOut));
   }
 
@@ -171,8 +177,15 @@ public final class LowEndRoom implements Room {
     return bench.parts().chosen().map(p -> p.pattern(desk.open().selection().pattern(p)));
   }
 
-  private Optional<FollowRule.Bass808> rule() {
-    return inFront().flatMap(named -> named.rule(FollowRule.Bass808.class));
+  /** How the 808 in front is linked to the kick; empty where it is written or no 808. */
+  private Optional<KickLink> linked() {
+    return bench
+        .parts()
+        .chosen()
+        .filter(part -> part.role() == Role.SUB)
+        .flatMap(part -> inFront())
+        .flatMap(named -> named.rule(FollowRule.class))
+        .flatMap(LowEndEdits::link);
   }
 
   /** Where the octave of the chosen part begins; empty where it does not follow the roots. */

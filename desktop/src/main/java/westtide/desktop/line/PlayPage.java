@@ -1,0 +1,383 @@
+package westtide.desktop.line;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import javax.sound.midi.MidiUnavailableException;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.Page;
+import westtide.desktop.play.Moment;
+import westtide.desktop.room.PatternTrial;
+import westtide.play.MidiPads;
+import westtide.play.PadInput;
+import westtide.play.SimulatedPads;
+import westtide.play.SimulatedPlayer;
+import westtide.rhythm.StepGrid;
+import westtide.song.Brief;
+import westtide.song.Note;
+import westtide.song.Song;
+import westtide.song.chord.ChordSpan;
+import westtide.song.chord.PlayedChords;
+import westtide.song.edit.ChordEdits;
+import westtide.song.line.PlayedLine;
+
+/**
+ * Playing a line in: the section that plays it loops after a count-in; what is played on keys, a
+ * keyboard or by the simulated player is put on the grid by a strength, and stays as one edit.
+ */
+final class PlayPage implements Page<LineScene> {
+  private static final String KEYS = "computer keys";
+  private static final String PLAYER = "simulated player";
+  private static final String TOO_LONG =
+      "No section is as long as this pattern; lengthen one in the form first.";
+  private static final int KEY_VELOCITY = 96;
+  private static final int ACCENT = 116;
+  private static final double NANOS_PER_MILLI = 1e6;
+
+  private final LineBench bench;
+  private final Chooser<String> input =
+      new Chooser<>("line-input", "what the line is played on", inputs(), device -> {});
+  private final NumberField strength =
+      NumberField.held("line-strength", "quantise, %", 0, 100, this::percent, this::takeStrength)
+          .inline();
+  private final NumberField latency =
+      NumberField.held("line-latency", "latency, ms", 0, 400, this::millis, this::takeLatency)
+          .inline();
+  private final Chooser<StepGrid> grid =
+      new Chooser<>("line-grid", "grid of the quantise", List.of(StepGrid.values()), g -> {});
+  private final CheckBox keep = new CheckBox("keep what is there");
+  private final Button record;
+  private final Button again;
+  private final Button chords;
+  private final Label summary = Controls.wrapped("", "small");
+  private final VBox box;
+  private final Map<KeyCode, Integer> down = new HashMap<>();
+  private Optional<LineTake> recording = Optional.empty();
+  private Optional<LineTake> lastTake = Optional.empty();
+  private Optional<PadInput> device = Optional.empty();
+  private LineScene scene;
+  private int percent = 100;
+  private int millis;
+
+  PlayPage(LineBench bench) {
+    this.bench = bench;
+    input.display(KEYS);
+    grid.display(StepGrid.SIXTEENTHS);
+    bench.desk().open().watchOpening(this::forget);
+    keep.setId("line-keep");
+    Controls.explained(
+        keep, "Adds to the notes that are there; without it they give way to the take");
+    summary.setId("line-play-summary");
+    strength.show(String.valueOf(percent));
+    latency.show(String.valueOf(millis));
+    this.record = Controls.primary("line-record", "play in", this::toggle);
+    this.again =
+        Controls.explained(
+            Controls.action("line-again", "quantise again", this::placeAgain),
+            "The same take at another strength or on another grid");
+    this.chords =
+        Controls.explained(
+            Controls.action("line-chords", "make chord symbols of it", this::toChords),
+            "Chords played with the hand become the chords of this section, in the voicing you"
+                + " played");
+    FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again, chords);
+    settings.setHgap(10);
+    this.box = new VBox(7, settings, summary);
+    box.setFocusTraversable(true);
+    box.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
+    box.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
+    box.focusWithinProperty()
+        .addListener(
+            (seen, was, is) -> {
+              if (!is) {
+                letGo();
+              }
+            });
+  }
+
+  private static List<String> inputs() {
+    List<String> out = new ArrayList<>(List.of(KEYS, PLAYER));
+    MidiPads.present().forEach(found -> out.add(found.name()));
+    return out;
+  }
+
+  /** A take belongs to the song it was played into. */
+  private void forget() {
+    close();
+    recording = Optional.empty();
+    lastTake = Optional.empty();
+    record.setText("play in");
+    summary.setText("");
+  }
+
+  /** Another room comes in front: what was played so far is kept, and nothing listens any more. */
+  void leave() {
+    recording.ifPresent(take -> stop());
+  }
+
+  @Override
+  public String title() {
+    return "play in";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(LineScene shown) {
+    boolean moved = scene != null && recording.filter(take -> !take.in(shown.line())).isPresent();
+    if (moved) {
+      stop();
+    }
+    scene = shown;
+    again.setDisable(takeHere().isEmpty());
+    chords.setDisable(asChords().isEmpty());
+    record.setDisable(!shown.line().written());
+    if (recording.isEmpty() && lastTake.isEmpty()) {
+      summary.setText(
+          shown.line().written()
+              ? "Four beats count in, then the line loops. Keys 1 to 0 are degrees, the row below an"
+                  + " octave lower; Shift a semitone up, Alt accents."
+              : "A rule plays this pattern; write it out in pattern … to play into it.");
+    }
+  }
+
+  private void pressed(KeyEvent event) {
+    boolean typing = event.getTarget() instanceof TextInputControl;
+    if (typing || event.isShortcutDown() || scene == null) {
+      return;
+    }
+    Optional<Integer> key = PlayedKeys.of(event.getCode(), event.isShiftDown(), scene.line());
+    if (key.isPresent()) {
+      if (down.putIfAbsent(event.getCode(), key.get()) == null) {
+        struck(key.get(), event.isAltDown() ? ACCENT : KEY_VELOCITY, System.nanoTime());
+      }
+      event.consume();
+    }
+  }
+
+  private void released(KeyEvent event) {
+    Integer key = down.remove(event.getCode());
+    if (key != null) {
+      recording.ifPresent(take -> take.recorder().released(key, System.nanoTime()));
+      event.consume();
+    }
+  }
+
+  private void letGo() {
+    down.clear();
+    recording.ifPresent(take -> take.recorder().release(System.nanoTime()));
+  }
+
+  private void struck(int key, int velocity, long nanos) {
+    recording.ifPresent(take -> take.recorder().struck(key, velocity, nanos));
+    bench.desk().play().touch(scene.line().part(), key, velocity);
+  }
+
+  private int percent() {
+    return percent;
+  }
+
+  private int millis() {
+    return millis;
+  }
+
+  private void takeStrength(int wanted) {
+    if (wanted < 0 || wanted > 100) {
+      throw new IllegalArgumentException("strength: 0 to 100 %, but was " + wanted);
+    }
+    percent = wanted;
+    strength.show(String.valueOf(percent));
+  }
+
+  private void takeLatency(int wanted) {
+    millis = Math.max(0, Math.min(400, wanted));
+    latency.show(String.valueOf(millis));
+  }
+
+  private void toggle() {
+    if (recording.isPresent()) {
+      stop();
+    } else {
+      start();
+    }
+  }
+
+  private void start() {
+    Optional<HeardLine> line = bench.written();
+    Optional<PatternTrial> trial = line.flatMap(bench::trial);
+    if (trial.isEmpty()) {
+      summary.setText(line.isPresent() ? TOO_LONG : summary.getText());
+      return;
+    }
+    double nanosPerTick = millisPerTick() * NANOS_PER_MILLI;
+    NoteRecorder taking = new NoteRecorder(line.get().ticks(), 1 / nanosPerTick);
+    recording = Optional.of(new LineTake(line.get().part().id(), line.get().pattern(), taking));
+    open(taking);
+    record.setText("stop and keep");
+    summary.setText("counting in …");
+    bench.desk().play().playInto(trial.get().change(), trial.get().range());
+    record.requestFocus();
+  }
+
+  private double millisPerTick() {
+    return scene.line().song().brief().tempo().millis(1);
+  }
+
+  private void open(NoteRecorder taking) {
+    device = device();
+    try {
+      if (device.isPresent()) {
+        device.get().open(new Listener(taking));
+      }
+    } catch (MidiUnavailableException e) {
+      summary.setText(input.value() + " is in use by another program; close that and try again.");
+      device = Optional.empty();
+    }
+  }
+
+  /** What is played on; empty for the keys of the computer. */
+  private Optional<PadInput> device() {
+    return switch (input.value()) {
+      case KEYS -> Optional.empty();
+      case PLAYER ->
+          Optional.of(
+              new SimulatedPlayer(
+                  scene.line().notes(),
+                  scene.line().song().brief().swing(),
+                  millisPerTick(),
+                  SimulatedPads.Hand.PRACTISED));
+      default ->
+          MidiPads.present().stream()
+              .filter(found -> found.name().equals(input.value()))
+              .findFirst();
+    };
+  }
+
+  /** What a device plays, on a thread of the device. */
+  private final class Listener implements PadInput.Struck {
+    private final NoteRecorder taking;
+
+    Listener(NoteRecorder taking) {
+      this.taking = taking;
+    }
+
+    @Override
+    public void struck(int key, int velocity, long nanos) {
+      taking.struck(key, velocity, nanos);
+      Platform.runLater(() -> bench.desk().play().touch(scene.line().part(), key, velocity));
+    }
+
+    @Override
+    public void released(int key, long nanos) {
+      taking.released(key, nanos);
+    }
+
+    @Override
+    public void pedal(boolean downNow, long nanos) {
+      taking.pedal(downNow, nanos);
+    }
+  }
+
+  /** Told in every frame while the room is in front. */
+  void follow(Moment moment) {
+    if (recording.isEmpty()) {
+      return;
+    }
+    int counting = bench.desk().play().gauges().countIn();
+    if (counting > 0) {
+      summary.setText("counting in: " + counting);
+    } else if (moment.playing()) {
+      NoteRecorder now = recording.get().recorder();
+      boolean first = !now.clock().moving();
+      long nanos = System.nanoTime();
+      now.clock().at(moment.sectionTick() % scene.line().ticks(), nanos);
+      if (first && device.orElse(null) instanceof SimulatedPlayer player) {
+        player.begin(now.clock().began(nanos));
+      }
+      summary.setText("recording on " + input.value() + ": " + now.count() + " notes");
+    }
+  }
+
+  private void stop() {
+    LineTake take = recording.orElseThrow();
+    recording = Optional.empty();
+    close();
+    take.recorder().release(System.nanoTime());
+    bench.desk().play().stop();
+    bench.desk().play().loopNothing();
+    record.setText("play in");
+    if (take.recorder().count() == 0) {
+      summary.setText("Nothing was played, and nothing was changed.");
+      return;
+    }
+    lastTake = Optional.of(take);
+    place(take, keep.isSelected() ? List.of() : scene.line().notes());
+  }
+
+  private void close() {
+    down.clear();
+    device.ifPresent(PadInput::close);
+    device = Optional.empty();
+  }
+
+  /** The take that was played into the line in front. */
+  private Optional<LineTake> takeHere() {
+    return lastTake.filter(take -> take.in(scene.line()));
+  }
+
+  private void placeAgain() {
+    takeHere().ifPresent(take -> place(take, take.made(scene.line())));
+  }
+
+  private void place(LineTake take, List<Note> instead) {
+    HeardLine line = scene.line();
+    PlayedLine played =
+        new PlayedLine(line.song().brief().swing(), grid.value().ticks(), percent, line.ticks());
+    List<Note> notes = take.on(played, Math.round(millis * NANOS_PER_MILLI));
+    String name = "Play in " + notes.size() + " notes, " + line.part().name();
+    bench.desk().apply(line.put(name, instead, notes));
+    summary.setText(
+        notes.size()
+            + " notes kept, "
+            + (percent == 0
+                ? "to the tick as they were played"
+                : percent + " % of the way to " + grid.value())
+            + (line.song().brief().swing().straight() ? "" : ", with the song's swing")
+            + ". Undo takes them back.");
+  }
+
+  private List<ChordSpan> asChords() {
+    if (takeHere().isEmpty()) {
+      return List.of();
+    }
+    HeardLine line = scene.line();
+    Brief brief = line.song().brief();
+    return new PlayedChords(brief.key(), brief.meter()).of(line.notes(), line.bars());
+  }
+
+  private void toChords() {
+    List<ChordSpan> spans = asChords();
+    Song song = scene.line().song();
+    String row = song.form().sections().get(scene.line().place()).progression();
+    bench
+        .desk()
+        .apply(new ChordEdits(row).chords("Chords as played, " + spans.size() + " chords", spans));
+  }
+}
