@@ -20,6 +20,7 @@ import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.LineEdits;
+import westtide.style.Style;
 import westtide.theory.Key;
 
 /**
@@ -30,10 +31,12 @@ final class LineSoundings {
   private final Score score;
   private final Song song;
   private final Key key;
+  private final boolean bright;
   private final Set<String> found = new HashSet<>();
 
-  LineSoundings(Score score) {
+  LineSoundings(Score score, Style style) {
     this.score = score;
+    this.bright = style.lead().bright();
     this.song = score.song();
     this.key = song.brief().key();
   }
@@ -45,6 +48,7 @@ final class LineSoundings {
         passage.line().ifPresent(line -> findings.addAll(findings(part, passage, line)));
       }
     }
+    findings.addAll(new LineFindings(score).take());
     return new StageSoundings(measures(), findings);
   }
 
@@ -88,9 +92,27 @@ final class LineSoundings {
     double perBar = notes * (double) song.brief().meter().ticksPerBar() / ticks;
     return List.of(
         share("chord tones on beats", strong == 0 ? 1 : onChord / strong, 0.6, 1),
-        share("leaps over two semitones", moves == 0 ? 0 : leaps / moves, 0.1, 0.6),
+        share(
+            "leaps over two semitones",
+            moves == 0 ? 0 : leaps / moves,
+            bright ? 0.15 : 0.05,
+            bright ? 0.75 : 0.6),
         Measure.of("range, semitones", String.valueOf(high - low), high - low, 24, 5, 16),
-        Measure.of("notes a bar", String.format(Locale.ROOT, "%.1f", perBar), perBar, 16, 1.5, 8));
+        Measure.of("notes a bar", String.format(Locale.ROOT, "%.1f", perBar), perBar, 16, 1.5, 8),
+        repetition(part, pattern));
+  }
+
+  /** How its two-bar units repeat, as letters, and the share that repeats an earlier rhythm. */
+  private Measure repetition(ScoredPart part, String pattern) {
+    LinePlan plan =
+        part.passages().stream()
+            .filter(passage -> passage.name().equals(pattern))
+            .findFirst()
+            .map(
+                passage ->
+                    LinePlan.of(fit(passage).notes(), 2 * song.brief().meter().ticksPerBar()))
+            .orElse(new LinePlan("", 0));
+    return Measure.of("repetition, two bars", plan.letters(), plan.repeated(), 1, 0.25, 0.9);
   }
 
   private static Measure share(String name, double share, double low, double high) {

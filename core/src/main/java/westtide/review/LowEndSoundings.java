@@ -20,6 +20,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.RegisterEdits;
+import westtide.song.mix.Duck;
 import westtide.style.Span;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
@@ -49,6 +50,7 @@ final class LowEndSoundings {
         addClashes(part, low, findings);
       }
     }
+    subs.forEach(sub -> addKickOverlap(sub, findings));
     findings.addAll(new LowLineFindings(score).take());
     List<Measure> measures =
         new PlayedBars(song)
@@ -102,6 +104,23 @@ final class LowEndSoundings {
     }
     return notes.stream().filter(note -> kicks.contains(note.start())).count()
         / (double) notes.size();
+  }
+
+  /** Kick and 808 at once while nothing steps back. */
+  private void addKickOverlap(ScoredPart sub, List<Finding> findings) {
+    List<KickOverlap> overlaps = KickOverlap.of(score, sub);
+    if (overlaps.isEmpty() || sub.part().mix().duck().trigger() != Duck.Trigger.NONE) {
+      return;
+    }
+    double longest = overlaps.stream().mapToDouble(KickOverlap::millis).max().orElse(0);
+    findings.add(
+        new Finding(
+            "lowend.kick." + sub.part().id(),
+            Weight.NOTE,
+            sub.part().name() + " and kick sound at once, up to " + Math.round(longest) + " ms",
+            "bar " + bar(overlaps.get(0).kick()) + ", " + overlaps.size() + " times",
+            "Two lows at once add up or cancel: the 808 ducks, ends before the kick or moves off it.",
+            Optional.of(new Fix("duck it under the kick", LowEndEdits.duck(sub.part().id())))));
   }
 
   private void addRange(ScoredPart sub, List<Finding> findings) {

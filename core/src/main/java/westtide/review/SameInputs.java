@@ -21,7 +21,7 @@ record SameInputs(Score before, Score after) {
               before.song().progressions().equals(after.song().progressions()) && same(Role.CHORDS);
           case DRUMS -> form() && same(Role.DRUMS);
           case LOW_END -> form() && all();
-          case LINES -> form() && same(Role.LINE);
+          case LINES -> form() && same(Role.LINE) && same(Role.CHORDS);
           case FORM, LEVELS, DELIVER -> form() && all();
         };
   }

@@ -65,7 +65,7 @@ public record Soundings(
       case CHORDS -> new ChordSoundings(score, style).take();
       case DRUMS -> new DrumSoundings(score, style).take();
       case LOW_END -> new LowEndSoundings(score).take();
-      case LINES -> new LineSoundings(score).take();
+      case LINES -> new LineSoundings(score, style).take();
       case FORM -> new FormSoundings(score, style, energy).take();
       case LEVELS -> new LevelSoundings(score).take();
       case DELIVER -> new DeliverSoundings(score).take();
@@ -100,7 +100,7 @@ public record Soundings(
       return new DrumSoundings(score, style).measures(chosen.get().part(), pattern);
     }
     if (stage == Stage.LINES && role == Role.LINE) {
-      return new LineSoundings(score).measures(chosen.get(), pattern);
+      return new LineSoundings(score, style).measures(chosen.get(), pattern);
     }
     boolean low = role == Role.SUB || role == Role.BASS;
     return stage == Stage.LOW_END && low

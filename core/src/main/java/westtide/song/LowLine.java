@@ -40,8 +40,8 @@ public record LowLine(
     ANSWER("answering the kick"),
     OFF_BEAT("off the beat"),
     EIGHTHS("eighths"),
-    ROLLING("rolling between the kicks"),
-    LOG_DRUM("log drum: strong beats, answers at the end of the bar"),
+    ROLLING("rolling"),
+    LOG_DRUM("log drum"),
     DRAWN("drawn"),
     PART("as another part"),
     GAPS("in the gaps of another part");
@@ -69,8 +69,8 @@ public record LowLine(
     OCTAVES("roots and octaves"),
     FIFTHS("fifths on weak beats"),
     WALKING("walking"),
-    ANSWERS("fifths and octaves in answers"),
-    PEDAL("one note, home");
+    ANSWERS("fifths, octaves in answers"),
+    PEDAL("pedal");
 
     private final String title;
 

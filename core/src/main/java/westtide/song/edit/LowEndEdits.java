@@ -15,6 +15,7 @@ import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
+import westtide.song.mix.Duck;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */
@@ -127,6 +128,36 @@ public final class LowEndEdits {
       return named.withPattern(line.withNotes(notes));
     }
     return named;
+  }
+
+  /** Lets a low part step back under every kick, as far and as long as it is set to. */
+  public static Edit duck(PartId part) {
+    return Edit.named(
+        song -> "Duck " + name(song, part) + " under the kick",
+        song ->
+            song.withPart(
+                part,
+                p -> p.withMix(p.mix().withDuck(p.mix().duck().withTrigger(Duck.Trigger.KICK)))));
+  }
+
+  /** Lets a low line that a rule plays answer the kick instead of meeting it. */
+  public static Edit offTheKick(PartId part, String pattern) {
+    return Edit.named(
+        song -> "Move " + name(song, part) + " off the kick",
+        song ->
+            song.withPart(
+                part,
+                p -> {
+                  NamedPattern named = p.pattern(pattern);
+                  return named
+                      .rule(FollowRule.Bass808.class)
+                      .map(LowLine::from)
+                      .or(() -> named.rule(FollowRule.Bass.class).map(LowLine::from))
+                      .or(() -> named.rule(LowLine.class))
+                      .map(rule -> rule.withRhythm(LowLine.Rhythm.ANSWER))
+                      .map(rule -> p.with(named.withPattern(new Pattern.Following(rule))))
+                      .orElse(p);
+                }));
   }
 
   /** Lets a grammar take the place of what a pattern plays. */

@@ -23,6 +23,7 @@ import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.PatternTrial;
@@ -61,6 +62,7 @@ public final class LineBench implements NoteMarks.Actions {
   private final Pages<LineScene> tools;
   private final Ghosts ghosts = new Ghosts(this::refresh);
   private final PlayPage playing;
+  private final ViewOptions view;
   private Optional<HeardLine> line = Optional.empty();
   private String shownLine = "";
   private int bars = BARS;
@@ -90,9 +92,10 @@ public final class LineBench implements NoteMarks.Actions {
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
     this.sheet = sheet.apply(this);
+    this.view = new ViewOptions(prefix, this.sheet);
     this.sheet.turning(this::zoom, this::turnBy);
     this.playing = new PlayPage(this);
-    this.tools = new Pages<>(prefix + "page-", 64, pages(own.apply(this)), this::refresh);
+    this.tools = new Pages<>(prefix + "page-", 104, pages(own.apply(this)), this::refresh);
     summary.setId(prefix + "summary");
     DoubleBinding height =
         Bindings.createDoubleBinding(
@@ -140,6 +143,7 @@ public final class LineBench implements NoteMarks.Actions {
         Controls.explained(
             Controls.action("pattern-more", "pattern …", this::openPattern),
             "New, copy, rename, length, bars, use in every section, write out, delete"),
+        view.node(),
         pages);
   }
 
@@ -161,6 +165,13 @@ public final class LineBench implements NoteMarks.Actions {
   /** Pages of what can be done. */
   public Pages<LineScene> tools() {
     return tools;
+  }
+
+  /** What the sheet shows, by name. */
+  public List<Command> commands() {
+    return List.of(
+        Command.of("note-names", "Show or hide the names of notes", view::turnNames),
+        Command.of("scale-lock", "Keep notes inside the scale, or no longer", view::turnLock));
   }
 
   /** What can be done by keys. */

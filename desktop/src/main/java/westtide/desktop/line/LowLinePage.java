@@ -58,6 +58,7 @@ final class LowLinePage implements Page<LineScene> {
           word -> change("Velocity", rule -> rule.withShaped(word.equals("shaped"))));
   private final ScaleSheet scales = new ScaleSheet("low-scales", "Rest of the low line", id -> {});
   private final TypedLine figure = new TypedLine("low-figure", "x--x--x-", this::draw);
+  private final HBox drawn;
   private final RuleBox box;
   private LineScene scene;
 
@@ -68,6 +69,8 @@ final class LowLinePage implements Page<LineScene> {
     HBox.setHgrow(rhythms, Priority.ALWAYS);
     HBox.setHgrow(pitches, Priority.ALWAYS);
     HBox.setHgrow(figure, Priority.ALWAYS);
+    this.drawn = Controls.row(8, Controls.label("drawn", "small"), figure);
+    HBox.setHgrow(scales, Priority.ALWAYS);
     VBox settings =
         Controls.column(
             3,
@@ -82,14 +85,13 @@ final class LowLinePage implements Page<LineScene> {
                 slides,
                 word("velocity"),
                 velocities),
+            drawn,
             Controls.row(
                 8,
-                Controls.label("drawn", "small"),
-                figure,
+                scales,
                 Controls.explained(
                     Controls.action("low-reseed", "reseed", this::reseed),
-                    "Other changes inside the phrase")),
-            scales);
+                    "Other changes inside the phrase")));
     this.box =
         new RuleBox(
             Controls.action("low-grammar", "use the grammar", this::begin),
@@ -166,6 +168,9 @@ final class LowLinePage implements Page<LineScene> {
   }
 
   private void show(LowLine rule) {
+    boolean draws = rule.rhythm() == LowLine.Rhythm.DRAWN;
+    drawn.setVisible(draws);
+    drawn.setManaged(draws);
     rhythms.show(rhythms(rule), rule.rhythm());
     pitches.show(List.of(LowLine.Pitches.values()), rule.pitches());
     pickUps.show(List.of(LowLine.PickUp.values()), rule.pickUp());

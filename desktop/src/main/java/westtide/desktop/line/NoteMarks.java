@@ -45,6 +45,7 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
   private int cursorStep;
   private int cursorKey = 72;
   private int newSteps = 2;
+  private boolean locked;
 
   NoteMarks(Actions actions, Supplier<LinePage> page, Runnable redraw) {
     this.actions = actions;
@@ -56,6 +57,16 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
   @Override
   public KeyTable keys() {
     return keys;
+  }
+
+  /** Keeps what the pointer writes and moves inside the scale, or no longer. */
+  void locking(boolean inScale) {
+    locked = inScale;
+  }
+
+  private int held(Rows rows, double y) {
+    int midi = rows.midi(y);
+    return locked ? rows.key().nearest(midi) : midi;
   }
 
   void zooming(Consumer<Boolean> zooming) {
@@ -127,7 +138,7 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
   @Override
   public void cursor(double x, double y) {
     cursorStep = page.get().step(x);
-    cursorKey = page.get().rows().midi(y);
+    cursorKey = held(page.get().rows(), y);
     actions.choose(List.of());
     redraw.run();
   }
@@ -270,7 +281,7 @@ public final class NoteMarks implements SheetGestures.Sheet<Note> {
       LinePage on = page.get();
       int wanted = (int) Math.round((on.time().value(x) - fromTick) / Ticks.PER_STEP);
       int ticks = Ticks.ofSteps(wanted);
-      int semitones = on.rows().midi(y) - grabbed.key();
+      int semitones = held(on.rows(), y) - grabbed.key();
       for (Note note : before) {
         ticks = on.heldStart(note.start() + ticks, note.ticks()) - note.start();
         semitones = Math.max(-note.key(), Math.min(127 - note.key(), semitones));

@@ -41,6 +41,7 @@ public abstract class NoteSheet extends Drawing {
 
   private final NoteMarks.Actions actions;
   private final NoteMarks marks;
+  private boolean naming;
   private final SheetGestures<Note> gestures;
   private final String noteId;
   private final double left;
@@ -79,6 +80,17 @@ public abstract class NoteSheet extends Drawing {
   void turning(Consumer<Boolean> zoom, Consumer<Integer> bars) {
     marks.zooming(zoom);
     turn = bars;
+  }
+
+  /** Shows the name of every note, or none. */
+  void naming(boolean shown) {
+    naming = shown;
+    redraw();
+  }
+
+  /** Keeps notes that are written or moved with the pointer inside the scale, or no longer. */
+  void locking(boolean locked) {
+    marks.locking(locked);
   }
 
   /** What can be done here and by which keys. */
@@ -323,6 +335,10 @@ public abstract class NoteSheet extends Drawing {
     double y = page.rows().y(note.key());
     double head = LEAST_HEAD + (MOST_HEAD - LEAST_HEAD) * note.velocity() / 127.0;
     drawSlide(note, index, page);
+    if (naming) {
+      text(from + 2, y - head - 3, page.rows().key().pitch(note.key()).name().toString(), "soft")
+          .setMouseTransparent(true);
+    }
     Polygon wedge =
         polygon(
             new double[] {

@@ -1,5 +1,6 @@
 package westtide.desktop.lines;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -98,6 +99,12 @@ public final class LinesRoom implements Room {
 
   @Override
   public List<Command> commands() {
+    List<Command> out = new ArrayList<>(bench.commands());
+    out.addAll(lineCommands());
+    return out;
+  }
+
+  private List<Command> lineCommands() {
     return List.of(
         Command.of("take-line", "New take of the line in front", this::newTake),
         Command.of(

@@ -13,12 +13,14 @@ import westtide.desktop.line.LinePage;
 import westtide.desktop.line.NoteMarks;
 import westtide.desktop.line.NoteSheet;
 import westtide.desktop.line.Rows;
+import westtide.review.KickOverlap;
 import westtide.review.LowEndRange;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
+import westtide.sound.instrument.DrumTuning;
 import westtide.theory.Pitch;
 
 /**
@@ -38,6 +40,9 @@ final class LadderSheet extends NoteSheet {
 
   private static final double BESIDE_NAME = 24;
 
+  private static final double CLOSE = 9;
+  private static final double HATCH = 5;
+  private static final double ROOM_FOR_MILLIS = 46;
   private int lowest = LowEndRange.LOWEST_USEFUL;
   private int highest = LowEndRange.HIGHEST_LEFT_FREE;
 
@@ -87,6 +92,7 @@ final class LadderSheet extends NoteSheet {
 
   @Override
   protected void over(HeardLine shown, LinePage page) {
+    drawOverlaps(shown, page);
     drawIntruders(shown, page);
     drawZoneNames(shown, page);
     if (shown.notes().isEmpty()) {
@@ -124,7 +130,7 @@ final class LadderSheet extends NoteSheet {
         text(8, at + 4, key().pitch(midi).toString());
         textEnding(LEFT - 8, at + 4, String.format(Locale.ROOT, "%.1f", Pitch.hertz(midi)), "soft");
         last = at;
-      } else if (played.contains(midi)) {
+      } else if (played.contains(midi) && last - at >= scaled(CLOSE)) {
         text(8 + scaled(BESIDE_NAME), at + 4, key().pitch(midi).toString());
         last = at;
       }
@@ -140,9 +146,18 @@ final class LadderSheet extends NoteSheet {
         if (note.of(DrumVoice.KICK) && x >= LEFT - 1) {
           line(x, top(), x, bottom, "rule", "kick");
           dot(x, bottom + 14, 5, "bead");
+          drawTuning(part, note, x);
         }
       }
     }
+  }
+
+  /** The fundamental the kick is tuned to, as a ring on its vertical. */
+  private void drawTuning(ScoredPart drums, ScoredNote kick, double x) {
+    kick.struck()
+        .flatMap(struck -> DrumTuning.of(drums.part(), struck.lane()))
+        .filter(tuning -> ladder().shows(tuning.nearest()))
+        .ifPresent(tuning -> dot(x, ladder().axis().at(tuning.midi()), 4.5, "kick-tuning"));
   }
 
   /** A note of another low part; beside the one in front where both would lie on one place. */
@@ -161,6 +176,35 @@ final class LadderSheet extends NoteSheet {
     Rectangle bar = box(left, y, right - left, 2 * HALF, "tank-wall");
     bar.setArcWidth(9);
     bar.setArcHeight(9);
+  }
+
+  /** Where kick and note sound at once: hatched, its milliseconds above where there is room. */
+  private void drawOverlaps(HeardLine shown, LinePage page) {
+    List<KickOverlap> found =
+        score().part(shown.part().id()).stream()
+            .flatMap(part -> KickOverlap.of(score(), part).stream())
+            .filter(o -> o.kick() >= page.firstTick() + shown.songTick())
+            .filter(o -> o.kick() < page.endTick() + shown.songTick())
+            .filter(o -> ladder().shows(o.note().key()))
+            .toList();
+    for (int i = 0; i < found.size(); i++) {
+      double left = songX(page, found.get(i).kick());
+      double next = i + 1 < found.size() ? songX(page, found.get(i + 1).kick()) : getWidth();
+      hatch(found.get(i), left, page);
+      if (next - left > scaled(ROOM_FOR_MILLIS)) {
+        double y = ladder().y(found.get(i).note().key()) - HALF - 8;
+        text(left + 3, y, Math.round(found.get(i).millis()) + " ms", "soft");
+      }
+    }
+  }
+
+  private void hatch(KickOverlap overlap, double left, LinePage page) {
+    double right = Math.min(getWidth() - RIGHT, songX(page, overlap.kick() + overlap.ticks()));
+    double y = ladder().y(overlap.note().key());
+    for (double x = left + 2; x < right - 1; x += HATCH) {
+      line(x, y + HALF + 4, Math.min(right, x + 5), y - HALF - 4, "rule", "overlap")
+          .setMouseTransparent(true);
+    }
   }
 
   /** Notes of chords and lines that stand in the zone left to the 808 while it sounds. */

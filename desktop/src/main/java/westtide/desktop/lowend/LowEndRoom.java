@@ -52,7 +52,7 @@ public final class LowEndRoom implements Room {
             LOW,
             "This song has no 808 and no bass yet. Add one with + part.",
             LadderSheet::new,
-            of -> List.of());
+            of -> List.of(new KickPage(desk, of)));
     this.link = new Chips<>("link-", KickLink::toString, this::choose);
     this.lowest =
         new NumberField(
