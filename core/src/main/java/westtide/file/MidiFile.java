@@ -29,9 +29,10 @@ import westtide.song.id.PartId;
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
  * meter, key signature and a marker at every section, then a track for each part that plays, with
- * its name, General MIDI program, level (controller 7) and pan (controller 10). Drums are on
- * channel 10 and list their lanes with the notes they are written as; what does not fit sixteen
- * channels goes on to further ports. Tuning by cents is said on every pitched channel.
+ * its name, General MIDI program, level (controller 7), pan (controller 10) and gate (controller
+ * 11). Drums are on channel 10 and list their lanes with the notes they are written as; what does
+ * not fit sixteen channels goes on to further ports. Tuning by cents is said on every pitched
+ * channel.
  */
 public final class MidiFile {
   private static final int TYPE = 1;
@@ -190,6 +191,9 @@ public final class MidiFile {
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
     control(track, channel, VOLUME, MidiMix.volume(part.part().mix()));
     control(track, channel, PAN, MidiMix.pan(part.part().mix()));
+    for (MidiEvent event : MidiGate.of(part.part().mix().gate(), channel, score.ticks())) {
+      track.add(event);
+    }
     int cents = score.song().brief().cents() + part.part().transposition().cents();
     if (cents != 0 && !drums) {
       addTuning(track, channel, cents);

@@ -13,9 +13,11 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import westtide.rhythm.Figure;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
+import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
@@ -58,6 +60,11 @@ final class SoundFields {
         .put("depth", mix.duck().depth())
         .put("millis", mix.duck().millis())
         .put("below", mix.duck().below());
+    if (!mix.gate().equals(Gate.OPEN)) {
+      out.putObject("gate")
+          .put("figure", mix.gate().figure().text())
+          .put("depth", mix.gate().depth());
+    }
     return out;
   }
 
@@ -77,7 +84,12 @@ final class SoundFields {
             named(Duck.Trigger.class, duck, "trigger"),
             number(duck, "depth"),
             number(duck, "millis"),
-            number(duck, "below")));
+            number(duck, "below")),
+        node.has("gate") ? gate(field(node, "gate")) : Gate.OPEN);
+  }
+
+  private static Gate gate(JsonNode node) {
+    return new Gate(new Figure(text(node, "figure")), number(node, "depth"));
   }
 
   static ObjectNode writeRamps(Map<PartId, List<Ramp>> ramps) {

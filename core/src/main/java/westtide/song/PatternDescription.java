@@ -89,6 +89,7 @@ public final class PatternDescription implements Pattern.Kinds<String>, FollowRu
         + ", "
         + rule.rhythm()
         + rule.hears().map(model -> " (" + names.getOrDefault(model, "a part") + ")").orElse("")
+        + (rule.pickUp() == LowLine.PickUp.NONE ? "" : ", pick-ups " + rule.pickUp())
         + ", phrases of "
         + counted(rule.phraseBars(), "bar");
   }

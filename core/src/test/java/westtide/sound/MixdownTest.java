@@ -12,6 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.rhythm.Figure;
 import westtide.score.Score;
 import westtide.song.Cell;
 import westtide.song.Form;
@@ -27,6 +28,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
+import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
@@ -89,6 +91,24 @@ class MixdownTest {
     assertThat(loudest).isGreaterThan(0.1);
     assertThat(20 * Math.log10(peak(rest[0]) + 1e-12)).isLessThan(-90);
     assertThat(20 * Math.log10(peak(rest[1]) + 1e-12)).isLessThan(-90);
+  }
+
+  /**
+   * At 120 BPM a sixteenth is 125 ms; a closed gate of full depth lets nothing of a held note by.
+   */
+  @Test
+  void aGateClosesAHeldNoteOnItsSteps() throws IOException {
+    Part low =
+        Songs.part("808", Role.SUB, new Pattern.Written(1, List.of(new Note(0, 3840, 40, 110))));
+    Part gated = low.withMix(Mix.PLAIN.withGate(new Gate(new Figure("xx.."), 100)));
+    float[][] out = mix(Songs.oneHook(Songs.brief("A minor", 50), "E", 1, gated));
+    int step = RATE / 8;
+    double open = peak(Arrays.copyOfRange(out[0], step / 2, step));
+    double closed = peak(Arrays.copyOfRange(out[0], 3 * step, 4 * step - 400));
+    double again = peak(Arrays.copyOfRange(out[0], 4 * step + step / 2, 5 * step));
+    assertThat(open).isGreaterThan(0.05);
+    assertThat(again).isGreaterThan(0.5 * open);
+    assertThat(closed).isLessThan(0.03 * open);
   }
 
   /** A lane that is sent to the reverb rings on where the dry one is silent, and by its share. */

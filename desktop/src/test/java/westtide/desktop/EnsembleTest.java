@@ -24,6 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 import westtide.review.Stage;
 import westtide.song.FollowRule;
 import westtide.song.Level;
+import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -133,7 +134,7 @@ class EnsembleTest extends TrapSongTest {
     assertThat(words("#form-part-chosen")).isEqualTo("Bass guitar");
     assertHas(words("#tank-summary"), "Bass guitar in the hook");
     go(Stage.LOW_END);
-    assertHas(words("#low-summary"), "Roots, pick-ups");
+    assertHas(words("#low-summary"), "pick-ups by step");
     go(Stage.LINES);
     press("#lines-part-counter");
     go(Stage.LEVELS);
@@ -189,7 +190,7 @@ class EnsembleTest extends TrapSongTest {
     assertHas(words("#low-summary"), "Doubles 808", "1 octave up");
     press("#low-part-more", "#double-alone", "#part-done");
     assertThat(part("808 8va").rules(FollowRule.Doubling.class)).isEmpty();
-    assertThat(part("808 8va").rules(FollowRule.Bass808.class)).hasSize(1);
+    assertThat(part("808 8va").rules(LowLine.class)).hasSize(1);
   }
 
   @Test

@@ -13,6 +13,7 @@ package westtide.song.mix;
  * @param width percent of spread to the sides, 0 to 100; the middle stays as it is
  * @param clip tenths of a dB pushed into a soft clip, 0 to 180; 0 when off
  * @param duck how it steps back for the kick
+ * @param gate its rhythmic volume
  */
 public record Mix(
     int level,
@@ -24,7 +25,8 @@ public record Mix(
     DelayTime delayTime,
     int width,
     int clip,
-    Duck duck) {
+    Duck duck,
+    Gate gate) {
   /** Tenths of a dB that count as silence. */
   public static final int SILENT = -600;
 
@@ -34,6 +36,21 @@ public record Mix(
   /** In the middle at full level, with nothing done to it. */
   public static final Mix PLAIN =
       new Mix(0, 0, 0, OPEN, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0, Duck.NONE);
+
+  /** A mix without a gate. */
+  public Mix(
+      int level,
+      int pan,
+      int lowCut,
+      int lowPass,
+      int reverb,
+      int delay,
+      DelayTime delayTime,
+      int width,
+      int clip,
+      Duck duck) {
+    this(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, Gate.OPEN);
+  }
 
   /** Checks every range. */
   public Mix {
@@ -49,51 +66,60 @@ public record Mix(
 
   /** The same mix at another level, in tenths of a dB. */
   public Mix withLevel(int tenths) {
-    return new Mix(tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck);
+    return new Mix(tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix at another place between left and right. */
   public Mix withPan(int other) {
-    return new Mix(level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck);
+    return new Mix(
+        level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix cut below a frequency; 0 to take the cut away. */
   public Mix withLowCut(int hertz) {
-    return new Mix(level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck);
+    return new Mix(level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix open up to a frequency. */
   public Mix withLowPass(int hertz) {
-    return new Mix(level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck);
+    return new Mix(level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix with another share sent to the room. */
   public Mix withReverb(int percent) {
-    return new Mix(level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck);
+    return new Mix(level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix with another share sent to the delay. */
   public Mix withDelay(int percent) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck, gate);
   }
 
   /** The same mix with repeats at another distance. */
   public Mix withDelayTime(DelayTime other) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck);
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck, gate);
   }
 
   /** The same mix at another width. */
   public Mix withWidth(int percent) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck, gate);
   }
 
   /** The same mix pushed into the soft clip by tenths of a dB. */
   public Mix withClip(int tenths) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck, gate);
   }
 
   /** The same mix stepping back in another way. */
   public Mix withDuck(Duck other) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other);
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other, gate);
+  }
+
+  /** The same mix with another rhythmic volume. */
+  public Mix withGate(Gate other) {
+    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, other);
   }
 }

@@ -185,13 +185,14 @@ public final class Channel {
   private void level(Stretch stretch, int[] kicks, int frames) {
     boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
     boolean moves = strip.level().any() && stretch.moving();
+    boolean gates = strip.gate().closes() && stretch.moving();
     boolean lowsOnly = strip.ducksLows();
     if (gainLeft < 0) {
       gainLeft = strip.left();
       gainRight = strip.right();
       ducked = 1;
     }
-    if (!ducks && !moves && !lowsOnly && settled()) {
+    if (!ducks && !moves && !gates && !lowsOnly && settled()) {
       applyAll(frames);
       return;
     }
@@ -200,6 +201,7 @@ public final class Channel {
       float before = ducked;
       ducked = near(ducked + smooth * (wanted - ducked), wanted);
       float more = moves ? (float) Decibels.gain(strip.level().at(stretch.tick(point))) : 1;
+      more = gates ? more * (float) strip.gate().gain(stretch.tick(point)) : more;
       int from = point * Stretch.EVERY;
       float nextLeft = approach(gainLeft, strip.left() * more);
       float nextRight = approach(gainRight, strip.right() * more);

@@ -1,6 +1,7 @@
 package westtide.sound.desk;
 
 import westtide.song.mix.Duck;
+import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 
 /**
@@ -18,6 +19,7 @@ import westtide.song.mix.Mix;
  * @param duck how it steps back
  * @param shape the curve along which it comes back
  * @param level dB added over sections
+ * @param gate its rhythmic volume
  * @param cutoff Hz of the low pass over sections, in octaves above 1 Hz
  */
 public record Strip(
@@ -33,6 +35,7 @@ public record Strip(
     Duck duck,
     DuckShape shape,
     Automation level,
+    Gate gate,
     Automation cutoff) {
   /** The strip of a mix; a muted channel is silent. */
   public static Strip of(Mix mix, Automation level, Automation cutoff, boolean muted) {
@@ -51,6 +54,7 @@ public record Strip(
         mix.duck(),
         new DuckShape(mix.duck()),
         level,
+        mix.gate(),
         cutoff);
   }
 

@@ -17,6 +17,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
+import westtide.desktop.room.GateBox;
 import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.PatternDescription;
@@ -68,6 +69,7 @@ final class PartPage implements ChordPage {
   private final NumberField strumMillis =
       NumberField.held("part-strum-ms", "ms", 1, 120, this::millis, this::takeMillis).inline();
   private final NumberField vary;
+  private final GateBox gate;
   private final List<CheckBox> everywhere = new ArrayList<>();
   private final List<CheckBox> here = new ArrayList<>();
   private final Label hereName = Controls.label("", "small");
@@ -76,6 +78,7 @@ final class PartPage implements ChordPage {
   PartPage(ChordChoice choice) {
     this.choice = choice;
     plays.setId("part-plays");
+    this.gate = new GateBox(choice.desk(), "chords-", choice::part);
     this.vary =
         NumberField.held(
                 "vary",
@@ -104,6 +107,7 @@ final class PartPage implements ChordPage {
                 Controls.spring(),
                 vary,
                 Controls.action("vary-again", "reseed", this::varyAgain)),
+            gate,
             Controls.row(
                 8,
                 members("leaves out of all", "without-", everywhere, this::takeEverywhere),
@@ -173,6 +177,7 @@ final class PartPage implements ChordPage {
     row.display(rows, rule.own().progression().orElse(SECTION_ROW));
     vary.show(String.valueOf(rule.vary().amount()));
     octaves.show(OCTAVES, OCTAVES.get(Math.max(0, Math.min(3, rule.layer().octaves() + 1))));
+    gate.refresh();
     tick(everywhere, rule.layer().without());
     hereName.setText("out of " + scene.span().chord());
     tick(here, scene.span().articulation().without(part.id()));

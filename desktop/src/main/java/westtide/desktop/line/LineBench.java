@@ -51,6 +51,7 @@ public final class LineBench implements NoteMarks.Actions {
   private static final double LINE = 23;
 
   private final Desk desk;
+  private final String prefix;
   private final String none;
   private final List<Role> roles;
   private final PartChips parts;
@@ -85,6 +86,7 @@ public final class LineBench implements NoteMarks.Actions {
       Function<NoteMarks.Actions, NoteSheet> sheet,
       Function<LineBench, List<Page<LineScene>>> own) {
     this.desk = desk;
+    this.prefix = prefix;
     this.none = none;
     this.roles = List.copyOf(roles);
     this.parts = new PartChips(desk, prefix, roles);
@@ -177,6 +179,11 @@ public final class LineBench implements NoteMarks.Actions {
   /** What can be done by keys. */
   public List<KeyTable> keys() {
     return List.of(sheet.keys());
+  }
+
+  /** What the ids of its controls begin with. */
+  String prefix() {
+    return prefix;
   }
 
   /** What the bench works with. */

@@ -9,6 +9,7 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
+import westtide.desktop.room.GateBox;
 import westtide.song.BorrowedRhythm;
 import westtide.song.FollowRule;
 import westtide.song.LineCycle;
@@ -44,6 +45,7 @@ final class RhythmPage implements Page<LineScene> {
   private final Button borrow;
   private final Button gaps;
   private final Button own;
+  private final GateBox gate;
   private final VBox box;
   private LineScene scene;
 
@@ -65,12 +67,18 @@ final class RhythmPage implements Page<LineScene> {
     steps.telling("Sixteenths after which the line comes round; 0: as long as its bars");
     restart.telling("Bars after which a line of its own length begins again; 0: never");
     every.telling("Of the chosen notes, or of all: 4 plays in the fourth of every four passes");
+    this.gate =
+        new GateBox(
+            bench.desk(),
+            bench.prefix(),
+            () -> Optional.ofNullable(scene).map(s -> s.line().part()));
     this.box =
         Controls.column(
             4,
             Controls.flow(steps, restart, every),
             Controls.flow(
-                Controls.whole(Controls.label("rhythm of", "small")), models, borrow, gaps, own));
+                Controls.whole(Controls.label("rhythm of", "small")), models, borrow, gaps, own),
+            gate);
   }
 
   private NamedPattern pattern() {
@@ -205,6 +213,7 @@ final class RhythmPage implements Page<LineScene> {
     borrow.setDisable(names.isEmpty() || !(notes || grammar || borrows));
     gaps.setDisable(names.isEmpty() || !grammar);
     own.setDisable(following().isEmpty());
+    gate.refresh();
   }
 
   private List<String> names(Song song) {
