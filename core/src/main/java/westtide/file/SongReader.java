@@ -135,6 +135,11 @@ final class SongReader {
               new Transposition(number(away, "semitones"), number(away, "cents")));
     }
     Map<LaneId, LaneSound> lanes = DrumFields.sounds(node.path("laneSounds"));
+    for (Map.Entry<String, JsonNode> lane : node.path("laneRhythms").properties()) {
+      part =
+          part.withBorrowed(
+              LaneId.parse(lane.getKey()), Optional.of(PartId.of(lane.getValue().asText())));
+    }
     for (Map.Entry<LaneId, LaneSound> lane : lanes.entrySet()) {
       part = part.withSound(lane.getKey(), lane.getValue());
     }

@@ -76,6 +76,10 @@ final class SongWriter {
     if (!away.equals(Transposition.NONE)) {
       out.putObject("transpose").put("semitones", away.semitones()).put("cents", away.cents());
     }
+    if (!part.borrowed().isEmpty()) {
+      ObjectNode borrowed = out.putObject("laneRhythms");
+      part.borrowed().forEach((lane, model) -> borrowed.put(lane.code(), model.value()));
+    }
     if (!part.lanes().isEmpty()) {
       out.set("laneSounds", DrumFields.write(part.lanes()));
     }

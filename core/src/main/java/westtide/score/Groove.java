@@ -1,18 +1,22 @@
 package westtide.score;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
+import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
 import westtide.song.CellSpan;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
 
 /**
@@ -29,8 +33,20 @@ final class Groove {
   private final String name;
   private final Meter meter;
   private final Swing swing;
+  private final Map<LaneId, List<Integer>> borrowed;
 
   Groove(Pattern.Drums drums, Part part, String name, Meter meter, Swing swing) {
+    this(drums, part, name, meter, swing, Map.of());
+  }
+
+  private Groove(
+      Pattern.Drums drums,
+      Part part,
+      String name,
+      Meter meter,
+      Swing swing,
+      Map<LaneId, List<Integer>> borrowed) {
+    this.borrowed = borrowed;
     this.drums = drums;
     this.part = part;
     this.name = name;
@@ -70,8 +86,26 @@ final class Groove {
     }
   }
 
+  /** The same groove with lanes that are struck at ticks of the section, whatever they hold. */
+  Groove borrowing(Map<LaneId, List<Integer>> ticks) {
+    return new Groove(drums, part, name, meter, swing, ticks);
+  }
+
   private List<PlacedHit> laid(DrumLane lane, int to) {
-    return lane.laid(to, drums.restartTicks(lane, meter));
+    List<Integer> ticks = borrowed.get(lane.id());
+    return ticks == null ? lane.laid(to, drums.restartTicks(lane, meter)) : struck(lane, ticks, to);
+  }
+
+  /** The hits of a lane in order, as loud as they are, at the ticks it borrows. */
+  private static List<PlacedHit> struck(DrumLane lane, List<Integer> ticks, int to) {
+    List<Hit> own = lane.lane().hits();
+    List<PlacedHit> out = new ArrayList<>();
+    for (int tick : ticks) {
+      Hit hit = own.isEmpty() ? Hit.of(0, Velocity.HIT) : own.get(out.size() % own.size());
+      Hit plain = Hit.of(hit.step(), hit.velocity());
+      out.add(new PlacedHit(plain, tick, hit.step(), hit.step(), 0, 0, to));
+    }
+    return out;
   }
 
   private boolean plays(DrumLane lane, PlacedHit laid, int from, int to) {

@@ -252,6 +252,14 @@ final class Lines {
     return model.role() == Role.SUB ? oneAtATime(out) : out;
   }
 
+  /** When a part strikes in a section, from its start; what sounds together is one strike. */
+  List<Integer> struck(PartId model, int place) {
+    return doubled(FollowRule.Doubling.of(model), place).stream()
+        .map(Note::start)
+        .distinct()
+        .toList();
+  }
+
   private static List<Note> oneAtATime(List<Note> notes) {
     List<Note> out = new ArrayList<>(notes);
     for (int i = 0; i + 1 < out.size(); i++) {

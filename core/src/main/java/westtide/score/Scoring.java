@@ -16,6 +16,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
+import westtide.song.drum.LaneId;
 
 /** Makes the score of one song, part by part and section by section. */
 final class Scoring {
@@ -74,17 +75,20 @@ final class Scoring {
     if (part.role() == Role.DRUMS) {
       spans.stream()
           .filter(span -> span.cell().level() != Level.OUT)
-          .forEach(span -> addGroove(out, part, span, start));
+          .forEach(span -> addGroove(out, part, place, span, start));
     } else {
       addLines(out, part, place, start, spans);
     }
   }
 
-  private void addGroove(List<ScoredNote> out, Part part, CellSpan span, int start) {
+  private void addGroove(List<ScoredNote> out, Part part, int place, CellSpan span, int start) {
+    Map<LaneId, List<Integer>> borrowed = new HashMap<>();
+    part.borrowed().forEach((lane, model) -> borrowed.put(lane, lines.struck(model, place)));
     String name = Spans.name(part, span.cell());
     Pattern.Drums groove = lines.groove(part, name);
     Placing placing = placing(span, start, Transposition.NONE);
     new Groove(groove, part, name, meter, swing)
+        .borrowing(borrowed)
         .over(
             span,
             (lane, laid, from, ticks, velocity, semitones) ->

@@ -84,8 +84,8 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     if (follows && !sameDrums()) {
       return false;
     }
-    for (FollowRule.Doubling rule : part.rules(FollowRule.Doubling.class)) {
-      Part model = song.part(rule.model()).orElseThrow();
+    for (PartId heard : part.hears()) {
+      Part model = song.part(heard).orElseThrow();
       if (!same(model) || !hearsTheSame(model)) {
         return false;
       }

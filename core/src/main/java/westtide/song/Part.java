@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
+import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
@@ -25,6 +26,8 @@ import westtide.song.mix.Patch;
  * @param mix its place in the mix
  * @param transposition how far it sounds from where it is written; drums stay
  * @param lanes how lanes of drums sound where not as the kit has them
+ * @param borrowed lanes of drums that take their rhythm from a pitched part, whatever is written in
+ *     them; the kick leads and borrows none
  * @param patterns the patterns it can play, at least one, the first being the usual one
  */
 public record Part(
@@ -36,11 +39,17 @@ public record Part(
     Mix mix,
     Transposition transposition,
     Map<LaneId, LaneSound> lanes,
+    Map<LaneId, PartId> borrowed,
     List<NamedPattern> patterns) {
   /** Copies the patterns and checks them. */
   public Part {
     lanes = Collections.unmodifiableMap(new LinkedHashMap<>(lanes));
+    borrowed = Collections.unmodifiableMap(new LinkedHashMap<>(borrowed));
     patterns = List.copyOf(patterns);
+    if (borrowed.keySet().stream().anyMatch(lane -> lane.voice() == DrumVoice.KICK)) {
+      throw new IllegalArgumentException(
+          "the kick leads and borrows no rhythm, but one of " + name + " did");
+    }
     if (patterns.isEmpty()) {
       throw new IllegalArgumentException("part " + name + " has no pattern");
     }
@@ -72,27 +81,29 @@ public record Part(
         PartSound.mix(role),
         Transposition.NONE,
         Map.of(),
+        Map.of(),
         patterns);
   }
 
   /** The part under another id. */
   public Part withId(PartId other) {
-    return new Part(other, name, role, program, patch, mix, transposition, lanes, patterns);
+    return new Part(
+        other, name, role, program, patch, mix, transposition, lanes, borrowed, patterns);
   }
 
   /** The part called something else. */
   public Part withName(String other) {
-    return new Part(id, other, role, program, patch, mix, transposition, lanes, patterns);
+    return new Part(id, other, role, program, patch, mix, transposition, lanes, borrowed, patterns);
   }
 
   /** The part with another job. */
   public Part withRole(Role other) {
-    return new Part(id, name, other, program, patch, mix, transposition, lanes, patterns);
+    return new Part(id, name, other, program, patch, mix, transposition, lanes, borrowed, patterns);
   }
 
   /** The part sounding elsewhere than it is written. */
   public Part withTransposition(Transposition other) {
-    return new Part(id, name, role, program, patch, mix, other, lanes, patterns);
+    return new Part(id, name, role, program, patch, mix, other, lanes, borrowed, patterns);
   }
 
   /** The pattern it plays where nothing else is asked for: its first. */
@@ -125,17 +136,19 @@ public record Part(
 
   /** The part with other patterns. */
   public Part withPatterns(List<NamedPattern> other) {
-    return new Part(id, name, role, program, patch, mix, transposition, lanes, other);
+    return new Part(id, name, role, program, patch, mix, transposition, lanes, borrowed, other);
   }
 
   /** The part heard with another instrument, and its General MIDI program. */
   public Part withPatch(Patch other, int otherProgram) {
-    return new Part(id, name, role, otherProgram, other, mix, transposition, lanes, patterns);
+    return new Part(
+        id, name, role, otherProgram, other, mix, transposition, lanes, borrowed, patterns);
   }
 
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
-    return new Part(id, name, role, program, patch, other, transposition, lanes, patterns);
+    return new Part(
+        id, name, role, program, patch, other, transposition, lanes, borrowed, patterns);
   }
 
   /** How a lane of drums sounds. */
@@ -151,7 +164,29 @@ public record Part(
     } else {
       more.put(lane, sound);
     }
-    return new Part(id, name, role, program, patch, mix, transposition, more, patterns);
+    return new Part(id, name, role, program, patch, mix, transposition, more, borrowed, patterns);
+  }
+
+  /** The same with a lane in the rhythm of a part, or in its own again. */
+  public Part withBorrowed(LaneId lane, Optional<PartId> model) {
+    Map<LaneId, PartId> other = new LinkedHashMap<>(borrowed);
+    other.remove(lane);
+    model.ifPresent(part -> other.put(lane, part));
+    return new Part(id, name, role, program, patch, mix, transposition, lanes, other, patterns);
+  }
+
+  /** The same listening to a part no longer. */
+  public Part withoutBorrowed(PartId model) {
+    Map<LaneId, PartId> other = new LinkedHashMap<>(borrowed);
+    other.values().removeIf(model::equals);
+    return new Part(id, name, role, program, patch, mix, transposition, lanes, other, patterns);
+  }
+
+  /** The parts it listens to. */
+  public List<PartId> hears() {
+    List<PartId> out = new ArrayList<>(borrowed.values());
+    rules(FollowRule.class).forEach(rule -> rule.hears().ifPresent(out::add));
+    return out;
   }
 
   /** The groove of that name, or the first, worked out where it follows another; empty if none. */

@@ -121,7 +121,7 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
   }
 
   private static List<PartId> models(Part part) {
-    return part.rules(FollowRule.class).stream().flatMap(rule -> rule.hears().stream()).toList();
+    return part.hears();
   }
 
   private void checkMembers(Map<PartId, Part> byId) {

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
@@ -17,6 +18,8 @@ import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.DrumEdits;
 import westtide.song.edit.LinePatternEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
@@ -89,6 +92,7 @@ class OwnRhythmTest {
         borrowed.withPart(
             BASS, p -> p.with(p.patterns().get(0).withPattern(line(new Note(480, 240, 45, 90)))));
     assertThat(starts(changed, LEAD)).containsExactly(480, 4320, 8160, 12000);
+    assertThat(Score.of(borrowed).after(changed)).isEqualTo(Score.of(changed));
     Song alone = new PartEdits(BASS).remove().apply(borrowed);
     assertThat(starts(alone, LEAD)).startsWith(0, 960, 3840);
     assertThat(new LinePatternEdits(LEAD, "A").ownRhythm().apply(borrowed)).isEqualTo(song);
@@ -103,5 +107,33 @@ class OwnRhythmTest {
     assertThat(starts(song, BASS)).isNotEmpty().doesNotContain(0);
     assertThatThrownBy(() -> new LinePatternEdits(LEAD, "A").borrow(BASS).apply(song))
         .hasMessageContaining("listens to itself in a circle");
+  }
+
+  /** A percussion lane copies the bass and goes on doing so when only the bass is edited. */
+  @Test
+  void aLaneOfDrumsTakesTheRhythmOfTheBassAndKeepsUpWithIt() throws UnusableFileException {
+    Pattern groove = Songs.groove(1, DrumVoice.PERCUSSION, "X...............");
+    Song plain =
+        Songs.oneHook(
+            BRIEF,
+            "Am",
+            2,
+            Songs.part("drums", Role.DRUMS, groove),
+            Songs.part(
+                "bass", Role.BASS, line(new Note(240, 240, 45, 90), new Note(960, 240, 45, 90))));
+    PartId drums = PartId.of("drums");
+    DrumEdits edits = new DrumEdits(drums, "A");
+    Song song = edits.borrow(DrumVoice.PERCUSSION.lane(), Optional.of(BASS)).apply(plain);
+    Score score = Score.of(song);
+    assertThat(starts(song, drums)).containsExactly(240, 960, 4080, 4800);
+    assertThat(saved(song)).isEqualTo(song);
+    Song changed =
+        song.withPart(
+            BASS, p -> p.with(p.patterns().get(0).withPattern(line(new Note(480, 240, 45, 90)))));
+    assertThat(score.after(changed)).isEqualTo(Score.of(changed));
+    assertThat(starts(changed, drums)).containsExactly(480, 4320);
+    assertThat(starts(new PartEdits(BASS).remove().apply(song), drums)).containsExactly(0, 3840);
+    assertThatThrownBy(() -> edits.borrow(DrumVoice.KICK.lane(), Optional.of(BASS)).apply(song))
+        .hasMessageContaining("borrows no rhythm");
   }
 }

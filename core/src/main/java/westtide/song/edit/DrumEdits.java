@@ -118,6 +118,17 @@ public record DrumEdits(PartId part, String pattern) {
         name, song -> song.withPart(part, p -> p.withSound(id, change.apply(p.sound(id)))));
   }
 
+  /** Lets a lane take its rhythm from a part, in every groove, or gives it its own again. */
+  public Edit borrow(LaneId id, Optional<PartId> model) {
+    return Edit.named(
+        song ->
+            model
+                .flatMap(song::part)
+                .map(of -> id + " in the rhythm of " + of.name())
+                .orElse(id + " in its own rhythm"),
+        song -> song.withPart(part, p -> p.withBorrowed(id, model)));
+  }
+
   /** Puts a lane into the groove, in place of the one of its name or as its last. */
   public Edit with(String name, DrumLane lane) {
     return pattern(name, groove -> groove.with(lane));

@@ -187,7 +187,9 @@ public record PartEdits(PartId part) {
         out = new DoubledPart(part, named.name(), rule.get()).alone(out);
       }
     }
-    return of.isEmpty() ? out : out.withPart(part, p -> ownRhythm(p, of.get(), song));
+    return of.isEmpty()
+        ? out
+        : out.withPart(part, p -> ownRhythm(p, of.get(), song).withoutBorrowed(of.get()));
   }
 
   /** What borrowed the rhythm of a part keeps one of its own. */

@@ -21,9 +21,13 @@ import westtide.rhythm.LaneText;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
+import westtide.song.id.PartId;
 import westtide.text.Reading;
 
 /**
@@ -34,6 +38,7 @@ final class LanePage implements Page<GrooveScene> {
   private static final int MOST_EVERY = 64;
   private static final String SPREAD = "\\d{1,3}(/\\d{1,3})?";
   private static final String AS_SONG = "swings as the song";
+  private static final String OWN_RHYTHM = "its own rhythm";
   private static final int ACCENTS = 7;
   private static final String STRAIGHT = "straight";
   private static final String OWN = "swings by itself";
@@ -80,6 +85,8 @@ final class LanePage implements Page<GrooveScene> {
       new Picker<>("lane-copy-bar", "copy this bar to", this::takeCopyBar);
   private final Picker<LaneId> copyTo =
       new Picker<>("lane-copy-to", "copy lane to", this::takeCopyTo);
+  private final Chooser<String> rhythm =
+      new Chooser<>("lane-rhythm-of", "where its rhythm comes from", List.of(), this::takeRhythm);
   private final VBox box;
 
   LanePage(GrooveChoice choice) {
@@ -120,12 +127,42 @@ final class LanePage implements Page<GrooveScene> {
     swing.setDisable(!OWN.equals(swings.value()));
     accents.show(lane.accents().map(StepLane::toString).orElse(""));
     restart.show(String.valueOf(restartNow()));
+    rhythm.display(rhythms(scene), rhythmNow(scene));
+    rhythm.setDisable(lane.voice() == DrumVoice.KICK);
     copyBar.offer(bars(scene));
     copyTo.offer(
         scene.groove().lanes().stream()
             .map(DrumLane::id)
             .filter(id -> !id.equals(lane.id()))
             .toList());
+  }
+
+  private static List<Part> pitched(GrooveScene scene) {
+    return scene.song().parts().stream().filter(part -> part.role() != Role.DRUMS).toList();
+  }
+
+  private static List<String> rhythms(GrooveScene scene) {
+    List<String> out = new ArrayList<>();
+    out.add(OWN_RHYTHM);
+    pitched(scene).forEach(part -> out.add("rhythm of " + part.name()));
+    return out;
+  }
+
+  private static String rhythmNow(GrooveScene scene) {
+    return Optional.ofNullable(scene.part().borrowed().get(scene.chosen().id()))
+        .flatMap(scene.song()::part)
+        .map(part -> "rhythm of " + part.name())
+        .orElse(OWN_RHYTHM);
+  }
+
+  private void takeRhythm(String chosen) {
+    GrooveScene scene = choice.scene();
+    Optional<PartId> model =
+        pitched(scene).stream()
+            .filter(part -> chosen.equals("rhythm of " + part.name()))
+            .map(Part::id)
+            .findFirst();
+    choice.apply(choice.edits().borrow(scene.chosen().id(), model));
   }
 
   private static List<String> bars(GrooveScene scene) {
@@ -160,6 +197,8 @@ final class LanePage implements Page<GrooveScene> {
         Controls.whole(Controls.label("  accents", "small")),
         accents,
         random,
+        Controls.explained(
+            rhythm, "The lane strikes whenever that part does, in every groove, and follows it"),
         copyTo);
   }
 

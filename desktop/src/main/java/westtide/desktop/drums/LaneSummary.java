@@ -2,6 +2,7 @@ package westtide.desktop.drums;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import westtide.rhythm.StepGrid;
 import westtide.song.drum.DrumLane;
 
@@ -12,6 +13,9 @@ final class LaneSummary {
   /** In what a lane is not the usual one; otherwise how many hits it has. */
   static String facts(DrumLane lane, GrooveScene scene) {
     List<String> out = new ArrayList<>();
+    Optional.ofNullable(scene.part().borrowed().get(lane.id()))
+        .flatMap(scene.song()::part)
+        .ifPresent(part -> out.add("as " + part.name()));
     if (scene.ticks() % lane.ticks() != 0) {
       out.add(lane.lane().length() + " steps");
     }
