@@ -24,6 +24,8 @@ public record PhraseUnit(Change change, Optional<List<Note>> own) {
     SPARSE("a·", "thinned out"),
     LATE("a›", "a beat later"),
     OCTAVES("a8", "in two octaves"),
+    NEW_NOTES("a♪", "its rhythm, other notes"),
+    NEW_RHYTHM("a~", "its notes, another rhythm"),
     REST("–", "a rest");
 
     private final String sign;
@@ -76,6 +78,8 @@ public record PhraseUnit(Change change, Optional<List<Note>> own) {
       case SPARSE -> NoteShapes.thinned(motif);
       case LATE -> late(motif, ticks);
       case OCTAVES -> stacked(motif);
+      case NEW_NOTES -> NoteShapes.notesTurned(motif);
+      case NEW_RHYTHM -> NoteShapes.rhythmTurned(motif, ticks);
       case REST -> List.of();
     };
   }

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Meter;
+import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
 
 /** How a line sits on its chords; expected figures counted by hand. */
@@ -62,5 +63,27 @@ class LineFitTest {
     LineFit fit = fit("C | G7", 0, 65, 3840, 65);
     assertThat(fit.onChord(fit.notes().get(0))).isFalse();
     assertThat(fit.onChord(fit.notes().get(1))).isTrue();
+  }
+
+  /**
+   * The first four bars of the theme of Beethoven's Ninth, public domain, from memory, over C, G, C
+   * and G: of its fourteen notes on beats nine belong to the chord below.
+   */
+  @Test
+  void theChordTonesOfAKnownTuneAreCounted() {
+    int[] keys = {64, 64, 65, 67, 67, 65, 64, 62, 60, 60, 62, 64};
+    List<Note> tune = new ArrayList<>();
+    for (int i = 0; i < keys.length; i++) {
+      tune.add(new Note(960 * i, 960, keys[i], 90));
+    }
+    tune.add(new Note(11520, 1440, 64, 90));
+    tune.add(new Note(12960, 480, 62, 90));
+    tune.add(new Note(13440, 1920, 62, 90));
+    Brief brief = Songs.brief("C major", 50);
+    List<PlacedChord> chords = Songs.progression(brief, "C | G | C | G").over(15360);
+    LineFit fit = new LineFit(tune, chords, Meter.COMMON);
+    assertThat(fit.strong()).hasSize(14);
+    assertThat(fit.chordToneShare()).isEqualTo(9 / 14.0);
+    assertThat(fit.onChord(tune.get(tune.size() - 1))).isTrue();
   }
 }

@@ -86,6 +86,28 @@ public final class NoteShapes {
     return each(notes, note -> note.withStart(from + to - note.end()).withSlide(0));
   }
 
+  /** The notes from last to first in the rhythm as it is: a retrograde of the pitches alone. */
+  public static List<Note> notesTurned(List<Note> notes) {
+    List<Note> sorted = each(notes, note -> note);
+    List<Note> out = new ArrayList<>();
+    for (int i = 0; i < sorted.size(); i++) {
+      out.add(sorted.get(i).withKey(sorted.get(sorted.size() - 1 - i).key()).withSlide(0));
+    }
+    return each(out, note -> note);
+  }
+
+  /** The rhythm of so many ticks backwards under the notes as they are: their order stays. */
+  public static List<Note> rhythmTurned(List<Note> notes, int ticks) {
+    List<Note> sorted = each(notes, note -> note);
+    List<Note> out = new ArrayList<>();
+    for (int i = 0; i < sorted.size(); i++) {
+      Note place = sorted.get(sorted.size() - 1 - i);
+      int start = Math.max(0, ticks - place.end());
+      out.add(sorted.get(i).withStart(start).withTicks(place.ticks()).withSlide(0));
+    }
+    return each(out, note -> note);
+  }
+
   /** Twice as long, or half, from where they begin: {@code times} over {@code parts}. */
   public static List<Note> stretched(List<Note> notes, int times, int parts) {
     int from = start(notes);

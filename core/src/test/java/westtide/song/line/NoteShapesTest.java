@@ -130,4 +130,20 @@ class NoteShapesTest {
     assertThat(names(NoteShapes.lastChanged(line, C, 0))).isEqualTo("C4 D4 D4");
     assertThat(names(NoteShapes.lastChanged(line, C, 1))).isEqualTo("C4 D4 F4");
   }
+
+  /** Arithmetic: pitches turned round keep every start; starts turned round keep every pitch. */
+  @Test
+  void notesOrRhythmAreTurnedRoundByThemselves() {
+    List<Note> motif =
+        List.of(new Note(0, 480, 60, 90), new Note(480, 240, 62, 80), new Note(1440, 960, 67, 99));
+    List<Note> notes = NoteShapes.notesTurned(motif);
+    assertThat(notes).extracting(Note::start).containsExactly(0, 480, 1440);
+    assertThat(notes).extracting(Note::ticks).containsExactly(480, 240, 960);
+    assertThat(notes).extracting(Note::key).containsExactly(67, 62, 60);
+    assertThat(NoteShapes.notesTurned(notes)).isEqualTo(motif);
+    List<Note> rhythm = NoteShapes.rhythmTurned(motif, 3840);
+    assertThat(rhythm).extracting(Note::start).containsExactly(1440, 3120, 3360);
+    assertThat(rhythm).extracting(Note::ticks).containsExactly(960, 240, 480);
+    assertThat(rhythm).extracting(Note::key).containsExactly(60, 62, 67);
+  }
 }
