@@ -1,29 +1,24 @@
 package westtide.desktop.drums;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javax.sound.midi.MidiUnavailableException;
-import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.PatternTrial;
-import westtide.play.MidiPads;
+import westtide.desktop.room.PlayInSettings;
 import westtide.play.PadInput;
 import westtide.play.SimulatedPads;
 import westtide.rhythm.Quantise;
-import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
 import westtide.song.Pattern;
@@ -46,17 +41,8 @@ final class RecordPage implements Page<GrooveScene> {
   private static final double NANOS_PER_MILLI = 1e6;
 
   private final GrooveChoice choice;
-  private final Chooser<String> input =
-      new Chooser<>("pad-input", "what the groove is played on", inputs(), device -> {});
-  private final NumberField strength =
-      NumberField.held("pad-strength", "quantise, %", 0, 100, this::percent, this::takeStrength)
-          .inline();
-  private final NumberField latency =
-      NumberField.held("pad-latency", "latency, ms", 0, 400, this::millis, this::takeLatency)
-          .inline();
-  private final Chooser<StepGrid> grid =
-      new Chooser<>("pad-grid", "grid of the quantise", List.of(StepGrid.values()), wanted -> {});
-  private final CheckBox keep = new CheckBox("keep what is there");
+  private final PlayInSettings settings =
+      new PlayInSettings("pad-", List.of(KEYS, ONE_LANE, ALL_LANES)).keeping();
   private final Button record;
   private final Button again;
   private final Label summary = Controls.wrapped("", "small");
@@ -65,33 +51,21 @@ final class RecordPage implements Page<GrooveScene> {
   private Optional<DrumTake> recording = Optional.empty();
   private Optional<DrumTake> lastTake = Optional.empty();
   private Optional<PadInput> pad = Optional.empty();
-  private int percent = 100;
-  private int millis;
 
   RecordPage(GrooveChoice choice) {
     this.choice = choice;
-    input.display(KEYS);
-    grid.display(StepGrid.SIXTEENTHS);
     choice.desk().open().watchOpening(this::forget);
-    keep.setId("pad-keep");
-    keep.setSelected(true);
     summary.setId("pad-summary");
-    strength.show(String.valueOf(percent));
-    latency.show(String.valueOf(millis));
     this.record = Controls.primary("pad-record", "play in", this::toggle);
     this.again = Controls.action("pad-again", "quantise again", this::placeAgain);
     again.setDisable(true);
-    FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again);
-    settings.setHgap(10);
+    FlowPane row = Controls.flow(record);
+    row.getChildren().addAll(settings.controls());
+    row.getChildren().add(again);
+    row.setHgap(10);
     pads.setId("pad-strip");
-    this.box = new VBox(7, settings, pads, summary);
+    this.box = new VBox(7, row, pads, summary);
     box.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
-  }
-
-  private static List<String> inputs() {
-    List<String> out = new ArrayList<>(List.of(KEYS, ONE_LANE, ALL_LANES));
-    MidiPads.present().forEach(device -> out.add(device.name()));
-    return out;
   }
 
   /** A take belongs to the song it was played into. */
@@ -166,24 +140,6 @@ final class RecordPage implements Page<GrooveScene> {
     choice.hear(id, velocity, 0);
   }
 
-  private int percent() {
-    return percent;
-  }
-
-  private int millis() {
-    return millis;
-  }
-
-  private void takeStrength(int wanted) {
-    percent = new Quantise(StepGrid.SIXTEENTHS, choice.scene().swing(), wanted).strength();
-    strength.show(String.valueOf(percent));
-  }
-
-  private void takeLatency(int wanted) {
-    millis = Math.max(0, Math.min(400, wanted));
-    latency.show(String.valueOf(millis));
-  }
-
   private void toggle() {
     if (recording.isPresent()) {
       stop();
@@ -217,21 +173,19 @@ final class RecordPage implements Page<GrooveScene> {
         pad.get().open((key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos));
       }
     } catch (MidiUnavailableException e) {
-      summary.setText(input.value() + " is in use by another program; close that and try again.");
+      summary.setText(
+          settings.input() + " is in use by another program; close that and try again.");
       pad = Optional.empty();
     }
   }
 
   /** What is played on; empty for the keys of the computer. */
   private Optional<PadInput> device(GrooveScene scene) {
-    return switch (input.value()) {
+    return switch (settings.input()) {
       case KEYS -> Optional.empty();
       case ONE_LANE -> Optional.of(simulated(scene, List.of(figure(scene.chosen()))));
       case ALL_LANES -> Optional.of(simulated(scene, scene.groove().lanes()));
-      default ->
-          MidiPads.present().stream()
-              .filter(device -> device.name().equals(input.value()))
-              .findFirst();
+      default -> settings.device();
     };
   }
 
@@ -277,7 +231,7 @@ final class RecordPage implements Page<GrooveScene> {
       if (first && pad.orElse(null) instanceof SimulatedPads player) {
         player.begin(now.began(nanos));
       }
-      summary.setText("recording on " + input.value() + ": " + now.count() + " hits");
+      summary.setText("recording on " + settings.input() + ": " + now.count() + " hits");
     }
   }
 
@@ -313,21 +267,18 @@ final class RecordPage implements Page<GrooveScene> {
 
   private void place(DrumTake take) {
     GrooveScene scene = choice.scene();
-    Quantise quantise = new Quantise(grid.value(), scene.swing(), percent);
-    PlayedLanes lanes = new PlayedLanes(quantise, scene.ticks() / grid.value().ticks());
+    Quantise quantise = new Quantise(settings.grid(), scene.swing(), settings.strength());
+    PlayedLanes lanes = new PlayedLanes(quantise, scene.ticks() / settings.grid().ticks());
     Pattern.Drums out =
-        take.on(
-            scene.groove(),
-            new PlayIn(lanes, keep.isSelected()),
-            Math.round(millis * NANOS_PER_MILLI));
+        take.on(scene.groove(), new PlayIn(lanes, settings.keeps()), settings.latency());
     Edit edit = choice.edits().groove().replace("Play in " + take.count() + " hits", out);
     choice.apply(edit);
     summary.setText(
         take.count()
             + " hits kept, "
-            + percent
+            + settings.strength()
             + " % of the way to "
-            + grid.value()
+            + settings.grid()
             + (scene.swing().straight() ? "" : " as they swing")
             + ". Undo takes them back.");
   }

@@ -1,6 +1,5 @@
 package westtide.desktop.line;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -8,7 +7,6 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -16,17 +14,14 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javax.sound.midi.MidiUnavailableException;
-import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.PatternTrial;
-import westtide.play.MidiPads;
+import westtide.desktop.room.PlayInSettings;
 import westtide.play.PadInput;
 import westtide.play.SimulatedPads;
 import westtide.play.SimulatedPlayer;
-import westtide.rhythm.StepGrid;
 import westtide.song.Brief;
 import westtide.song.Note;
 import westtide.song.Song;
@@ -49,17 +44,7 @@ final class PlayPage implements Page<LineScene> {
   private static final double NANOS_PER_MILLI = 1e6;
 
   private final LineBench bench;
-  private final Chooser<String> input =
-      new Chooser<>("line-input", "what the line is played on", inputs(), device -> {});
-  private final NumberField strength =
-      NumberField.held("line-strength", "quantise, %", 0, 100, this::percent, this::takeStrength)
-          .inline();
-  private final NumberField latency =
-      NumberField.held("line-latency", "latency, ms", 0, 400, this::millis, this::takeLatency)
-          .inline();
-  private final Chooser<StepGrid> grid =
-      new Chooser<>("line-grid", "grid of the quantise", List.of(StepGrid.values()), g -> {});
-  private final CheckBox keep = new CheckBox("keep what is there");
+  private final PlayInSettings settings = new PlayInSettings("line-", List.of(KEYS, PLAYER));
   private final Button record;
   private final Button again;
   private final Button chords;
@@ -70,20 +55,11 @@ final class PlayPage implements Page<LineScene> {
   private Optional<LineTake> lastTake = Optional.empty();
   private Optional<PadInput> device = Optional.empty();
   private LineScene scene;
-  private int percent = 100;
-  private int millis;
 
   PlayPage(LineBench bench) {
     this.bench = bench;
-    input.display(KEYS);
-    grid.display(StepGrid.SIXTEENTHS);
     bench.desk().open().watchOpening(this::forget);
-    keep.setId("line-keep");
-    Controls.explained(
-        keep, "Adds to the notes that are there; without it they give way to the take");
     summary.setId("line-play-summary");
-    strength.show(String.valueOf(percent));
-    latency.show(String.valueOf(millis));
     this.record = Controls.primary("line-record", "play in", this::toggle);
     this.again =
         Controls.explained(
@@ -94,9 +70,11 @@ final class PlayPage implements Page<LineScene> {
             Controls.action("line-chords", "make chord symbols of it", this::toChords),
             "Chords played with the hand become the chords of this section, in the voicing you"
                 + " played");
-    FlowPane settings = Controls.flow(record, input, grid, strength, latency, keep, again, chords);
-    settings.setHgap(10);
-    this.box = new VBox(7, settings, summary);
+    FlowPane row = Controls.flow(record);
+    row.getChildren().addAll(settings.controls());
+    row.getChildren().addAll(again, chords);
+    row.setHgap(10);
+    this.box = new VBox(7, row, summary);
     box.setFocusTraversable(true);
     box.addEventFilter(KeyEvent.KEY_PRESSED, this::pressed);
     box.addEventFilter(KeyEvent.KEY_RELEASED, this::released);
@@ -107,12 +85,6 @@ final class PlayPage implements Page<LineScene> {
                 letGo();
               }
             });
-  }
-
-  private static List<String> inputs() {
-    List<String> out = new ArrayList<>(List.of(KEYS, PLAYER));
-    MidiPads.present().forEach(found -> out.add(found.name()));
-    return out;
   }
 
   /** A take belongs to the song it was played into. */
@@ -190,27 +162,6 @@ final class PlayPage implements Page<LineScene> {
     bench.desk().play().touch(scene.line().part(), key, velocity);
   }
 
-  private int percent() {
-    return percent;
-  }
-
-  private int millis() {
-    return millis;
-  }
-
-  private void takeStrength(int wanted) {
-    if (wanted < 0 || wanted > 100) {
-      throw new IllegalArgumentException("strength: 0 to 100 %, but was " + wanted);
-    }
-    percent = wanted;
-    strength.show(String.valueOf(percent));
-  }
-
-  private void takeLatency(int wanted) {
-    millis = Math.max(0, Math.min(400, wanted));
-    latency.show(String.valueOf(millis));
-  }
-
   private void toggle() {
     if (recording.isPresent()) {
       stop();
@@ -247,14 +198,15 @@ final class PlayPage implements Page<LineScene> {
         device.get().open(new Listener(taking));
       }
     } catch (MidiUnavailableException e) {
-      summary.setText(input.value() + " is in use by another program; close that and try again.");
+      summary.setText(
+          settings.input() + " is in use by another program; close that and try again.");
       device = Optional.empty();
     }
   }
 
   /** What is played on; empty for the keys of the computer. */
   private Optional<PadInput> device() {
-    return switch (input.value()) {
+    return switch (settings.input()) {
       case KEYS -> Optional.empty();
       case PLAYER ->
           Optional.of(
@@ -263,10 +215,7 @@ final class PlayPage implements Page<LineScene> {
                   scene.line().song().brief().swing(),
                   millisPerTick(),
                   SimulatedPads.Hand.PRACTISED));
-      default ->
-          MidiPads.present().stream()
-              .filter(found -> found.name().equals(input.value()))
-              .findFirst();
+      default -> settings.device();
     };
   }
 
@@ -311,7 +260,7 @@ final class PlayPage implements Page<LineScene> {
       if (first && device.orElse(null) instanceof SimulatedPlayer player) {
         player.begin(now.clock().began(nanos));
       }
-      summary.setText("recording on " + input.value() + ": " + now.count() + " notes");
+      summary.setText("recording on " + settings.input() + ": " + now.count() + " notes");
     }
   }
 
@@ -328,7 +277,7 @@ final class PlayPage implements Page<LineScene> {
       return;
     }
     lastTake = Optional.of(take);
-    place(take, keep.isSelected() ? List.of() : scene.line().notes());
+    place(take, settings.keeps() ? List.of() : scene.line().notes());
   }
 
   private void close() {
@@ -349,16 +298,20 @@ final class PlayPage implements Page<LineScene> {
   private void place(LineTake take, List<Note> instead) {
     HeardLine line = scene.line();
     PlayedLine played =
-        new PlayedLine(line.song().brief().swing(), grid.value().ticks(), percent, line.ticks());
-    List<Note> notes = take.on(played, Math.round(millis * NANOS_PER_MILLI));
+        new PlayedLine(
+            line.song().brief().swing(),
+            settings.grid().ticks(),
+            settings.strength(),
+            line.ticks());
+    List<Note> notes = take.on(played, settings.latency());
     String name = "Play in " + notes.size() + " notes, " + line.part().name();
     bench.desk().apply(line.put(name, instead, notes));
     summary.setText(
         notes.size()
             + " notes kept, "
-            + (percent == 0
+            + (settings.strength() == 0
                 ? "to the tick as they were played"
-                : percent + " % of the way to " + grid.value())
+                : settings.strength() + " % of the way to " + settings.grid())
             + (line.song().brief().swing().straight() ? "" : ", with the song's swing")
             + ". Undo takes them back.");
   }
