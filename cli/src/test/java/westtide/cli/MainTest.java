@@ -172,7 +172,7 @@ class MainTest {
         "--tempo;fast;tempo must be a number",
         "--key;H moll;\"H moll\"",
         "--chords;i9 | Hx;column 6",
-        "--form;intro 8, solo 4;no section",
+        "--form;intro 8, solo 4 x99;1 to 32 times",
         "--seed;many;--seed",
         "--lane;hat x.x.;a voice, a colon",
         "--lane;gong: x...;no drum is called \"gong\"",

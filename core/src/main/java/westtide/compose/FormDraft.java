@@ -54,7 +54,7 @@ public final class FormDraft {
   public Form form(List<FormLine.Item> items) {
     List<Section> sections = new ArrayList<>();
     for (int i = 0; i < items.size(); i++) {
-      Section section = section(items.get(i).word(), items.get(i).bars());
+      Section section = section(items.get(i));
       sections.add(i + 1 < items.size() ? section : withoutFill(section));
     }
     liftLastHook(sections);
@@ -70,14 +70,16 @@ public final class FormDraft {
     List<Section> left = new ArrayList<>(old.sections());
     List<Section> sections = new ArrayList<>();
     for (FormLine.Item item : items) {
-      Optional<Section> kept =
-          left.stream().filter(section -> section.word() == item.word()).findFirst();
+      Optional<Section> kept = left.stream().filter(item::means).findFirst();
       kept.ifPresent(left::remove);
       sections.add(
-          kept.map(section -> section.withBars(item.bars()))
-              .orElseGet(() -> section(item.word(), item.bars())));
+          kept.map(section -> section.withBars(item.bars())).orElseGet(() -> section(item)));
     }
     return new Form(sections);
+  }
+
+  private Section section(FormLine.Item item) {
+    return section(item.word(), item.bars()).withName(item.name());
   }
 
   /** One section by the style's plan for its kind. */

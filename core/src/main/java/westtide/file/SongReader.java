@@ -259,7 +259,8 @@ final class SongReader {
         text(node, "progression"),
         cells,
         SoundFields.ramps(node.path("ramps")),
-        node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty());
+        node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty(),
+        node.has("name") ? Optional.of(text(node, "name")) : Optional.empty());
   }
 
   private static Cell cell(JsonNode node) {

@@ -279,6 +279,7 @@ final class SongWriter {
     if (!section.ramps().isEmpty()) {
       out.set("ramps", SoundFields.writeRamps(section.ramps()));
     }
+    section.name().ifPresent(name -> out.put("name", name));
     return out;
   }
 

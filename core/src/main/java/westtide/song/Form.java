@@ -79,18 +79,18 @@ public record Form(List<Section> sections) {
     return sections.size() - 1;
   }
 
-  /** The section's word, numbered from the second of its name on: "hook", "hook 2". */
+  /** What the section is called, numbered from the second of its name on: "hook", "hook 2". */
   public String label(int index) {
-    SectionWord word = sections.get(index).word();
-    long before = sections.subList(0, index).stream().filter(s -> s.word() == word).count();
-    return before == 0 ? word.toString() : word + " " + (before + 1);
+    String title = sections.get(index).title();
+    long before = sections.subList(0, index).stream().filter(s -> s.title().equals(title)).count();
+    return before == 0 ? title : title + " " + (before + 1);
   }
 
   /** The form as a line, such as {@code "intro 8, hook 16"}. */
   @Override
   public String toString() {
     return sections.stream()
-        .map(section -> section.word() + " " + section.bars())
+        .map(section -> section.title() + " " + section.bars())
         .collect(Collectors.joining(", "));
   }
 }

@@ -7,22 +7,39 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import westtide.text.Reading;
 
-/** The typed form of a form: section words with bars, {@code "intro 8, hook 16, verse 16"}. */
+/**
+ * The typed form of a form: sections with bars, {@code "intro 8, hook 16, groove 4 x2"}. A word of
+ * one's own is kept as the section's name and matched to a kind, such as {@code "part B 16"}.
+ */
 public final class FormLine {
   private static final Pattern ITEM = Pattern.compile("[^,]+");
   private static final Pattern WORDS =
-      Pattern.compile("\\s*([A-Za-z][A-Za-z -]*?)\\s+(\\d{1,9})\\s*");
+      Pattern.compile("\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?\\s*");
   private static final int MOST_BARS = 999;
+  private static final int MOST_TIMES = 32;
 
   private FormLine() {}
 
   /**
    * A section to be.
    *
-   * @param word what it is called
+   * @param word what it is
+   * @param name what it is called where that is not the word
    * @param bars its length
    */
-  public record Item(SectionWord word, int bars) {}
+  public record Item(SectionWord word, Optional<String> name, int bars) {
+    static Item of(String called, int bars) {
+      Optional<SectionWord> known = SectionWord.find(called);
+      return known
+          .map(word -> new Item(word, Optional.empty(), bars))
+          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), bars));
+    }
+
+    /** Whether a section is the one that is meant. */
+    public boolean means(Section section) {
+      return section.word() == word && section.name().equals(name);
+    }
+  }
 
   /** Reads a line into its sections. */
   public static Reading<List<Item>> parse(String line) {
@@ -37,20 +54,25 @@ public final class FormLine {
             column,
             "\"" + matcher.group().strip() + "\" needs a section word and bars, such as hook 16");
       }
-      Optional<SectionWord> word = SectionWord.find(words.group(1));
-      if (word.isEmpty()) {
+      if (words.group(1).length() > Section.LONGEST_NAME) {
         return Reading.problem(
-            column, "\"" + words.group(1) + "\" is no section; use one of " + SectionWord.list());
+            column, "a section's name has 1 to 24 letters, but was \"" + words.group(1) + "\"");
       }
       int length = Integer.parseInt(words.group(2));
       if (length < 1 || length > Section.MOST_BARS) {
         return Reading.problem(column, "a section has 1 to 128 bars, but was " + length);
       }
-      bars += length;
+      int times = words.group(3) == null ? 1 : Integer.parseInt(words.group(3));
+      if (times < 1 || times > MOST_TIMES) {
+        return Reading.problem(column, "a section is repeated 1 to 32 times, but was " + times);
+      }
+      bars += length * times;
       if (bars > MOST_BARS) {
         return Reading.problem(column, "a song has at most 999 bars, but here it has " + bars);
       }
-      items.add(new Item(word.get(), length));
+      for (int i = 0; i < times; i++) {
+        items.add(Item.of(words.group(1), length));
+      }
     }
     if (items.isEmpty()) {
       return Reading.problem(1, "type sections with bars, such as intro 8, hook 16, outro 8");

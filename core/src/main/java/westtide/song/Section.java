@@ -23,6 +23,7 @@ import westtide.theory.NoteName;
  * @param cells for each part id, what the part does bar by bar; a part without cells is out
  * @param ramps for each part id, what moves over the section; one a kind
  * @param pedal the note the bass stays on below the chords; empty lets it move with them
+ * @param name what people call it where that is not the word; 1 to 24 letters
  */
 public record Section(
     SectionId id,
@@ -31,7 +32,11 @@ public record Section(
     String progression,
     Map<PartId, List<Cell>> cells,
     Map<PartId, List<Ramp>> ramps,
-    Optional<NoteName> pedal) {
+    Optional<NoteName> pedal,
+    Optional<String> name) {
+  /** Letters of the longest name of a section's own. */
+  public static final int LONGEST_NAME = 24;
+
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
 
@@ -39,6 +44,11 @@ public record Section(
   public Section {
     if (bars < 1 || bars > MOST_BARS) {
       throw new IllegalArgumentException("a section has 1 to 128 bars, but was " + bars);
+    }
+    name = name.map(String::strip).filter(own -> !own.isEmpty() && !own.equals(word.toString()));
+    if (name.filter(own -> own.length() > LONGEST_NAME).isPresent()) {
+      throw new IllegalArgumentException(
+          "a section's name has 1 to 24 letters, but was \"" + name.get() + "\"");
     }
     Map<PartId, List<Cell>> copy = new LinkedHashMap<>();
     cells.forEach(
@@ -53,7 +63,15 @@ public record Section(
   /** A section over which nothing moves. */
   public static Section of(
       SectionWord word, int bars, String progression, Map<PartId, List<Cell>> cells) {
-    return new Section(SectionId.NEW, word, bars, progression, cells, Map.of(), Optional.empty());
+    return new Section(
+        SectionId.NEW,
+        word,
+        bars,
+        progression,
+        cells,
+        Map.of(),
+        Optional.empty(),
+        Optional.empty());
   }
 
   /** What a part does in a bar of this section, counted from 0. */
@@ -96,7 +114,7 @@ public record Section(
     Map<PartId, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(id, word, other, progression, moved, ramps, pedal);
+    return new Section(id, word, other, progression, moved, ramps, pedal, name);
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -108,12 +126,12 @@ public record Section(
   public Section withCells(PartId part, List<Cell> list) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(id, word, bars, progression, more, ramps, pedal);
+    return new Section(id, word, bars, progression, more, ramps, pedal, name);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
-    return new Section(other, word, bars, progression, cells, ramps, pedal);
+    return new Section(other, word, bars, progression, cells, ramps, pedal, name);
   }
 
   /** The section without a part. */
@@ -122,7 +140,7 @@ public record Section(
     Map<PartId, List<Ramp>> fewerRamps = new LinkedHashMap<>(ramps);
     fewerCells.remove(part);
     fewerRamps.remove(part);
-    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal);
+    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal, name);
   }
 
   /** The section with what one part does done by another too. */
@@ -135,7 +153,7 @@ public record Section(
     if (ramps.containsKey(model)) {
       moving.put(other, ramps.get(model));
     }
-    return new Section(id, word, bars, progression, more, moving, pedal);
+    return new Section(id, word, bars, progression, more, moving, pedal, name);
   }
 
   /** The section with the cells of a part changed one by one. */
@@ -146,12 +164,12 @@ public record Section(
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(id, other, bars, progression, cells, ramps, pedal);
+    return new Section(id, other, bars, progression, cells, ramps, pedal, Optional.empty());
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(id, word, bars, other, cells, ramps, pedal);
+    return new Section(id, word, bars, other, cells, ramps, pedal, name);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -159,11 +177,21 @@ public record Section(
     Map<PartId, List<Ramp>> more = new LinkedHashMap<>(ramps);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(id, word, bars, progression, cells, more, pedal);
+    return new Section(id, word, bars, progression, cells, more, pedal, name);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(id, word, bars, progression, cells, ramps, other);
+    return new Section(id, word, bars, progression, cells, ramps, other, name);
+  }
+
+  /** What people call it: a name of its own, or the word. */
+  public String title() {
+    return name.orElse(word.toString());
+  }
+
+  /** The section under a name of its own, or its word's again. */
+  public Section withName(Optional<String> other) {
+    return new Section(id, word, bars, progression, cells, ramps, pedal, other);
   }
 }

@@ -1,7 +1,9 @@
 package westtide.song;
 
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 
@@ -20,6 +22,8 @@ public enum SectionWord {
   GAP("gap", SectionKind.GAP),
   OUTRO("outro", SectionKind.OUTRO);
 
+  private static final Map<String, SectionWord> MEANINGS = meanings();
+
   private final String title;
   private final SectionKind kind;
 
@@ -32,6 +36,32 @@ public enum SectionWord {
   public static Optional<SectionWord> find(String text) {
     String wanted = text.strip().toLowerCase(Locale.ROOT);
     return Arrays.stream(values()).filter(word -> word.title.equals(wanted)).findFirst();
+  }
+
+  /** The kind a name of one's own stands for, by the words in it; what says nothing is a groove. */
+  public static SectionWord meant(String name) {
+    String wanted = name.strip().toLowerCase(Locale.ROOT);
+    for (Map.Entry<String, SectionWord> known : MEANINGS.entrySet()) {
+      if (wanted.matches(".*\\b(" + known.getKey() + ")\\b.*")) {
+        return known.getValue();
+      }
+    }
+    return GROOVE;
+  }
+
+  private static Map<String, SectionWord> meanings() {
+    Map<String, SectionWord> out = new LinkedHashMap<>();
+    out.put("pre.*|lift|rise", PRE_HOOK);
+    out.put("build.*|ramp", BUILD);
+    out.put("main|refrain|theme|part b|hook.*|chorus.*", HOOK);
+    out.put("drop.*", DROP);
+    out.put("part a|verse.*|strophe|rap", VERSE);
+    out.put("break.*|interlude|part d", BREAKDOWN);
+    out.put("bridge.*|middle.*|part c|solo", BRIDGE);
+    out.put("intro.*|start|opening", INTRO);
+    out.put("outro.*|end|ending|coda|tag|fade", OUTRO);
+    out.put("gap|pause|rest|silence", GAP);
+    return out;
   }
 
   /** All words in a sentence's list. */

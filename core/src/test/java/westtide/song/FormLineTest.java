@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.text.Reading;
@@ -29,7 +30,7 @@ class FormLineTest {
   @CsvSource(
       delimiter = ';',
       value = {
-        "intro 8, solo 8; 10; no section",
+        "intro 8, groove 4 x0; 10; repeated 1 to 32 times",
         "intro; 1; needs",
         "hook 0; 1; 1 to 128",
         "hook 129; 1; 1 to 128",
@@ -41,5 +42,31 @@ class FormLineTest {
         (Reading.Problem<List<FormLine.Item>>) FormLine.parse(typed);
     assertThat(problem.column()).isEqualTo(column);
     assertThat(problem.message()).contains(message);
+  }
+
+  /**
+   * Words of one's own keep their name and are what they most likely mean; repeats are written out.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "main 16, HOOK",
+    "part B 8, HOOK",
+    "break 8, BREAKDOWN",
+    "Middle eight 8, BRIDGE",
+    "coda 4, OUTRO",
+    "Lift 4, PRE_HOOK",
+    "Lanternlight 8, GROOVE"
+  })
+  void aWordOfOnesOwnIsMatchedToAKind(String typed, SectionWord word) {
+    FormLine.Item item = FormLine.parse(typed).orElseThrow().get(0);
+    assertThat(item.word()).isEqualTo(word);
+    assertThat(typed).startsWith(item.name().orElseThrow());
+  }
+
+  @Test
+  void aSectionIsRepeatedByTimes() {
+    assertThat(FormLine.parse("intro 8, groove 4 x2, hook 16 × 3").orElseThrow())
+        .extracting(item -> item.word() + " " + item.bars())
+        .containsExactly("intro 8", "groove 4", "groove 4", "hook 16", "hook 16", "hook 16");
   }
 }

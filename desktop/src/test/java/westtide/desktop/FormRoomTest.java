@@ -8,7 +8,10 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Section;
+import westtide.song.SectionWord;
 import westtide.song.id.PartId;
 
 /** Sections, tanks and the tide chart. */
@@ -39,8 +42,8 @@ class FormRoomTest extends TrapSongTest {
     go(Stage.FORM);
     type("#form-line", "intro 4, chorus 8, breakdown 8, drop 16");
     assertThat(song().form()).hasToString("intro 4, chorus 8, breakdown 8, drop 16");
-    type("#form-line", "intro 4, solo 9");
-    assertHas(words("#form-line-problem"), "column 10", "solo");
+    type("#form-line", "intro 4, hook 0");
+    assertHas(words("#form-line-problem"), "column 10", "1 to 128");
     push(KeyCode.ESCAPE);
     press("#template-hook-first");
     assertHas(words("#confirm .strong"), "Hook first", "hook 16");
@@ -49,6 +52,40 @@ class FormRoomTest extends TrapSongTest {
     assertThat(song().form()).hasToString("intro 4, chorus 8, breakdown 8, drop 16");
     press("#template-hook-first", "#confirm-yes");
     assertThat(song().form().toString()).startsWith("hook 16, verse 16");
+  }
+
+  @Test
+  void wordsOfOnesOwnAndRepeatsAreTypedAndKept() {
+    go(Stage.FORM);
+    type("#form-line", "intro 8, main 8 x2, part C 8, outro 4");
+    assertThat(song().form()).hasToString("intro 8, main 8, main 8, part C 8, outro 4");
+    assertThat(section(1).word()).isEqualTo(SectionWord.HOOK);
+    assertThat(section(3).word()).isEqualTo(SectionWord.BRIDGE);
+  }
+
+  @Test
+  void aSectionIsNamedRepeatedDoubledAndRearrangedFromItsPanel() {
+    go(Stage.FORM);
+    String before = song().form().toString();
+    press("#section-more");
+    type("#section-name", "Lantern");
+    assertThat(song().form().toString()).startsWith("Lantern 8, hook 16");
+    press("#section-more", "#section-repeat");
+    assertThat(song().form().toString()).startsWith("Lantern 8, Lantern 8, hook 16");
+    press("#section-more", "#section-double");
+    assertThat(song().form().toString()).startsWith("Lantern 16, Lantern 8, hook 16");
+    press("#section-more", "#scope-all-sections", "#section-strip");
+    PartId drums = song().parts(Role.DRUMS).get(0).id();
+    assertThat(song().form().sections())
+        .allMatch(s -> s.cells(drums).stream().allMatch(c -> c.level() == Level.OUT));
+    press("#section-more");
+    choose("#section-model", "hook");
+    press("#section-like");
+    for (Part part : song().parts()) {
+      assertThat(section(0).cell(part.id(), 0)).isEqualTo(section(2).cell(part.id(), 0));
+    }
+    press("#undo", "#undo", "#undo", "#undo", "#undo");
+    assertThat(song().form()).hasToString(before);
   }
 
   @Test

@@ -34,6 +34,7 @@ import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.SectionEdits;
 import westtide.song.id.SectionId;
 import westtide.style.FormHabit;
 import westtide.text.Reading;
@@ -133,6 +134,16 @@ public final class FormRoom implements Room {
   public List<Command> commands() {
     return List.of(
         Command.of("add-section", "Add a section after the selected one", this::addAfter),
+        Command.of(
+            "section-more", "Name, repeat, halve, double or rearrange the section", this::more),
+        Command.of(
+            "double-last-hook",
+            "Double the last hook",
+            () -> desk.apply(SectionEdits.doubleLastHook())),
+        Command.of(
+            "swap-opening",
+            "Swap verse first and hook first",
+            () -> desk.apply(SectionEdits.swapOpening())),
         Command.of("remove-section", "Delete the selected section", this::remove),
         Command.of("longer-section", "Make the section four bars longer", () -> resize(4)),
         Command.of("shorter-section", "Make the section four bars shorter", () -> resize(-4)),
@@ -167,6 +178,9 @@ public final class FormRoom implements Room {
                 Controls.action("section-longer", "+ 4 bars", () -> resize(RESIZE)),
                 Controls.action("section-earlier", "◂ earlier", () -> move(-1)),
                 Controls.action("section-later", "later ▸", () -> move(1)),
+                Controls.explained(
+                    Controls.action("section-more", "section …", this::more),
+                    "Name, repeat, halve, double, strip the drums, arrange like another"),
                 Controls.action("section-add", "add after", this::addAfter),
                 Controls.action("section-remove", "delete section", this::remove)),
             Controls.flow(
@@ -286,6 +300,10 @@ public final class FormRoom implements Room {
   /** What usually follows; the person can call it something else. */
   private static SectionWord next(SectionWord before) {
     return before.kind() == SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
+  }
+
+  private void more() {
+    new SectionPanel(desk, id()).open();
   }
 
   /** Removes the selected section. */

@@ -1,0 +1,280 @@
+package westtide.song.edit;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import westtide.song.Cell;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
+
+/**
+ * What producers do with whole sections and their arrangement, to one of them, to every one of its
+ * kind, or to all.
+ *
+ * @param id the section in front
+ * @param scope which sections an edit of the arrangement is for
+ */
+public record SectionEdits(SectionId id, Scope scope) {
+  /** Which sections an edit is for. */
+  public enum Scope {
+    THIS("this section"),
+    KIND("every one of its kind"),
+    ALL("all sections");
+
+    private final String title;
+
+    Scope(String title) {
+      this.title = title;
+    }
+
+    @Override
+    public String toString() {
+      return title;
+    }
+  }
+
+  /** Plays the section once more after itself, with its arrangement. */
+  public Edit repeat() {
+    return Edit.named(
+        song -> "Repeat the " + called(song),
+        song -> inserted(song, id, section -> List.of(section, section.withId(SectionId.NEW))));
+  }
+
+  /** Plays the last hook twice. */
+  public static Edit doubleLastHook() {
+    return Edit.of(
+        "Double the last hook",
+        song -> {
+          List<Section> sections = song.form().sections();
+          for (int i = sections.size() - 1; i >= 0; i--) {
+            if (sections.get(i).word().kind() == SectionKind.HOOK) {
+              return new SectionEdits(sections.get(i).id(), Scope.THIS).repeat().apply(song);
+            }
+          }
+          return song;
+        });
+  }
+
+  /** Makes the section half as long: its first half, with what happened near its end at the end. */
+  public Edit halve() {
+    return Edit.named(
+        song -> "Halve the " + called(song),
+        song -> changed(song, section -> resized(section, section.bars() / 2)));
+  }
+
+  /** Makes the section twice as long, its arrangement played twice, an ending only once. */
+  public Edit doubleLength() {
+    return Edit.named(
+        song -> "Double the " + called(song), song -> changed(song, SectionEdits::doubled));
+  }
+
+  private static Section doubled(Section section) {
+    int bars = section.bars();
+    if (2 * bars > Section.MOST_BARS) {
+      return section;
+    }
+    Map<PartId, List<Cell>> cells = new LinkedHashMap<>();
+    for (PartId part : section.cells().keySet()) {
+      List<Cell> inside = section.cells(part);
+      List<Cell> out = new ArrayList<>();
+      inside.stream().filter(cell -> !ending(cell, bars)).forEach(out::add);
+      inside.forEach(cell -> out.add(cell.withFromBar(cell.fromBar() + bars)));
+      cells.put(part, merged(out));
+    }
+    Section out = section.withBars(2 * bars);
+    for (Map.Entry<PartId, List<Cell>> part : cells.entrySet()) {
+      out = out.withCells(part.getKey(), part.getValue());
+    }
+    return out;
+  }
+
+  private static Section resized(Section section, int bars) {
+    if (bars < 1) {
+      return section;
+    }
+    Section out = section;
+    for (PartId part : section.cells().keySet()) {
+      List<Cell> cells = new ArrayList<>();
+      for (Cell cell : section.cells(part)) {
+        boolean near = ending(cell, section.bars());
+        int from = near ? cell.fromBar() - section.bars() + bars : cell.fromBar();
+        if (from >= 0 && from < bars && (near || cell.fromBar() < bars)) {
+          cells.removeIf(other -> other.fromBar() >= from);
+          cells.add(cell.withFromBar(from));
+        }
+      }
+      out = out.withCells(part, cells);
+    }
+    return out.withBars(bars);
+  }
+
+  /** Whether a change belongs to the end of a section: its last bar or two. */
+  private static boolean ending(Cell cell, int bars) {
+    return cell.fromBar() > 0 && cell.fromBar() >= bars - 2;
+  }
+
+  private static List<Cell> merged(List<Cell> cells) {
+    List<Cell> out = new ArrayList<>();
+    for (Cell cell : cells) {
+      boolean same =
+          !out.isEmpty() && out.get(out.size() - 1).withFromBar(cell.fromBar()).equals(cell);
+      if (!same) {
+        out.add(cell);
+      }
+    }
+    return out;
+  }
+
+  /**
+   * Gives the section the arrangement of another: who plays what, from the start where it was near
+   * the start, from the end where it was near the end.
+   */
+  public Edit arrangedLike(SectionId model) {
+    return Edit.named(
+        song -> "Arrange the " + called(song) + " like the " + called(song, model),
+        song -> {
+          Optional<Section> like = section(song, model);
+          return like.isEmpty() ? song : changed(song, section -> like(section, like.get()));
+        });
+  }
+
+  private static Section like(Section section, Section model) {
+    Section laid = model.bars() == section.bars() ? model : resized(model, section.bars());
+    Section out = section;
+    for (PartId part : section.cells().keySet()) {
+      out = out.without(part);
+    }
+    for (Map.Entry<PartId, List<Cell>> part : laid.cells().entrySet()) {
+      out = out.withCells(part.getKey(), part.getValue());
+    }
+    for (PartId part : laid.ramps().keySet()) {
+      out = out.withRamps(part, laid.ramps().get(part));
+    }
+    return out;
+  }
+
+  /** Takes every drum out. */
+  public Edit stripDrums() {
+    return silenced("Strip the drums of ", Role.DRUMS::equals, Section.MOST_BARS);
+  }
+
+  /** Leaves every 808 out of the first so many bars. */
+  public Edit withoutSub(int bars) {
+    return silenced("Leave the 808 out of the first " + bars + " bars of ", Role.SUB::equals, bars);
+  }
+
+  private Edit silenced(String name, Predicate<Role> roles, int bars) {
+    return Edit.named(
+        song -> name + scope.title,
+        song -> {
+          List<PartId> parts =
+              song.parts().stream().filter(part -> roles.test(part.role())).map(Part::id).toList();
+          return changed(song, section -> silent(section, parts, bars));
+        });
+  }
+
+  private static Section silent(Section section, List<PartId> parts, int bars) {
+    Section out = section;
+    for (PartId part : parts) {
+      if (!section.cells().containsKey(part)) {
+        continue;
+      }
+      List<Cell> cells = new ArrayList<>();
+      cells.add(section.cell(part, 0).withLevel(Level.OUT));
+      if (bars < section.bars()) {
+        cells.add(section.cell(part, bars).withFromBar(bars));
+        section.cells(part).stream().filter(cell -> cell.fromBar() > bars).forEach(cells::add);
+      }
+      out = out.withCells(part, cells);
+    }
+    return out;
+  }
+
+  /** Lets the first hook and the first verse change places. */
+  public static Edit swapOpening() {
+    return Edit.of(
+        "Swap verse first and hook first",
+        song -> {
+          List<Section> list = new ArrayList<>(song.form().sections());
+          int hook = first(list, SectionKind.HOOK);
+          int verse = first(list, SectionKind.VERSE);
+          if (hook < 0 || verse < 0) {
+            return song;
+          }
+          Section moved = list.get(hook);
+          list.set(hook, list.get(verse));
+          list.set(verse, moved);
+          return song.withForm(new Form(list));
+        });
+  }
+
+  private static int first(List<Section> list, SectionKind kind) {
+    for (int i = 0; i < list.size(); i++) {
+      if (list.get(i).word().kind() == kind) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  /** Gives the section a name of its own; an empty one lets it be called by its word. */
+  public Edit name(String name) {
+    Optional<String> own = Optional.of(name.strip()).filter(n -> !n.isEmpty());
+    return Edit.of(
+        own.map(n -> "Call the section " + n).orElse("Call the section by its word"),
+        song -> song.withForm(song.form().with(id, section -> section.withName(own))));
+  }
+
+  private Song changed(Song song, UnaryOperator<Section> change) {
+    Optional<Section> front = section(song, id);
+    if (front.isEmpty()) {
+      return song;
+    }
+    SectionKind kind = front.get().word().kind();
+    return song.withForm(
+        song.form().each(section -> meant(section, kind) ? change.apply(section) : section));
+  }
+
+  private boolean meant(Section section, SectionKind kind) {
+    return switch (scope) {
+      case THIS -> section.id().equals(id);
+      case KIND -> section.word().kind() == kind;
+      case ALL -> true;
+    };
+  }
+
+  private static Song inserted(Song song, SectionId id, Function<Section, List<Section>> change) {
+    List<Section> list = new ArrayList<>();
+    for (Section section : song.form().sections()) {
+      list.addAll(section.id().equals(id) ? change.apply(section) : List.of(section));
+    }
+    return song.withForm(new Form(list));
+  }
+
+  private static Optional<Section> section(Song song, SectionId id) {
+    return song.form().sections().stream().filter(s -> s.id().equals(id)).findFirst();
+  }
+
+  private String called(Song song) {
+    return scope == Scope.THIS ? called(song, id) : scope.title;
+  }
+
+  private static String called(Song song, SectionId id) {
+    return song.form().place(id).stream()
+        .mapToObj(song.form()::label)
+        .findFirst()
+        .orElse("section");
+  }
+}
