@@ -69,20 +69,20 @@ class FormRoomTest extends TrapSongTest {
     String before = song().form().toString();
     press("#section-more");
     type("#section-name", "Lantern");
-    assertThat(song().form().toString()).startsWith("Lantern 8, hook 16");
+    assertThat(song().form().toString()).startsWith("intro 8, Lantern 16, verse");
     press("#section-more", "#section-repeat");
-    assertThat(song().form().toString()).startsWith("Lantern 8, Lantern 8, hook 16");
+    assertThat(song().form().toString()).startsWith("intro 8, Lantern 16, Lantern 16, verse");
     press("#section-more", "#section-double");
-    assertThat(song().form().toString()).startsWith("Lantern 16, Lantern 8, hook 16");
+    assertThat(song().form().toString()).startsWith("intro 8, Lantern 32, Lantern 16, verse");
     press("#section-more", "#scope-all-sections", "#section-strip");
     PartId drums = song().parts(Role.DRUMS).get(0).id();
     assertThat(song().form().sections())
         .allMatch(s -> s.cells(drums).stream().allMatch(c -> c.level() == Level.OUT));
     press("#section-more");
-    choose("#section-model", "hook");
+    choose("#section-model", "verse");
     press("#section-like");
     for (Part part : song().parts()) {
-      assertThat(section(0).cell(part.id(), 0)).isEqualTo(section(2).cell(part.id(), 0));
+      assertThat(section(1).cell(part.id(), 0)).isEqualTo(section(3).cell(part.id(), 0));
     }
     press("#undo", "#undo", "#undo", "#undo", "#undo");
     assertThat(song().form()).hasToString(before);

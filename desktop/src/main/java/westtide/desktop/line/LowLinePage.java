@@ -77,14 +77,10 @@ final class LowLinePage implements Page<LineScene> {
             Controls.row(8, Controls.label("rhythm", "small"), rhythms),
             Controls.row(8, Controls.label("notes", "small"), pitches),
             Controls.flow(
-                word("pick-up"),
-                pickUps,
-                word("phrase, bars"),
-                phrases,
-                word("slides"),
-                slides,
-                word("velocity"),
-                velocities),
+                Controls.row(8, word("pick-up"), pickUps),
+                Controls.row(8, word("phrase, bars"), phrases),
+                Controls.row(8, word("slides"), slides),
+                Controls.row(8, word("velocity"), velocities)),
             drawn,
             Controls.row(
                 8,

@@ -95,6 +95,7 @@ final class LadderSheet extends NoteSheet {
     drawOverlaps(shown, page);
     drawIntruders(shown, page);
     drawZoneNames(shown, page);
+    drawTunings(page);
     if (shown.notes().isEmpty()) {
       double y = ladder().y(LowEndRange.LOWEST_USEFUL) - 10;
       text(LEFT + 14, y, shown.part().name() + " plays nothing here", "section");
@@ -146,13 +147,23 @@ final class LadderSheet extends NoteSheet {
         if (note.of(DrumVoice.KICK) && x >= LEFT - 1) {
           line(x, top(), x, bottom, "rule", "kick");
           dot(x, bottom + 14, 5, "bead");
+        }
+      }
+    }
+  }
+
+  /** The fundamentals the kicks are tuned to, as rings on their verticals. */
+  private void drawTunings(LinePage page) {
+    for (ScoredPart part : score().parts(Role.DRUMS)) {
+      for (ScoredNote note : notes(part, page)) {
+        double x = songX(page, note.start());
+        if (note.of(DrumVoice.KICK) && x >= LEFT - 1) {
           drawTuning(part, note, x);
         }
       }
     }
   }
 
-  /** The fundamental the kick is tuned to, as a ring on its vertical. */
   private void drawTuning(ScoredPart drums, ScoredNote kick, double x) {
     kick.struck()
         .flatMap(struck -> DrumTuning.of(drums.part(), struck.lane()))
