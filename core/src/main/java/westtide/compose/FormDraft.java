@@ -16,6 +16,7 @@ import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.chord.Progression;
 import westtide.song.id.PartId;
 import westtide.style.FormHabit;
@@ -73,13 +74,14 @@ public final class FormDraft {
       Optional<Section> kept = left.stream().filter(item::means).findFirst();
       kept.ifPresent(left::remove);
       sections.add(
-          kept.map(section -> section.withBars(item.bars())).orElseGet(() -> section(item)));
+          kept.map(section -> section.withBars(item.bars()).withEntry(item.entry()))
+              .orElseGet(() -> section(item)));
     }
     return new Form(sections);
   }
 
   private Section section(FormLine.Item item) {
-    return section(item.word(), item.bars()).withName(item.name());
+    return section(item.word(), item.bars()).withName(item.name()).withEntry(item.entry());
   }
 
   /** One section by the style's plan for its kind. */
@@ -167,5 +169,22 @@ public final class FormDraft {
                 section.withEachCell(
                     line.id(), c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller())))
         .orElse(section);
+  }
+
+  /**
+   * What a style usually does where sections meet, at every entry of a hook and at no other: the
+   * transitions its book names.
+   *
+   * @param sentences what the style says, the most usual first
+   */
+  public static Form announced(Form form, List<String> sentences) {
+    List<Transition> usual =
+        sentences.stream().flatMap(sentence -> Transition.said(sentence).stream()).toList();
+    List<Section> out = new ArrayList<>();
+    for (Section section : form.sections()) {
+      boolean hook = section.word().kind() == SectionKind.HOOK && !out.isEmpty();
+      out.add(hook ? section.withEntry(usual) : section);
+    }
+    return new Form(out);
   }
 }

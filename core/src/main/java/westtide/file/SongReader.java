@@ -41,6 +41,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.Transposition;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
@@ -260,7 +261,13 @@ final class SongReader {
         cells,
         SoundFields.ramps(node.path("ramps")),
         node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty(),
-        node.has("name") ? Optional.of(text(node, "name")) : Optional.empty());
+        node.has("name") ? Optional.of(text(node, "name")) : Optional.empty(),
+        node.has("entry") ? list(field(node, "entry"), SongReader::transition) : List.of());
+  }
+
+  private static Transition transition(JsonNode node) {
+    String word = node.asText();
+    return Transition.parse(word).orElseThrow(() -> unknown("transition", word));
   }
 
   private static Cell cell(JsonNode node) {

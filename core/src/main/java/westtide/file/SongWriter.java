@@ -280,6 +280,10 @@ final class SongWriter {
       out.set("ramps", SoundFields.writeRamps(section.ramps()));
     }
     section.name().ifPresent(name -> out.put("name", name));
+    if (!section.entry().isEmpty()) {
+      ArrayNode entry = out.putArray("entry");
+      section.entry().forEach(transition -> entry.add(transition.word()));
+    }
     return out;
   }
 

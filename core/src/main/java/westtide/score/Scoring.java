@@ -26,6 +26,7 @@ final class Scoring {
   private final Swing swing;
   private final Harmonies harmonies;
   private final Lines lines;
+  private final Boundaries boundaries;
 
   /** A scoring that takes over what is known of a part. */
   Scoring(Song song, Function<Part, Optional<ScoredPart>> known) {
@@ -35,6 +36,7 @@ final class Scoring {
     this.swing = song.brief().swing();
     this.harmonies = new Harmonies(song);
     this.lines = new Lines(song, harmonies);
+    this.boundaries = new Boundaries(song, lines);
   }
 
   Score score() {
@@ -66,7 +68,10 @@ final class Scoring {
     }
     List<ScoredNote> sorted = NoteOrder.sorted(out);
     List<ScoredNote> notes =
-        MonophonicCut.sameSource(part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted);
+        boundaries.applied(
+            part,
+            MonophonicCut.sameSource(
+                part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted));
     return new ScoredPart(part, notes, passages(part, stretches, notes));
   }
 

@@ -10,6 +10,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 
 /**
@@ -27,12 +28,17 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     this.frame =
         earlier.song().brief().equals(song.brief())
             && earlier.song().progressions().equals(song.progressions())
+            && drums(earlier.song()).equals(drums(song))
             && sameFrame(earlier.song().form(), song.form());
   }
 
   @Override
   public Optional<ScoredPart> apply(Part part) {
     return frame && same(part) && hearsTheSame(part) ? earlier.part(part.id()) : Optional.empty();
+  }
+
+  private static List<PartId> drums(Song song) {
+    return song.parts(Role.DRUMS).stream().map(Part::id).toList();
   }
 
   private static boolean sameFrame(Form before, Form after) {
@@ -47,7 +53,8 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
               || old.id().equals(now.id())
                   && old.bars() == now.bars()
                   && old.progression().equals(now.progression())
-                  && old.pedal().equals(now.pedal());
+                  && old.pedal().equals(now.pedal())
+                  && old.entry().equals(now.entry());
       if (!same) {
         return false;
       }
@@ -81,7 +88,11 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
   private boolean hearsTheSame(Part part) {
     boolean follows =
         !part.rules(FollowRule.Bass808.class).isEmpty() || !part.rules(LowLine.class).isEmpty();
-    if (follows && !sameDrums()) {
+    boolean stops =
+        song.form().sections().stream()
+            .flatMap(section -> section.entry().stream())
+            .anyMatch(Transition.SnareStop.class::isInstance);
+    if ((follows || stops) && !sameDrums()) {
       return false;
     }
     for (PartId heard : part.hears()) {

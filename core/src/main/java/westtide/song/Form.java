@@ -90,7 +90,13 @@ public record Form(List<Section> sections) {
   @Override
   public String toString() {
     return sections.stream()
-        .map(section -> section.title() + " " + section.bars())
+        .map(section -> section.title() + " " + section.bars() + entry(section))
         .collect(Collectors.joining(", "));
+  }
+
+  private static String entry(Section section) {
+    return section.entry().stream()
+        .map(transition -> " " + transition.word())
+        .collect(Collectors.joining());
   }
 }

@@ -9,12 +9,15 @@ import westtide.text.Reading;
 
 /**
  * The typed form of a form: sections with bars, {@code "intro 8, hook 16, groove 4 x2"}. A word of
- * one's own is kept as the section's name and matched to a kind, such as {@code "part B 16"}.
+ * one's own is kept as the section's name and matched to a kind, such as {@code "part B 16"}; words
+ * after the bars say how it is announced and landed, such as {@code "hook 16 drums-out crash"}.
  */
 public final class FormLine {
   private static final Pattern ITEM = Pattern.compile("[^,]+");
   private static final Pattern WORDS =
-      Pattern.compile("\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?\\s*");
+      Pattern.compile(
+          "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?"
+              + "((?:\\s+[a-z][a-z-]*(?::\\d{1,2})?)*)\\s*");
   private static final int MOST_BARS = 999;
   private static final int MOST_TIMES = 32;
 
@@ -26,13 +29,19 @@ public final class FormLine {
    * @param word what it is
    * @param name what it is called where that is not the word
    * @param bars its length
+   * @param entry what announces and lands it
    */
-  public record Item(SectionWord word, Optional<String> name, int bars) {
-    static Item of(String called, int bars) {
+  public record Item(SectionWord word, Optional<String> name, int bars, List<Transition> entry) {
+    /** Copies what announces it. */
+    public Item {
+      entry = List.copyOf(entry);
+    }
+
+    static Item of(String called, int bars, List<Transition> entry) {
       Optional<SectionWord> known = SectionWord.find(called);
       return known
-          .map(word -> new Item(word, Optional.empty(), bars))
-          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), bars));
+          .map(word -> new Item(word, Optional.empty(), bars, entry))
+          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), bars, entry));
     }
 
     /** Whether a section is the one that is meant. */
@@ -70,8 +79,18 @@ public final class FormLine {
       if (bars > MOST_BARS) {
         return Reading.problem(column, "a song has at most 999 bars, but here it has " + bars);
       }
+      List<Transition> entry = new ArrayList<>();
+      for (String mark : words.group(4).strip().split("\\s+")) {
+        boolean none = mark.isEmpty() || mark.equals("none");
+        Optional<Transition> known = none ? Optional.empty() : Transition.parse(mark);
+        if (!none && known.isEmpty()) {
+          return Reading.problem(
+              column, "\"" + mark + "\" is no transition; use " + Transition.words());
+        }
+        known.ifPresent(entry::add);
+      }
       for (int i = 0; i < times; i++) {
-        items.add(Item.of(words.group(1), length));
+        items.add(Item.of(words.group(1), length, i == 0 ? entry : List.of()));
       }
     }
     if (items.isEmpty()) {

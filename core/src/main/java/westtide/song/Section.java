@@ -24,6 +24,7 @@ import westtide.theory.NoteName;
  * @param ramps for each part id, what moves over the section; one a kind
  * @param pedal the note the bass stays on below the chords; empty lets it move with them
  * @param name what people call it where that is not the word; 1 to 24 letters
+ * @param entry what announces and lands it, one of each kind
  */
 public record Section(
     SectionId id,
@@ -33,7 +34,8 @@ public record Section(
     Map<PartId, List<Cell>> cells,
     Map<PartId, List<Ramp>> ramps,
     Optional<NoteName> pedal,
-    Optional<String> name) {
+    Optional<String> name,
+    List<Transition> entry) {
   /** Letters of the longest name of a section's own. */
   public static final int LONGEST_NAME = 24;
 
@@ -50,6 +52,7 @@ public record Section(
       throw new IllegalArgumentException(
           "a section's name has 1 to 24 letters, but was \"" + name.get() + "\"");
     }
+    entry = Transition.one(entry);
     Map<PartId, List<Cell>> copy = new LinkedHashMap<>();
     cells.forEach(
         (part, list) ->
@@ -71,7 +74,8 @@ public record Section(
         cells,
         Map.of(),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        List.of());
   }
 
   /** What a part does in a bar of this section, counted from 0. */
@@ -114,7 +118,7 @@ public record Section(
     Map<PartId, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(id, word, other, progression, moved, ramps, pedal, name);
+    return new Section(id, word, other, progression, moved, ramps, pedal, name, entry);
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -126,12 +130,12 @@ public record Section(
   public Section withCells(PartId part, List<Cell> list) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(id, word, bars, progression, more, ramps, pedal, name);
+    return new Section(id, word, bars, progression, more, ramps, pedal, name, entry);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
-    return new Section(other, word, bars, progression, cells, ramps, pedal, name);
+    return new Section(other, word, bars, progression, cells, ramps, pedal, name, entry);
   }
 
   /** The section without a part. */
@@ -140,7 +144,7 @@ public record Section(
     Map<PartId, List<Ramp>> fewerRamps = new LinkedHashMap<>(ramps);
     fewerCells.remove(part);
     fewerRamps.remove(part);
-    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal, name);
+    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal, name, entry);
   }
 
   /** The section with what one part does done by another too. */
@@ -153,7 +157,7 @@ public record Section(
     if (ramps.containsKey(model)) {
       moving.put(other, ramps.get(model));
     }
-    return new Section(id, word, bars, progression, more, moving, pedal, name);
+    return new Section(id, word, bars, progression, more, moving, pedal, name, entry);
   }
 
   /** The section with the cells of a part changed one by one. */
@@ -164,12 +168,12 @@ public record Section(
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(id, other, bars, progression, cells, ramps, pedal, Optional.empty());
+    return new Section(id, other, bars, progression, cells, ramps, pedal, Optional.empty(), entry);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(id, word, bars, other, cells, ramps, pedal, name);
+    return new Section(id, word, bars, other, cells, ramps, pedal, name, entry);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -177,12 +181,12 @@ public record Section(
     Map<PartId, List<Ramp>> more = new LinkedHashMap<>(ramps);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(id, word, bars, progression, cells, more, pedal, name);
+    return new Section(id, word, bars, progression, cells, more, pedal, name, entry);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(id, word, bars, progression, cells, ramps, other, name);
+    return new Section(id, word, bars, progression, cells, ramps, other, name, entry);
   }
 
   /** What people call it: a name of its own, or the word. */
@@ -192,6 +196,11 @@ public record Section(
 
   /** The section under a name of its own, or its word's again. */
   public Section withName(Optional<String> other) {
-    return new Section(id, word, bars, progression, cells, ramps, pedal, other);
+    return new Section(id, word, bars, progression, cells, ramps, pedal, other, entry);
+  }
+
+  /** The section announced and landed otherwise. */
+  public Section withEntry(List<Transition> other) {
+    return new Section(id, word, bars, progression, cells, ramps, pedal, name, other);
   }
 }

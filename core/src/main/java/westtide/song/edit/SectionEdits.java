@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -16,6 +17,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
@@ -227,6 +229,17 @@ public record SectionEdits(SectionId id, Scope scope) {
       }
     }
     return -1;
+  }
+
+  /** Lets the sections be announced and landed like that. */
+  public Edit enter(List<Transition> entry) {
+    String words =
+        entry.isEmpty()
+            ? "nothing"
+            : entry.stream().map(Transition::toString).collect(Collectors.joining(", "));
+    return Edit.named(
+        song -> "Enter the " + called(song) + " by " + words,
+        song -> changed(song, section -> section.withEntry(entry)));
   }
 
   /** Gives the section a name of its own; an empty one lets it be called by its word. */

@@ -136,6 +136,7 @@ public final class FormRoom implements Room {
         Command.of("add-section", "Add a section after the selected one", this::addAfter),
         Command.of(
             "section-more", "Name, repeat, halve, double or rearrange the section", this::more),
+        Command.of("propose-transitions", "Propose transitions for every hook", this::announce),
         Command.of(
             "double-last-hook",
             "Double the last hook",
@@ -181,6 +182,9 @@ public final class FormRoom implements Room {
                 Controls.explained(
                     Controls.action("section-more", "section …", this::more),
                     "Name, repeat, halve, double, strip the drums, arrange like another"),
+                Controls.explained(
+                    Controls.action("form-announce", "propose transitions", this::announce),
+                    "Every hook announced and landed as the style usually does, in one step"),
                 Controls.action("section-add", "add after", this::addAfter),
                 Controls.action("section-remove", "delete section", this::remove)),
             Controls.flow(
@@ -300,6 +304,16 @@ public final class FormRoom implements Room {
   /** What usually follows; the person can call it something else. */
   private static SectionWord next(SectionWord before) {
     return before.kind() == SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
+  }
+
+  private void announce() {
+    SongView view = desk.open().view().orElseThrow();
+    Form announced = FormDraft.announced(view.song().form(), view.style().transitions());
+    if (announced.equals(view.song().form())) {
+      desk.messages().done("Every hook is already entered as " + view.style().name() + " does.");
+    } else {
+      desk.apply(FormEdits.replace("Propose transitions", announced));
+    }
   }
 
   private void more() {

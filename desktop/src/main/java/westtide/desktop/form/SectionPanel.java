@@ -1,6 +1,8 @@
 package westtide.desktop.form;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -13,6 +15,7 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.room.Desk;
 import westtide.song.Form;
 import westtide.song.Section;
+import westtide.song.Transition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.SectionEdits;
 import westtide.song.id.SectionId;
@@ -20,6 +23,7 @@ import westtide.song.id.SectionId;
 /** What can be done with whole sections: their name, length, repeats and arrangement. */
 final class SectionPanel extends VBox {
   private static final int EIGHT = 8;
+  private static final List<String> ENTRIES = List.of("drums-out", "stop", "snare-stop", "crash");
 
   private final Desk desk;
   private final SectionId id;
@@ -28,12 +32,18 @@ final class SectionPanel extends VBox {
       new Chips<>("scope-", SectionEdits.Scope::toString, this::scope);
   private final Chooser<String> model;
   private final NumberField bars =
-      NumberField.held(
-              "section-sub-bars", "bars", 1, Section.MOST_BARS, () -> barsNow(), this::bars)
+      NumberField.held("section-sub-bars", "bars", 1, Section.MOST_BARS, this::barsNow, this::bars)
           .inline();
+  private final Chips<String> entry = new Chips<>("entry-", word -> word, this::turn);
+  private final NumberField beats =
+      NumberField.held(
+              "entry-beats", "beats", 0, Transition.MOST_BEATS, this::beatsNow, this::beats)
+          .inline()
+          .telling("How long what is turned on next lasts; 0 with snare-stop: to the bar's end");
   private final Label answer = Controls.wrapped("", "small");
   private SectionEdits.Scope scope = SectionEdits.Scope.THIS;
   private int barsNow = EIGHT;
+  private int beatsNow = 1;
 
   SectionPanel(Desk desk, SectionId id) {
     super(10);
@@ -51,6 +61,8 @@ final class SectionPanel extends VBox {
     if (!others().isEmpty()) {
       model.display(others().get(0));
     }
+    beats.show(String.valueOf(beatsNow));
+    showEntry();
     build();
   }
 
@@ -81,6 +93,7 @@ final class SectionPanel extends VBox {
                     "swap verse first and hook first",
                     "The first hook and the first verse change places",
                     SectionEdits::swapOpening)),
+            Controls.row(8, Controls.whole(Controls.label("entered by", "small")), entry, beats),
             Controls.row(8, Controls.whole(Controls.label("for", "small")), scopes),
             Controls.flow(
                 does(
@@ -156,6 +169,10 @@ final class SectionPanel extends VBox {
     scopes.show(List.of(SectionEdits.Scope.values()), scope);
   }
 
+  private int beatsNow() {
+    return beatsNow;
+  }
+
   private int barsNow() {
     return barsNow;
   }
@@ -166,6 +183,42 @@ final class SectionPanel extends VBox {
     }
     barsNow = wanted;
     bars.show(String.valueOf(barsNow));
+  }
+
+  private static String kind(Transition transition) {
+    return transition.word().split(":")[0];
+  }
+
+  private void showEntry() {
+    boolean first = place() == 0;
+    entry.setDisable(first);
+    entry.showMany(ENTRIES, section().entry().stream().map(SectionPanel::kind).toList());
+  }
+
+  /** Turns one kind of transition on, as long as is asked for, or off. */
+  private void turn(String word) {
+    List<Transition> next = new ArrayList<>(section().entry());
+    boolean off = next.removeIf(transition -> kind(transition).equals(word));
+    if (!off) {
+      String typed = word.equals("crash") ? word : word + ":" + beatsNow;
+      Optional<Transition> wanted = Transition.parse(typed);
+      if (wanted.isEmpty()) {
+        answer.setText("\"" + typed + "\" lasts no time; type 1 to 32 beats.");
+        showEntry();
+        return;
+      }
+      next.add(wanted.get());
+    }
+    desk.apply(edits(SectionEdits.Scope.THIS).enter(next));
+    showEntry();
+  }
+
+  private void beats(int wanted) {
+    if (wanted < 0 || wanted > Transition.MOST_BEATS) {
+      throw new IllegalArgumentException("beats: 0 to 32, but was " + wanted);
+    }
+    beatsNow = wanted;
+    beats.show(String.valueOf(beatsNow));
   }
 
   private void rename() {

@@ -3,6 +3,7 @@ package westtide.desktop.form;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
@@ -18,6 +19,7 @@ import westtide.song.Part;
 import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 
 /**
@@ -237,7 +239,7 @@ final class TankSheet extends Drawing {
       }
       line(edges[i], 2, edges[i], bottom + 12, "rule", "bar");
       if (section > 0) {
-        drawBoundary(edges[i], bottom + 14);
+        drawBoundary(section, edges[i], edges[i + 1], bottom + 14);
       }
     }
     drawMore(rows, columns, bottom);
@@ -282,8 +284,32 @@ final class TankSheet extends Drawing {
     fit(bars, right - left - 7);
   }
 
-  private void drawBoundary(double x, double y) {
-    polygon(new double[] {x, y - 6, x + 5, y, x, y + 6, x - 5, y}, "boundary");
+  /** What announces and lands a section, as shapes and in words; a plain diamond where nothing. */
+  private void drawBoundary(int index, double x, double right, double y) {
+    Section section = sections().get(index);
+    String id = "boundary-" + index;
+    if (section.entry().isEmpty()) {
+      named(
+          polygon(new double[] {x, y - 6, x + 5, y, x, y + 6, x - 5, y}, "boundary"),
+          id,
+          section.title() + ": nothing announces it");
+      return;
+    }
+    int beats = section.bars() * song.orElseThrow().brief().meter().beats();
+    TransitionSigns signs = new TransitionSigns(x, (right - x) / beats, y);
+    for (TransitionSigns.Sign sign : signs.of(section.entry())) {
+      polygon(sign.points(), "transition", sign.style());
+    }
+    String words =
+        section.entry().stream().map(Transition::toString).collect(Collectors.joining(", "));
+    Text text =
+        text(
+            x + 12,
+            y + 4,
+            section.entry().stream().map(Transition::word).collect(Collectors.joining(" ")),
+            "soft");
+    fit(text, right - x - 14);
+    named(text, id, section.title() + ": " + words);
   }
 
   private void drawTanks(Part part, int index, int sectionIndex, double left, double right) {
