@@ -135,7 +135,9 @@ public record SongDraft(
             .toList();
     Form drafted =
         FormDraft.in(style, progressions, parts).form(FormLine.parse(line()).orElseThrow());
-    Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
+    Form announced =
+        formLine.isPresent() ? drafted : FormDraft.announced(drafted, style.transitions());
+    Form form = style.chords().pedal() ? withPedal(announced, brief.key()) : announced;
     Song song = new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
     return style.groove().schools().throughWritten() ? DrumSchools.withEightBars(song, true) : song;
   }

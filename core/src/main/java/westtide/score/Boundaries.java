@@ -128,10 +128,18 @@ final class Boundaries {
       boolean first = song.parts(Role.DRUMS).stream().findFirst().filter(part::equals).isPresent();
       if (first) {
         int ticks = Math.min(meter.ticksPerBar(), song.ticks() - start);
-        int key = part.sound(CRASH).note();
+        String name = Spans.name(part, section(place).cell(part.id(), 0));
         added.add(
             new ScoredNote(
-                start, ticks, key, Velocity.ACCENT, Optional.of(new ScoredNote.Struck(CRASH, 0))));
+                start,
+                ticks,
+                part.sound(CRASH).note(),
+                Velocity.ACCENT,
+                start,
+                0,
+                0,
+                new Source(name, 0),
+                Optional.of(new ScoredNote.Struck(CRASH, 0))));
       }
       return null;
     }

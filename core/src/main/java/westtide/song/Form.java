@@ -90,13 +90,7 @@ public record Form(List<Section> sections) {
   @Override
   public String toString() {
     return sections.stream()
-        .map(section -> section.title() + " " + section.bars() + entry(section))
+        .map(section -> section.title() + " " + section.bars())
         .collect(Collectors.joining(", "));
-  }
-
-  private static String entry(Section section) {
-    return section.entry().stream()
-        .map(transition -> " " + transition.word())
-        .collect(Collectors.joining());
   }
 }

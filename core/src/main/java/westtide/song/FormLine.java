@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import westtide.text.Reading;
 
 /**
@@ -97,6 +98,19 @@ public final class FormLine {
       return Reading.problem(1, "type sections with bars, such as intro 8, hook 16, outro 8");
     }
     return new Reading.Understood<>(List.copyOf(items));
+  }
+
+  /** A form as it is typed: names, bars, and what announces and lands each section. */
+  public static String format(Form form) {
+    return form.sections().stream().map(FormLine::format).collect(Collectors.joining(", "));
+  }
+
+  private static String format(Section section) {
+    String words =
+        section.entry().stream()
+            .map(transition -> " " + transition.word())
+            .collect(Collectors.joining());
+    return section.title() + " " + section.bars() + words;
   }
 
   private static int leading(String text) {

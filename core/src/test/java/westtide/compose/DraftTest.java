@@ -156,7 +156,8 @@ class DraftTest {
         FormEdits.level(SectionId.of(3), PartId.of("keys"), 0, Level.LIFTED)
             .apply(Songs.draft("trap", 1));
     FormDraft draft = FormDraft.in(Songs.book().get("trap"), song);
-    var items = FormLine.parse("verse 24, hook 16, bridge 8, verse 8").orElseThrow();
+    var items =
+        FormLine.parse("verse 24, hook 16 drums-out crash, bridge 8, verse 8").orElseThrow();
     Form typed = draft.form(items, song.form());
     assertThat(typed).hasToString("verse 24, hook 16, bridge 8, verse 8");
     assertThat(typed.sections().get(0).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.LIFTED);
@@ -164,7 +165,7 @@ class DraftTest {
     assertThat(typed.sections().get(2).withId(SectionId.NEW))
         .isEqualTo(draft.section(SectionWord.BRIDGE, 8));
     assertThat(typed.sections().get(3).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.HALF);
-    var same = FormLine.parse(song.form().toString()).orElseThrow();
+    var same = FormLine.parse(FormLine.format(song.form())).orElseThrow();
     assertThat(draft.form(same, song.form())).isEqualTo(song.form());
   }
 

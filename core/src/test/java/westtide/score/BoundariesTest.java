@@ -111,8 +111,8 @@ class BoundariesTest {
   @Test
   void theFormLineSaysThemAndReadsThemAgain() {
     Song out = typed("verse 8, hook 8 drums-out:2 crash, outro 4 none");
-    assertThat(out.form()).hasToString("verse 8, hook 8 drums-out:2 crash, outro 4");
-    assertThat(typed(out.form().toString()).form()).isEqualTo(out.form());
+    assertThat(FormLine.format(out.form())).isEqualTo("verse 8, hook 8 drums-out:2 crash, outro 4");
+    assertThat(typed(FormLine.format(out.form())).form()).isEqualTo(out.form());
     Reading<?> wrong = FormLine.parse("intro 4, hook 8 boom");
     assertThat(((Reading.Problem<?>) wrong).message()).contains("boom").contains("drums-out");
     assertThat(((Reading.Problem<?>) wrong).column()).isEqualTo(10);
@@ -141,7 +141,9 @@ class BoundariesTest {
       assertThat(Score.of(announced).ticks()).isEqualTo(Score.of(song).ticks());
     }
     Song song = Songs.draft("trap", 1);
-    assertThat(FormDraft.announced(song.form(), Songs.book().get("trap").transitions()).toString())
-        .contains("hook 16 drums-out crash");
+    assertThat(FormLine.format(song.form())).contains("hook 16 drums-out crash");
+    assertThat(FormDraft.announced(song.form(), Songs.book().get("trap").transitions()))
+        .as("a draft has them already")
+        .isEqualTo(song.form());
   }
 }

@@ -82,7 +82,8 @@ class PartEditsTest {
   void everyDrumPartDiffersFromHitToHitInAWayOfItsOwn() {
     PartId drums = PartId.of("drums");
     LaneId hat = DrumVoice.CLOSED_HAT.lane();
-    Song plain = new DrumEdits(drums, "A").feel("Plain", hat, f -> LaneFeel.PLAIN).apply(draft);
+    Song unmarked = draft.withForm(draft.form().each(section -> section.withEntry(List.of())));
+    Song plain = new DrumEdits(drums, "A").feel("Plain", hat, f -> LaneFeel.PLAIN).apply(unmarked);
     Song copied = new PartEdits(drums).duplicate(COPY).apply(plain);
     assertThat(heard(copied, COPY)).isEqualTo(heard(plain, drums));
     Song varied = copied;

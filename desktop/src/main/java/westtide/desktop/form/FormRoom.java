@@ -107,7 +107,7 @@ public final class FormRoom implements Room {
   public void show(SongView view) {
     Song song = view.song();
     int section = desk.open().section();
-    line.show(song.form().toString());
+    line.show(FormLine.format(song.form()));
     FormHabit.Template none = new FormHabit.Template("", "");
     FormHabit.Template now =
         view.style().form().templates().stream()
