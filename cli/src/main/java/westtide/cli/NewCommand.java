@@ -76,7 +76,12 @@ final class NewCommand implements Callable<Integer> {
   @Option(names = "--swing", paramLabel = "PERCENT", description = "50 to 75")
   private String swing;
 
-  @Option(names = "--form", paramLabel = "LINE", description = "such as \"intro 8, hook 16\"")
+  @Option(
+      names = "--form",
+      paramLabel = "LINE",
+      description =
+          "such as \"intro 8, main 16 drums-out crash, groove 4 x2\"; after the bars stands how a"
+              + " section is entered: drums-out, stop, snare-stop, crash")
   private String form;
 
   @Option(names = "--seed", paramLabel = "N", description = "the take; 1 when not given")

@@ -27,7 +27,7 @@ final class SongText {
     for (JsonNode part : song.path("parts")) {
       List<String> patterns = new ArrayList<>();
       part.path("patterns")
-          .forEach(p -> patterns.add(text(p, "name") + " (" + text(p, "condition") + ")"));
+          .forEach(p -> patterns.add(text(p, "name") + " (" + text(p, "plays") + ")"));
       line(
           "%-20s %-7s %-16s %5.1f dB, pan %d, %d notes; %s",
           text(part, "name"),
@@ -68,7 +68,10 @@ final class SongText {
         text(section, "section"),
         section.path("bars").asInt(),
         text(section, "progression"));
-    for (JsonNode play : section.path("condition")) {
+    for (JsonNode transition : section.path("enteredBy")) {
+      line("  entered by %s", transition.asText());
+    }
+    for (JsonNode play : section.path("plays")) {
       int from = play.path("fromBar").asInt();
       int to = play.path("toBar").asInt();
       line(

@@ -114,7 +114,7 @@ final class SongTree {
       patterns
           .addObject()
           .put("name", named.name())
-          .put("condition", PatternDescription.of(named.pattern(), song));
+          .put("plays", PatternDescription.of(named.pattern(), song));
     }
     return out;
   }
@@ -128,7 +128,11 @@ final class SongTree {
             .put("bars", section.bars())
             .put("progression", section.progression());
     section.pedal().ifPresent(pedal -> out.put("pedal", pedal.toString()));
-    ArrayNode plays = out.putArray("condition");
+    if (!section.entry().isEmpty()) {
+      ArrayNode entry = out.putArray("enteredBy");
+      section.entry().forEach(transition -> entry.add(transition.toString()));
+    }
+    ArrayNode plays = out.putArray("plays");
     for (ScoredPart part : score.parts()) {
       for (Passage passage : part.passages()) {
         if (passage.place() == place) {

@@ -84,7 +84,7 @@ class ShowTest {
     for (JsonNode section : notices.path("form")) {
       int first = section.path("fromBar").asInt();
       int last = first + section.path("bars").asInt() - 1;
-      assertThat(list(section.path("condition")))
+      assertThat(list(section.path("plays")))
           .allMatch(p -> p.path("fromBar").asInt() >= first && p.path("toBar").asInt() <= last);
     }
     assertThat(notices.has("notes")).isFalse();

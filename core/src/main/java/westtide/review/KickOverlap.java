@@ -21,18 +21,17 @@ public record KickOverlap(ScoredNote note, int kick, int ticks, double millis) {
   /** Milliseconds after which the body of a kick is over (common practice). */
   public static final double KICK_MILLIS = 150;
 
-  private static final int LONGEST = 15_360;
-
   /** Every stretch in which a low part sounds with a kick, in order. */
   public static List<KickOverlap> of(Score score, ScoredPart low) {
     Tempo tempo = score.song().brief().tempo();
     double tickMillis = tempo.millis(1);
     int body = (int) Math.round(KICK_MILLIS / tickMillis);
+    int longest = low.longest();
     List<KickOverlap> out = new ArrayList<>();
     for (ScoredPart drums : score.parts(Role.DRUMS)) {
       for (ScoredNote kick : drums.notes()) {
         if (kick.of(DrumVoice.KICK)) {
-          for (ScoredNote note : low.between(kick.start() - LONGEST, kick.start() + 1)) {
+          for (ScoredNote note : low.between(kick.start() - longest, kick.start() + 1)) {
             int ticks = Math.min(note.end(), kick.start() + body) - kick.start();
             if (note.start() <= kick.start() && ticks > 0) {
               out.add(new KickOverlap(note, kick.start(), ticks, ticks * tickMillis));

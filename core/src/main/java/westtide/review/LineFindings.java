@@ -2,8 +2,10 @@ package westtide.review;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
@@ -19,6 +21,7 @@ import westtide.song.Role;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.id.PartId;
 import westtide.theory.Key;
 
 /**
@@ -31,7 +34,6 @@ final class LineFindings {
   private static final double LOST = 0.5;
   private static final double TOGETHER = 0.25;
   private static final int LONG = 2 * Ticks.PER_STEP;
-  private static final int LONGEST = 16 * Ticks.PER_QUARTER;
   private static final int OCTAVE = 12;
   private static final int MINOR_NINTH = 13;
   private static final int OUTLIER = 40;
@@ -43,6 +45,7 @@ final class LineFindings {
   private final Key key;
   private final List<Finding> out = new ArrayList<>();
   private final Set<String> found = new HashSet<>();
+  private final Map<PartId, Integer> longest = new HashMap<>();
 
   LineFindings(Score score) {
     this.score = score;
@@ -53,10 +56,14 @@ final class LineFindings {
     List<ScoredPart> lines = score.parts(Role.LINE);
     List<ScoredPart> beds = score.parts(Role.CHORDS);
     for (ScoredPart line : lines) {
+      Set<String> heard = new HashSet<>();
       for (Passage passage : line.passages()) {
-        addLost(line, passage, beds);
-        addClashes(line, passage, beds);
-        passage.line().ifPresent(written -> addSlips(line, passage, written));
+        if (heard.add(
+            passage.name() + "/" + passage.harmony().progression() + "/" + beds(beds, passage))) {
+          addLost(line, passage, beds);
+          addClashes(line, passage, beds);
+          passage.line().ifPresent(written -> addSlips(line, passage, written));
+        }
       }
     }
     for (int i = 0; i < lines.size(); i++) {
@@ -65,6 +72,15 @@ final class LineFindings {
       }
     }
     return out;
+  }
+
+  /** Which chord parts play what where a passage begins: alike, the passages sound alike. */
+  private static String beds(List<ScoredPart> beds, Passage passage) {
+    StringBuilder out = new StringBuilder();
+    for (ScoredPart bed : beds) {
+      out.append(bed.passage(passage.start()).map(Passage::name).orElse("-")).append('/');
+    }
+    return out.toString();
   }
 
   /** Whether most of a passage lies at or under the highest note of the chords that sound. */
@@ -100,9 +116,10 @@ final class LineFindings {
             .transpose(line.part().transposition().semitones() + OCTAVE * octaves));
   }
 
-  private static List<ScoredNote> sounding(ScoredPart part, ScoredNote note) {
+  private List<ScoredNote> sounding(ScoredPart part, ScoredNote note) {
+    int back = longest.computeIfAbsent(part.part().id(), id -> part.longest());
     List<ScoredNote> with = new ArrayList<>();
-    for (ScoredNote other : part.between(note.start() - LONGEST, note.end())) {
+    for (ScoredNote other : part.between(note.start() - back, note.end())) {
       if (other.end() > note.start() && other.start() < note.end()) {
         with.add(other);
       }

@@ -23,6 +23,15 @@ public record ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passag
     return NoteOrder.between(notes, from, to);
   }
 
+  /** Ticks of its longest note; 0 where it plays nothing. */
+  public int longest() {
+    int longest = 0;
+    for (ScoredNote note : notes) {
+      longest = Math.max(longest, note.ticks());
+    }
+    return longest;
+  }
+
   /** The passage at a tick of the song, if the part is in there. */
   public Optional<Passage> passage(int tick) {
     int low = 0;

@@ -101,7 +101,7 @@ final class PartPage implements ChordPage {
                 strumMillis),
             Controls.row(
                 8,
-                caption("condition"),
+                caption("progression"),
                 row,
                 octaves,
                 Controls.spring(),
