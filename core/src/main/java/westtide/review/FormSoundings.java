@@ -12,6 +12,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.style.Style;
@@ -138,12 +139,26 @@ final class FormSoundings {
       int first = form.startBar(i);
       int end = first + form.sections().get(i).bars();
       for (int bar = first; bar < end; bar++) {
-        if (energy.bars().get(bar) == 0) {
+        if (energy.bars().get(bar) == 0 && !stopped(i, bar)) {
           findings.add(empty(i, bar + 1));
           break;
         }
       }
     }
+  }
+
+  /** Whether a bar is silent because everything stops before or inside a section on purpose. */
+  private boolean stopped(int index, int bar) {
+    int beats = song.brief().meter().beats();
+    boolean next = index + 1 < form.sections().size();
+    int before = next ? form.startBar(index + 1) - bar : 0;
+    boolean announced =
+        next
+            && form.sections().get(index + 1).entry().stream()
+                .anyMatch(t -> t instanceof Transition.Stop stop && stop.beats() >= before * beats);
+    return announced
+        || form.sections().get(index).entry().stream()
+            .anyMatch(Transition.SnareStop.class::isInstance);
   }
 
   private Finding empty(int index, int bar) {

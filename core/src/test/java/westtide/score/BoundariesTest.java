@@ -10,6 +10,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.FormDraft;
+import westtide.review.Soundings;
+import westtide.review.Stage;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Role;
@@ -64,6 +66,15 @@ class BoundariesTest {
       assertThat(between(out, role, HOOK - 1920, HOOK)).as(role.toString()).isEmpty();
     }
     assertThat(between(SONG, Role.CHORDS, HOOK - 1920, HOOK)).isNotEmpty();
+  }
+
+  /** A bar that is silent on purpose is no hole in the form. */
+  @Test
+  void aStopOfAWholeBarIsNotFoundFaultWith() {
+    Song out = typed("verse 8, hook 8 stop:4");
+    assertThat(between(out, Role.CHORDS, HOOK - BAR, HOOK)).isEmpty();
+    assertThat(Soundings.of(Score.of(out), Songs.book().get("trap")).at(Stage.FORM).findings())
+        .noneMatch(finding -> finding.id().startsWith("form.empty"));
   }
 
   @Test

@@ -165,7 +165,15 @@ public final class FormRoom implements Room {
     sheet
         .getChildren()
         .addAll(
-            Controls.row(14, Controls.title("Form"), templates, Controls.spring(), length),
+            Controls.row(
+                14,
+                Controls.title("Form"),
+                templates,
+                Controls.spring(),
+                Controls.explained(
+                    Controls.action("form-announce", "propose transitions", this::announce),
+                    "Every hook announced and landed as the style usually does, in one step"),
+                length),
             line,
             tanks,
             summary,
@@ -177,14 +185,13 @@ public final class FormRoom implements Room {
                 progression,
                 Controls.action("section-shorter", "− 4 bars", () -> resize(-RESIZE)),
                 Controls.action("section-longer", "+ 4 bars", () -> resize(RESIZE)),
-                Controls.action("section-earlier", "◂ earlier", () -> move(-1)),
-                Controls.action("section-later", "later ▸", () -> move(1)),
+                Controls.explained(
+                    Controls.action("section-earlier", "◂", () -> move(-1)), "The section earlier"),
+                Controls.explained(
+                    Controls.action("section-later", "▸", () -> move(1)), "The section later"),
                 Controls.explained(
                     Controls.action("section-more", "section …", this::more),
                     "Name, repeat, halve, double, strip the drums, arrange like another"),
-                Controls.explained(
-                    Controls.action("form-announce", "propose transitions", this::announce),
-                    "Every hook announced and landed as the style usually does, in one step"),
                 Controls.action("section-add", "add after", this::addAfter),
                 Controls.action("section-remove", "delete section", this::remove)),
             Controls.flow(
