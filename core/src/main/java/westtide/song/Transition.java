@@ -124,7 +124,9 @@ public sealed interface Transition {
     @Override
     public String toString() {
       return "all stop on the first snare"
-          + (beats == 0 ? ", to the end of the bar" : " for " + counted(beats));
+          + (beats == 0
+              ? ", to the end of the bar"
+              : beats == 1 ? " for a beat" : " for " + counted(beats));
     }
   }
 

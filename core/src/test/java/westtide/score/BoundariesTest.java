@@ -127,6 +127,7 @@ class BoundariesTest {
     Reading<?> wrong = FormLine.parse("intro 4, hook 8 boom");
     assertThat(((Reading.Problem<?>) wrong).message()).contains("boom").contains("drums-out");
     assertThat(((Reading.Problem<?>) wrong).column()).isEqualTo(10);
+    assertThat(new Transition.SnareStop(1)).hasToString("all stop on the first snare for a beat");
     assertThatThrownBy(() -> new Transition.Stop(33)).hasMessageContaining("1 to 32");
   }
 
