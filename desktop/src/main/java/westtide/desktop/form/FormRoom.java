@@ -165,15 +165,7 @@ public final class FormRoom implements Room {
     sheet
         .getChildren()
         .addAll(
-            Controls.row(
-                14,
-                Controls.title("Form"),
-                templates,
-                Controls.spring(),
-                Controls.explained(
-                    Controls.action("form-announce", "propose transitions", this::announce),
-                    "Every hook announced and landed as the style usually does, in one step"),
-                length),
+            Controls.row(14, Controls.title("Form"), templates, Controls.spring(), length),
             line,
             tanks,
             summary,
@@ -200,7 +192,10 @@ public final class FormRoom implements Room {
                 change,
                 Controls.explained(
                     Controls.action("cell-join", "same all through", this::join),
-                    "Deletes the changes of this part inside the section")));
+                    "Deletes the changes of this part inside the section"),
+                Controls.explained(
+                    Controls.action("form-announce", "propose transitions", this::announce),
+                    "Every hook announced and landed as the style usually does, in one step")));
   }
 
   private static Label caption(String words) {
