@@ -7,6 +7,7 @@ import java.util.Random;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.song.Note;
+import westtide.song.line.NoteShapes;
 import westtide.style.PartHabit;
 import westtide.theory.Key;
 
@@ -58,16 +59,10 @@ record LineDetails(Key key, Meter meter, PartHabit.Lead habit, List<Integer> lad
     return out;
   }
 
+  /** So many steps below, or above where that would leave the range. */
   private int neighbour(int midi, int steps) {
-    int at = midi;
-    for (int i = 0; i < Math.abs(steps); i++) {
-      int next = at + Integer.signum(steps);
-      while (!key.contains(Math.floorMod(next, 12))) {
-        next += Integer.signum(steps);
-      }
-      at = next;
-    }
-    return at < habit.low() ? neighbour(midi, Math.abs(steps)) : at;
+    int below = NoteShapes.step(key, midi, steps);
+    return below < habit.low() ? NoteShapes.step(key, midi, Math.abs(steps)) : below;
   }
 
   private List<Note> signed(List<Note> notes, LineSketch.Signature signature) {

@@ -109,10 +109,9 @@ public enum LineVariation {
       int half = (next - note.start()) / 2 / Ticks.PER_STEP * Ticks.PER_STEP;
       int goal = i + 1 < notes.size() ? notes.get(i + 1).key() : note.key();
       int step = goal > note.key() ? 1 : -1;
-      Note moved = NoteShapes.inKey(List.of(note), setting.key(), step).get(0);
       out.add(note.withTicks(Math.min(note.ticks(), half)));
       out.add(
-          moved
+          note.withKey(NoteShapes.step(setting.key(), note.key(), step))
               .withStart(note.start() + half)
               .withTicks(Math.min(half, next - note.start() - half))
               .withVelocity(Math.max(1, note.velocity() - 12))

@@ -191,19 +191,11 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
     int steps = bar / Ticks.PER_STEP;
     int start = (bars - 1) * bar;
     int last = Pitch.atOrAbove(from - 2 * 12, key.tonic().pitchClass());
-    List<Note> line = new ArrayList<>();
-    Note note = new Note(start, Ticks.PER_STEP, last, RUN_SOFTEST);
-    for (int i = 0; i < steps; i++) {
-      note = NoteShapes.inKey(List.of(note), key, 1).get(0);
-      line.add(0, note);
-    }
     List<Note> out = new ArrayList<>();
-    for (int i = 0; i < line.size(); i++) {
-      out.add(
-          line.get(i)
-              .withStart(start + Ticks.ofSteps(i))
-              .withVelocity(
-                  RUN_SOFTEST + i * (RUN_LOUDEST - RUN_SOFTEST) / Math.max(1, steps - 1)));
+    for (int i = 0; i < steps; i++) {
+      int velocity = RUN_SOFTEST + i * (RUN_LOUDEST - RUN_SOFTEST) / Math.max(1, steps - 1);
+      int midi = NoteShapes.step(key, last, steps - i);
+      out.add(new Note(start + Ticks.ofSteps(i), Ticks.PER_STEP, midi, velocity));
     }
     return new Pattern.Written(bars, out);
   }

@@ -20,24 +20,23 @@ import westtide.theory.Key;
  * @param kicks asked for by what listens to them: ticks of the kick hits it hears, ascending; empty
  *     where no drums are written
  * @param key the key of the song
- * @param doubled what a part that doubles another or borrows its rhythm hears: the notes of the
- *     model
+ * @param heard the notes of another part, for what doubles it or listens to its rhythm
  */
 public record Follower(
     PartId part,
     Harmony harmony,
     Supplier<List<Integer>> kicks,
     Key key,
-    Function<FollowRule.Doubling, List<Note>> doubled)
+    Function<PartId, List<Note>> heard)
     implements FollowRule.Kinds<List<Note>> {
   /** A follower of the chords alone, without kicks; what would double plays nothing. */
   public static Follower of(PartId part, Harmony harmony, Key key) {
-    return new Follower(part, harmony, List::of, key, rule -> List.of());
+    return new Follower(part, harmony, List::of, key, model -> List.of());
   }
 
   /** The same follower hearing kicks. */
   public Follower hearing(List<Integer> ticks) {
-    return new Follower(part, harmony, () -> ticks, key, doubled);
+    return new Follower(part, harmony, () -> ticks, key, heard);
   }
 
   /** The notes a rule plays, in order, inside the section. */
@@ -67,13 +66,13 @@ public record Follower(
 
   @Override
   public List<Note> lowLine(LowLine rule) {
-    List<Note> model = rule.hears().map(FollowRule.Doubling::of).map(doubled).orElse(List.of());
+    List<Note> model = rule.hears().map(heard).orElse(List.of());
     return new LowLineFollower(rule, harmony, kicks.get(), model, key).resolve();
   }
 
   @Override
   public List<Note> borrowed(BorrowedRhythm rule) {
-    List<Note> model = doubled.apply(FollowRule.Doubling.of(rule.model()));
+    List<Note> model = heard.apply(rule.model());
     List<Note> out = new ArrayList<>();
     int last = -1;
     for (Note struck : model) {
@@ -88,6 +87,6 @@ public record Follower(
 
   @Override
   public List<Note> doubling(FollowRule.Doubling rule) {
-    return new DoublingFollower(rule, harmony).resolve(doubled.apply(rule));
+    return new DoublingFollower(rule, harmony).resolve(heard.apply(rule.model()));
   }
 }

@@ -4,9 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.NavigableSet;
 import java.util.OptionalInt;
-import java.util.SplittableRandom;
 import java.util.TreeSet;
-import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.song.LowLine;
 import westtide.song.Note;
@@ -15,7 +13,7 @@ import westtide.theory.Interval;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 
-/** Plays a low line by its grammar: starts first, then phrases, then pitches, then lengths. */
+/** Plays a low line by its grammar: its rhythm first, then pick-ups, pitches and lengths. */
 final class LowLineFollower {
   private static final int FULL = 112;
   private static final int STRONG = 114;
@@ -26,8 +24,7 @@ final class LowLineFollower {
 
   private final LowLine rule;
   private final Harmony harmony;
-  private final List<Integer> kicks;
-  private final List<Note> model;
+  private final LowRhythm rhythm;
   private final Key key;
   private final int bar;
   private final NearBasses basses;
@@ -37,8 +34,7 @@ final class LowLineFollower {
   LowLineFollower(LowLine rule, Harmony harmony, List<Integer> kicks, List<Note> model, Key key) {
     this.rule = rule;
     this.harmony = harmony;
-    this.kicks = kicks;
-    this.model = model;
+    this.rhythm = new LowRhythm(rule, harmony, kicks, model);
     this.key = key;
     this.bar = harmony.meter().ticksPerBar();
     this.basses = NearBasses.of(harmony, rule.lowest(), home());
@@ -52,11 +48,11 @@ final class LowLineFollower {
   }
 
   List<Note> resolve() {
-    NavigableSet<Integer> starts = rule.rhythm().borrowed() ? rhythm() : phrased(rhythm());
+    NavigableSet<Integer> starts = rhythm.starts();
     if (rule.rhythm() != LowLine.Rhythm.GAPS) {
       harmony.chords().forEach(chord -> starts.add(chord.start()));
     }
-    pickUps = pickUps(starts);
+    pickUps = pickUps();
     starts.addAll(pickUps);
     starts.removeIf(harmony::rests);
     List<Note> out = new ArrayList<>();
@@ -73,133 +69,8 @@ final class LowLineFollower {
     return out;
   }
 
-  private NavigableSet<Integer> rhythm() {
-    return switch (rule.rhythm()) {
-      case KICK -> new TreeSet<>(kicks);
-      case ANSWER -> answering();
-      case OFF_BEAT -> every(Ticks.PER_QUARTER, EIGHTH);
-      case EIGHTHS -> every(EIGHTH, 0);
-      case ROLLING -> rolling();
-      case LOG_DRUM -> logDrum();
-      case DRAWN -> drawn();
-      case PART -> struck();
-      case GAPS -> gaps();
-    };
-  }
-
-  /** Sixteenths that leave the kicks alone, in two bars that differ; a few are drawn out. */
-  private NavigableSet<Integer> rolling() {
-    TreeSet<Integer> out = every(Ticks.PER_STEP, 0);
-    TreeSet<Integer> hits = new TreeSet<>(kicks);
-    out.removeIf(
-        at ->
-            hits.contains(at)
-                || new SplittableRandom(rule.seed() * 8191L + at % (2 * bar)).nextInt(3) == 0);
-    return out;
-  }
-
-  /** The two strong beats, and answers on the last beat and a half of the bar (common practice). */
-  private NavigableSet<Integer> logDrum() {
-    TreeSet<Integer> out = every(bar, 0);
-    out.addAll(every(bar, bar / 2));
-    for (int from = 0; from < harmony.ticks(); from += bar) {
-      boolean odd = from / bar % 2 == 1;
-      for (int step : odd ? new int[] {10, 12, 14} : new int[] {10, 14}) {
-        int at = from + Ticks.ofSteps(step);
-        if (at < Math.min(from + bar, harmony.ticks())) {
-          out.add(at);
-        }
-      }
-    }
-    return out;
-  }
-
-  private NavigableSet<Integer> struck() {
-    TreeSet<Integer> out = new TreeSet<>();
-    model.stream().map(Note::start).filter(at -> at < harmony.ticks()).forEach(out::add);
-    return out;
-  }
-
-  /** Where another part has been silent for an eighth, once a gap. */
-  private NavigableSet<Integer> gaps() {
-    TreeSet<Integer> out = new TreeSet<>();
-    int free = 0;
-    for (Note note : model) {
-      addGap(free, note.start(), out);
-      free = Math.max(free, note.end());
-    }
-    addGap(free, harmony.ticks(), out);
-    return out;
-  }
-
-  private void addGap(int from, int to, TreeSet<Integer> out) {
-    int start = (from + EIGHTH - 1) / EIGHTH * EIGHTH;
-    if (to - start >= Ticks.PER_STEP && start < harmony.ticks()) {
-      out.add(start);
-    }
-  }
-
-  /** An eighth after every kick that leaves room for it. */
-  private NavigableSet<Integer> answering() {
-    TreeSet<Integer> hits = new TreeSet<>(kicks);
-    TreeSet<Integer> out = new TreeSet<>();
-    for (int kick : hits) {
-      Integer next = hits.higher(kick);
-      int answer = kick + EIGHTH;
-      boolean room = next == null || next - answer >= Ticks.PER_STEP;
-      if (room && answer < harmony.ticks()) {
-        out.add(answer);
-      }
-    }
-    return out;
-  }
-
-  private TreeSet<Integer> every(int ticks, int from) {
-    TreeSet<Integer> out = new TreeSet<>();
-    for (int at = from; at < harmony.ticks(); at += ticks) {
-      out.add(at);
-    }
-    return out;
-  }
-
-  private NavigableSet<Integer> drawn() {
-    TreeSet<Integer> out = new TreeSet<>();
-    int length = Ticks.ofSteps(rule.figure().length());
-    for (int from = 0; from < harmony.ticks(); from += length) {
-      for (Figure.Stroke stroke : rule.figure().strokes()) {
-        int at = from + Ticks.ofSteps(stroke.step());
-        if (at < harmony.ticks()) {
-          out.add(at);
-        }
-      }
-    }
-    return out;
-  }
-
-  /** The second bar of a phrase leaves one of its weak starts out, the last adds one. */
-  private NavigableSet<Integer> phrased(NavigableSet<Integer> starts) {
-    if (rule.phraseBars() == 1) {
-      return starts;
-    }
-    TreeSet<Integer> out = new TreeSet<>(starts);
-    for (int from = 0; from < harmony.ticks(); from += bar) {
-      int place = from / bar % rule.phraseBars();
-      SplittableRandom random = new SplittableRandom(rule.seed() * 1_000_003L + place * 31L);
-      List<Integer> weak = new ArrayList<>(starts.subSet(from, false, from + bar, false));
-      if (place == 1 && weak.size() > 1) {
-        out.remove(weak.get(random.nextInt(weak.size())));
-      } else if (place == rule.phraseBars() - 1) {
-        int added = from + bar - EIGHTH - (random.nextBoolean() ? 0 : Ticks.PER_STEP);
-        if (added < harmony.ticks()) {
-          out.add(added);
-        }
-      }
-    }
-    return out;
-  }
-
   /** The last eighth before another bass. */
-  private NavigableSet<Integer> pickUps(NavigableSet<Integer> starts) {
+  private NavigableSet<Integer> pickUps() {
     TreeSet<Integer> out = new TreeSet<>();
     if (rule.pickUp() == LowLine.PickUp.NONE) {
       return out;
@@ -345,41 +216,11 @@ final class LowLineFollower {
     Integer next = starts.higher(start);
     int chordEnd = harmony.at(start).end();
     int free = Math.min(chordEnd, next == null ? harmony.ticks() : next);
-    int end = Math.min(free, start + Math.max(Ticks.PER_STEP, asDrawn(start)));
+    int end = Math.min(free, start + Math.max(Ticks.PER_STEP, rhythm.longest(start)));
     int whole = end - start;
     int held = whole * (100 - rule.rest()) / 100;
     int steps = held / Ticks.PER_STEP * Ticks.PER_STEP;
     return Math.max(Math.min(whole, Ticks.PER_STEP), Math.max(steps, Math.min(held, whole)));
-  }
-
-  /** How long a note may be at most: as it is drawn, or as the part it listens to holds it. */
-  private int asDrawn(int start) {
-    return switch (rule.rhythm()) {
-      case DRAWN -> drawnTicks(start);
-      case PART ->
-          model.stream()
-              .filter(note -> note.start() == start)
-              .mapToInt(Note::ticks)
-              .max()
-              .orElse(harmony.ticks());
-      case GAPS ->
-          model.stream()
-                  .mapToInt(Note::start)
-                  .filter(at -> at > start)
-                  .min()
-                  .orElse(harmony.ticks())
-              - start;
-      default -> harmony.ticks();
-    };
-  }
-
-  private int drawnTicks(int start) {
-    int step = start / Ticks.PER_STEP % rule.figure().length();
-    return rule.figure().strokes().stream()
-        .filter(stroke -> stroke.step() == step)
-        .mapToInt(stroke -> Ticks.ofSteps(stroke.steps()))
-        .findFirst()
-        .orElse(harmony.ticks());
   }
 
   private int velocity(int start) {

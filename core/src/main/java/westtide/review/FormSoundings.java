@@ -8,6 +8,7 @@ import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -147,24 +148,22 @@ final class FormSoundings {
     }
   }
 
-  /** Whether a bar is silent because everything stops before or inside a section on purpose. */
+  /** Whether a bar is silent because everything stops on purpose, before a section or in it. */
   private boolean stopped(int index, int bar) {
     int beats = song.brief().meter().beats();
-    boolean next = index + 1 < form.sections().size();
-    int before = next ? form.startBar(index + 1) - bar : 0;
-    boolean announced =
-        next
-            && form.sections().get(index + 1).entry().stream()
-                .anyMatch(t -> t instanceof Transition.Stop stop && stop.beats() >= before * beats);
-    return announced
+    boolean last = index + 1 == form.sections().size();
+    List<Transition> next = last ? List.of() : form.sections().get(index + 1).entry();
+    int before = last ? 0 : (form.startBar(index + 1) - bar) * beats;
+    int since = (bar - form.startBar(index)) * beats;
+    return next.stream().anyMatch(t -> t instanceof Transition.Stop s && s.beats() >= before)
         || form.sections().get(index).entry().stream()
-            .anyMatch(Transition.SnareStop.class::isInstance);
+            .anyMatch(t -> t instanceof Transition.SnareStop s && since > 0 && since <= s.beats());
   }
 
   private Finding empty(int index, int bar) {
     Optional<Fix> fix =
-        song.parts(Role.CHORDS).stream()
-            .findFirst()
+        new PlayedBars(song)
+            .part(Role.CHORDS)
             .map(
                 chords ->
                     new Fix(

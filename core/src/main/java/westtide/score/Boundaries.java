@@ -8,6 +8,7 @@ import westtide.rhythm.Velocity;
 import westtide.song.CellSpan;
 import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
@@ -125,8 +126,7 @@ final class Boundaries {
 
     @Override
     public Void crash(Transition.Crash transition) {
-      boolean first = song.parts(Role.DRUMS).stream().findFirst().filter(part::equals).isPresent();
-      if (first) {
+      if (new PlayedBars(song).part(Role.DRUMS).filter(part::equals).isPresent()) {
         int ticks = Math.min(meter.ticksPerBar(), song.ticks() - start);
         String name = Spans.name(part, section(place).cell(part.id(), 0));
         added.add(

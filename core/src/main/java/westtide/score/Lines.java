@@ -227,7 +227,7 @@ final class Lines {
               harmony,
               () -> harmonies.kicks(place).ticks(),
               song.brief().key(),
-              rule -> doubled(rule, place));
+              model -> heard(model, place));
       return Line.ruled(name, follower.resolve(pattern.rule()));
     }
   }
@@ -236,8 +236,8 @@ final class Lines {
    * What a model plays over a section wherever it sounds, though it may be out: its own patterns,
    * as high as they sound.
    */
-  private List<Note> doubled(FollowRule.Doubling rule, int place) {
-    Part model = song.part(rule.model()).orElseThrow();
+  private List<Note> heard(PartId id, int place) {
+    Part model = song.part(id).orElseThrow();
     Section section = song.form().sections().get(place);
     List<Note> out = new ArrayList<>();
     for (CellSpan span : Spans.joined(section, model)) {
@@ -254,10 +254,7 @@ final class Lines {
 
   /** When a part strikes in a section, from its start; what sounds together is one strike. */
   List<Integer> struck(PartId model, int place) {
-    return doubled(FollowRule.Doubling.of(model), place).stream()
-        .map(Note::start)
-        .distinct()
-        .toList();
+    return heard(model, place).stream().map(Note::start).distinct().toList();
   }
 
   private static List<Note> oneAtATime(List<Note> notes) {

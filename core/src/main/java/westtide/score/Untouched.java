@@ -7,6 +7,7 @@ import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.LowLine;
 import westtide.song.Part;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
@@ -28,7 +29,7 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     this.frame =
         earlier.song().brief().equals(song.brief())
             && earlier.song().progressions().equals(song.progressions())
-            && drums(earlier.song()).equals(drums(song))
+            && mainDrums(earlier.song()).equals(mainDrums(song))
             && sameFrame(earlier.song().form(), song.form());
   }
 
@@ -37,8 +38,9 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     return frame && same(part) && hearsTheSame(part) ? earlier.part(part.id()) : Optional.empty();
   }
 
-  private static List<PartId> drums(Song song) {
-    return song.parts(Role.DRUMS).stream().map(Part::id).toList();
+  /** The drums a crash is played on. */
+  private static Optional<PartId> mainDrums(Song song) {
+    return new PlayedBars(song).part(Role.DRUMS).map(Part::id);
   }
 
   private static boolean sameFrame(Form before, Form after) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import westtide.text.Reading;
 
 /**
@@ -80,16 +81,15 @@ public final class FormLine {
       if (bars > MOST_BARS) {
         return Reading.problem(column, "a song has at most 999 bars, but here it has " + bars);
       }
-      List<Transition> entry = new ArrayList<>();
-      for (String mark : words.group(4).strip().split("\\s+")) {
-        boolean none = mark.isEmpty() || mark.equals("none");
-        Optional<Transition> known = none ? Optional.empty() : Transition.parse(mark);
-        if (!none && known.isEmpty()) {
-          return Reading.problem(
-              column, "\"" + mark + "\" is no transition; use " + Transition.words());
-        }
-        known.ifPresent(entry::add);
+      List<String> marks = marks(words.group(4));
+      Optional<String> unknown =
+          marks.stream().filter(mark -> Transition.parse(mark).isEmpty()).findFirst();
+      if (unknown.isPresent()) {
+        return Reading.problem(
+            column, "\"" + unknown.get() + "\" is no transition; use " + Transition.words());
       }
+      List<Transition> entry =
+          marks.stream().flatMap(mark -> Transition.parse(mark).stream()).toList();
       for (int i = 0; i < times; i++) {
         items.add(Item.of(words.group(1), length, i == 0 ? entry : List.of()));
       }
@@ -98,6 +98,13 @@ public final class FormLine {
       return Reading.problem(1, "type sections with bars, such as intro 8, hook 16, outro 8");
     }
     return new Reading.Understood<>(List.copyOf(items));
+  }
+
+  /** The words after the bars; "none" says that there is none. */
+  private static List<String> marks(String text) {
+    return Stream.of(text.strip().split("\\s+"))
+        .filter(mark -> !mark.isEmpty() && !mark.equals("none"))
+        .toList();
   }
 
   /** A form as it is typed: names, bars, and what announces and lands each section. */

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 
 /** The names people give sections; any style takes any of them. */
 public enum SectionWord {
@@ -62,11 +61,6 @@ public enum SectionWord {
     out.put("outro.*|end|ending|coda|tag|fade", OUTRO);
     out.put("gap|pause|rest|silence", GAP);
     return out;
-  }
-
-  /** All words in a sentence's list. */
-  public static String list() {
-    return Arrays.stream(values()).map(SectionWord::toString).collect(Collectors.joining(", "));
   }
 
   /** What the section does. */

@@ -48,6 +48,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
+import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.song.mix.Ramp;
@@ -75,7 +76,7 @@ class SongFileTest {
   void soundAndMixReadBackAsTheyWere() throws IOException {
     Path file = folder.resolve("mixed.tide");
     Duck duck = new Duck(Duck.Trigger.QUARTERS, 85, 240, 160);
-    Mix mix = new Mix(-75, -30, 120, 9000, 33, 12, DelayTime.SIXTEENTH, 44, 25, duck);
+    Mix mix = new Mix(-75, -30, 120, 9000, 33, 12, DelayTime.SIXTEENTH, 44, 25, duck, Gate.OPEN);
     Song song =
         Songs.draft("trap", 1)
             .withPart(

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -51,7 +50,13 @@ public record SectionEdits(SectionId id, Scope scope) {
   public Edit repeat() {
     return Edit.named(
         song -> "Repeat the " + called(song),
-        song -> inserted(song, id, section -> List.of(section, section.withId(SectionId.NEW))));
+        song -> {
+          List<Section> list = new ArrayList<>(song.form().sections());
+          song.form()
+              .place(id)
+              .ifPresent(place -> list.add(place + 1, list.get(place).withId(SectionId.NEW)));
+          return song.withForm(new Form(list));
+        });
   }
 
   /** Plays the last hook twice. */
@@ -266,14 +271,6 @@ public record SectionEdits(SectionId id, Scope scope) {
       case KIND -> section.word().kind() == kind;
       case ALL -> true;
     };
-  }
-
-  private static Song inserted(Song song, SectionId id, Function<Section, List<Section>> change) {
-    List<Section> list = new ArrayList<>();
-    for (Section section : song.form().sections()) {
-      list.addAll(section.id().equals(id) ? change.apply(section) : List.of(section));
-    }
-    return song.withForm(new Form(list));
   }
 
   private static Optional<Section> section(Song song, SectionId id) {

@@ -25,7 +25,8 @@ public final class NoteShapes {
     return each(notes, note -> note.withKey(step(key, note.key(), steps)));
   }
 
-  private static int step(Key key, int midi, int steps) {
+  /** A MIDI note that many steps of the scale higher (positive) or lower; held inside MIDI. */
+  public static int step(Key key, int midi, int steps) {
     int at = midi;
     for (int i = 0; i < Math.abs(steps); i++) {
       int next = at + Integer.signum(steps);

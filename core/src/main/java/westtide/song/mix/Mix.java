@@ -35,22 +35,7 @@ public record Mix(
 
   /** In the middle at full level, with nothing done to it. */
   public static final Mix PLAIN =
-      new Mix(0, 0, 0, OPEN, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0, Duck.NONE);
-
-  /** A mix without a gate. */
-  public Mix(
-      int level,
-      int pan,
-      int lowCut,
-      int lowPass,
-      int reverb,
-      int delay,
-      DelayTime delayTime,
-      int width,
-      int clip,
-      Duck duck) {
-    this(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, Gate.OPEN);
-  }
+      new Mix(0, 0, 0, OPEN, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0, Duck.NONE, Gate.OPEN);
 
   /** Checks every range. */
   public Mix {

@@ -17,6 +17,7 @@ import westtide.review.KickOverlap;
 import westtide.rhythm.Ticks;
 import westtide.score.ScoredPart;
 import westtide.song.Note;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -166,9 +167,9 @@ final class KickPage implements Page<LineScene> {
   private String tuned(List<KickOverlap> found) {
     Song song = scene.line().song();
     Optional<DrumTuning> tuning =
-        song.parts(Role.DRUMS).stream()
-            .flatMap(part -> DrumTuning.of(part, DrumVoice.KICK.lane()).stream())
-            .findFirst();
+        new PlayedBars(song)
+            .part(Role.DRUMS)
+            .flatMap(part -> DrumTuning.of(part, DrumVoice.KICK.lane()));
     if (tuning.isEmpty()) {
       return "";
     }
