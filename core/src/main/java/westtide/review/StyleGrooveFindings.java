@@ -190,8 +190,8 @@ final class StyleGrooveFindings {
             + " to "
             + plain(usual.high())
             + (full
-                ? ": \"simpler\" on the page whole groove takes the weakest away."
-                : ": \"busier\" on the page whole groove adds what the style plays elsewhere."),
+                ? ": \"simpler\" on the page groove takes the weakest away."
+                : ": \"busier\" on the page groove adds what the style plays elsewhere."),
         Optional.empty());
   }
 

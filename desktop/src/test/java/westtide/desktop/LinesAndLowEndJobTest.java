@@ -108,7 +108,7 @@ class LinesAndLowEndJobTest extends TrapSongTest {
 
   private void playIn(PartId counter) {
     front("lines-", counter);
-    List<Note> line = List.of(new Note(0, 480, 73, 90), new Note(1200, 480, 74, 80));
+    List<Note> line = List.of(new Note(0, 480, 73, 90), new Note(1260, 480, 74, 80));
     interact(
         () ->
             shell

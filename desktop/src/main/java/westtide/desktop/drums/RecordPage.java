@@ -10,10 +10,10 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javax.sound.midi.MidiUnavailableException;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.OpenInput;
 import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.PlayInSettings;
 import westtide.play.PadInput;
@@ -48,9 +48,9 @@ final class RecordPage implements Page<GrooveScene> {
   private final Label summary = Controls.wrapped("", "small");
   private final FlowPane pads = Controls.flow();
   private final VBox box;
+  private final OpenInput input = new OpenInput();
   private Optional<DrumTake> recording = Optional.empty();
   private Optional<DrumTake> lastTake = Optional.empty();
-  private Optional<PadInput> pad = Optional.empty();
 
   RecordPage(GrooveChoice choice) {
     this.choice = choice;
@@ -70,7 +70,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   /** A take belongs to the song it was played into. */
   private void forget() {
-    closePad();
+    input.close();
     recording = Optional.empty();
     lastTake = Optional.empty();
     record.setText("play in");
@@ -157,26 +157,19 @@ final class RecordPage implements Page<GrooveScene> {
     }
     double nanosPerTick = scene.song().brief().tempo().millis(1) * NANOS_PER_MILLI;
     Recorder taking = new Recorder(scene.ticks(), 1 / nanosPerTick);
+    PadInput.Struck listener =
+        (key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos);
+    Optional<String> trouble = input.open(device(scene), settings.input(), listener);
+    if (trouble.isPresent()) {
+      summary.setText(trouble.get());
+      return;
+    }
     recording = Optional.of(new DrumTake(scene.part().id(), choice.groove(), taking));
-    openPad(scene, taking);
     record.setText("stop and keep");
     summary.setText("counting in …");
     choice.desk().play().playInto(trial.get().change(), trial.get().range());
     pads.requestFocus();
     record.requestFocus();
-  }
-
-  private void openPad(GrooveScene scene, Recorder taking) {
-    pad = device(scene);
-    try {
-      if (pad.isPresent()) {
-        pad.get().open((key, velocity, nanos) -> struck(scene, taking, key, velocity, nanos));
-      }
-    } catch (MidiUnavailableException e) {
-      summary.setText(
-          settings.input() + " is in use by another program; close that and try again.");
-      pad = Optional.empty();
-    }
   }
 
   /** What is played on; empty for the keys of the computer. */
@@ -228,8 +221,8 @@ final class RecordPage implements Page<GrooveScene> {
       boolean first = !now.moving();
       long nanos = System.nanoTime();
       now.at(moment.sectionTick() % choice.scene().ticks(), nanos);
-      if (first && pad.orElse(null) instanceof SimulatedPads player) {
-        player.begin(now.began(nanos));
+      if (first) {
+        input.as(SimulatedPads.class).ifPresent(it -> it.begin(now.began(nanos)));
       }
       summary.setText("recording on " + settings.input() + ": " + now.count() + " hits");
     }
@@ -238,7 +231,7 @@ final class RecordPage implements Page<GrooveScene> {
   private void stop() {
     DrumTake take = recording.orElseThrow();
     recording = Optional.empty();
-    closePad();
+    input.close();
     choice.desk().play().stop();
     choice.desk().play().loopNothing();
     record.setText("play in");
@@ -248,11 +241,6 @@ final class RecordPage implements Page<GrooveScene> {
     }
     lastTake = Optional.of(take);
     place(take);
-  }
-
-  private void closePad() {
-    pad.ifPresent(PadInput::close);
-    pad = Optional.empty();
   }
 
   /** The take that was played into the groove in front. */

@@ -3,7 +3,6 @@ package westtide.desktop.drums;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.desktop.play.LoopClock;
-import westtide.rhythm.Ticks;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 
@@ -11,9 +10,6 @@ import westtide.song.drum.PlayedHit;
 final class Recorder {
   /** A hit as it arrived. */
   private record Arrived(LaneId lane, int velocity, long nanos) {}
-
-  /** Ticks before the first beat from which a hit is meant for it. */
-  private static final double LEADING_IN = Ticks.PER_STEP / 2.0;
 
   private final LoopClock clock;
   private final List<Arrived> hits = new ArrayList<>();
@@ -65,7 +61,7 @@ final class Recorder {
    */
   synchronized List<PlayedHit> played(long latency) {
     return hits.stream()
-        .filter(hit -> clock.since(hit.nanos() - latency) >= -LEADING_IN)
+        .filter(hit -> clock.counted(hit.nanos() - latency))
         .map(
             hit ->
                 new PlayedHit(hit.lane(), Math.round(tick(hit.nanos() - latency)), hit.velocity()))

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.desktop.play.LoopClock;
-import westtide.rhythm.Ticks;
 import westtide.song.line.PlayedNote;
 
 /**
@@ -22,9 +21,6 @@ final class NoteRecorder {
       return new Arrived(key, velocity, start, Math.max(start + 1, nanos));
     }
   }
-
-  /** Ticks before the first beat from which a note is meant for it. */
-  private static final double LEADING_IN = Ticks.PER_STEP / 2.0;
 
   private final int ticks;
   private final LoopClock clock;
@@ -92,11 +88,6 @@ final class NoteRecorder {
     return ended.size() + sounding.size();
   }
 
-  /** Keys that sound. */
-  synchronized int sounding() {
-    return sounding.size();
-  }
-
   /**
    * What was played since the loop began; notes of the count-in are left out, but for those that
    * lead into the first beat.
@@ -106,7 +97,7 @@ final class NoteRecorder {
   synchronized List<PlayedNote> played(long latency) {
     List<PlayedNote> out = new ArrayList<>();
     for (Arrived note : ended) {
-      if (clock.since(note.start() - latency) >= -LEADING_IN) {
+      if (clock.counted(note.start() - latency)) {
         double length = Math.min(ticks, clock.between(note.start(), note.end()));
         out.add(
             new PlayedNote(

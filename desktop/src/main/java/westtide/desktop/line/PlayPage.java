@@ -13,10 +13,10 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javax.sound.midi.MidiUnavailableException;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.Moment;
+import westtide.desktop.room.OpenInput;
 import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.PlayInSettings;
 import westtide.play.PadInput;
@@ -51,9 +51,9 @@ final class PlayPage implements Page<LineScene> {
   private final Label summary = Controls.wrapped("", "small");
   private final VBox box;
   private final Map<KeyCode, Integer> down = new HashMap<>();
+  private final OpenInput input = new OpenInput();
   private Optional<LineTake> recording = Optional.empty();
   private Optional<LineTake> lastTake = Optional.empty();
-  private Optional<PadInput> device = Optional.empty();
   private LineScene scene;
 
   PlayPage(LineBench bench) {
@@ -179,8 +179,12 @@ final class PlayPage implements Page<LineScene> {
     }
     double nanosPerTick = millisPerTick() * NANOS_PER_MILLI;
     NoteRecorder taking = new NoteRecorder(line.get().ticks(), 1 / nanosPerTick);
+    Optional<String> trouble = input.open(device(), settings.input(), new Listener(taking));
+    if (trouble.isPresent()) {
+      summary.setText(trouble.get());
+      return;
+    }
     recording = Optional.of(new LineTake(line.get().part().id(), line.get().pattern(), taking));
-    open(taking);
     record.setText("stop and keep");
     summary.setText("counting in …");
     bench.desk().play().playInto(trial.get().change(), trial.get().range());
@@ -189,19 +193,6 @@ final class PlayPage implements Page<LineScene> {
 
   private double millisPerTick() {
     return scene.line().song().brief().tempo().millis(1);
-  }
-
-  private void open(NoteRecorder taking) {
-    device = device();
-    try {
-      if (device.isPresent()) {
-        device.get().open(new Listener(taking));
-      }
-    } catch (MidiUnavailableException e) {
-      summary.setText(
-          settings.input() + " is in use by another program; close that and try again.");
-      device = Optional.empty();
-    }
   }
 
   /** What is played on; empty for the keys of the computer. */
@@ -257,8 +248,8 @@ final class PlayPage implements Page<LineScene> {
       boolean first = !now.clock().moving();
       long nanos = System.nanoTime();
       now.clock().at(moment.sectionTick() % scene.line().ticks(), nanos);
-      if (first && device.orElse(null) instanceof SimulatedPlayer player) {
-        player.begin(now.clock().began(nanos));
+      if (first) {
+        input.as(SimulatedPlayer.class).ifPresent(it -> it.begin(now.clock().began(nanos)));
       }
       summary.setText("recording on " + settings.input() + ": " + now.count() + " notes");
     }
@@ -282,8 +273,7 @@ final class PlayPage implements Page<LineScene> {
 
   private void close() {
     down.clear();
-    device.ifPresent(PadInput::close);
-    device = Optional.empty();
+    input.close();
   }
 
   /** The take that was played into the line in front. */

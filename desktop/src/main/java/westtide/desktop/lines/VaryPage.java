@@ -196,27 +196,25 @@ final class VaryPage implements Page<LineScene> {
     PatternTrial.of(line.song(), line.part().id(), line.pattern(), bars, line.place())
         .map(trial -> trial.with(edits.replace("", take).change()::apply))
         .ifPresent(trial -> desk.play().tryOut(trial.change(), trial.range()));
-    told.setText(index < 0 ? "The line as it is." : NoteCount.told(drawn.get(index), line));
+    told.setText(index < 0 ? "The line as it is." : told(drawn.get(index), line));
   }
 
   /** What a take differs in, in words. */
-  private static final class NoteCount {
-    private static String told(Pattern.Written take, HeardLine line) {
-      int low = take.notes().stream().mapToInt(Note::key).min().orElse(0);
-      int high = take.notes().stream().mapToInt(Note::key).max().orElse(0);
-      long starts =
-          take.notes().stream()
-              .filter(n -> line.notes().stream().anyMatch(o -> o.start() == n.start()))
-              .count();
-      return take.notes().size()
-          + " notes in "
-          + take.bars()
-          + " bars, over "
-          + (high - low)
-          + " semitones; "
-          + starts
-          + " start where a note of the line starts now.";
-    }
+  private static String told(Pattern.Written take, HeardLine line) {
+    int low = take.notes().stream().mapToInt(Note::key).min().orElse(0);
+    int high = take.notes().stream().mapToInt(Note::key).max().orElse(0);
+    long starts =
+        take.notes().stream()
+            .filter(n -> line.notes().stream().anyMatch(o -> o.start() == n.start()))
+            .count();
+    return take.notes().size()
+        + " notes in "
+        + take.bars()
+        + " bars, over "
+        + (high - low)
+        + " semitones; "
+        + starts
+        + " start where a note of the line starts now.";
   }
 
   private void keep() {

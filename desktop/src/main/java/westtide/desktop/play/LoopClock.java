@@ -1,10 +1,15 @@
 package westtide.desktop.play;
 
+import westtide.rhythm.Ticks;
+
 /**
  * Where a loop stands at a time. The place is known frame by frame only roughly; the mean of all
  * frames is what is played against it is measured by.
  */
 public final class LoopClock {
+  /** Ticks before the first beat from which something is meant for it. */
+  private static final double LEADING_IN = Ticks.PER_STEP / 2.0;
+
   private final int ticks;
   private final double ticksPerNano;
   private double reference;
@@ -49,9 +54,12 @@ public final class LoopClock {
     return within(reference + sum / Math.max(1, frames) + nanos * ticksPerNano);
   }
 
-  /** Ticks since the loop was first seen moving, negative while it counted in. */
-  public double since(long nanos) {
-    return (nanos - began) * ticksPerNano;
+  /**
+   * Whether what is played at a time belongs to the loop: what is played while it counts in does
+   * not, but for what leads into the first beat.
+   */
+  public boolean counted(long nanos) {
+    return between(began, nanos) >= -LEADING_IN;
   }
 
   /** Ticks from one time to another. */
