@@ -20,6 +20,8 @@ for number, track in enumerate(file.tracks, start=1):
             rows.append([number, tick, "End_track", []])
         elif message.type == "program_change":
             rows.append([number, tick, "Program_c", [message.channel, message.program]])
+        elif message.type == "control_change":
+            rows.append([number, tick, "Control_c", [message.channel, message.control, message.value]])
         elif message.type in ("note_on", "note_off"):
             kind = "Note_on_c" if message.type == "note_on" else "Note_off_c"
             rows.append([number, tick, kind, [message.channel, message.note, message.velocity]])

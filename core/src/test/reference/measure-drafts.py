@@ -150,7 +150,8 @@ def measure(drafts):
             chord = chord_at(draft.chords(), start)
             out["lead notes"] += 1
             out["lead outside"] += key % 12 not in scale and not (chord and key % 12 in chord["tones"])
-            out["lead out of range"] += not draft.facts["low"] <= key <= draft.facts["high"]
+            # a hinted lead stands an octave higher
+            out["lead out of range"] += not draft.facts["low"] <= key <= draft.facts["high"] + 12
         if lead:
             velocities = [n[3] for n in lead]
             out["velocity range"] += max(velocities) - min(velocities)

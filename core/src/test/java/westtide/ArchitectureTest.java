@@ -40,7 +40,9 @@ class ArchitectureTest {
               Map.entry("play", List.of("text", "sound", "score", "song", "theory", "rhythm")),
               Map.entry(
                   "review",
-                  List.of("text", "follow", "score", "sound", "style", "song", "theory", "rhythm")),
+                  List.of(
+                      "text", "follow", "score", "compose", "sound", "style", "song", "theory",
+                      "rhythm")),
               Map.entry(
                   "file", List.of("text", "style", "score", "sound", "song", "theory", "rhythm"))));
 

@@ -97,4 +97,15 @@ public final class Songs {
     }
     return new Pattern.Drums(bars, out);
   }
+
+  /** The song as it comes back from a file. */
+  public static Song filed(Song song) throws java.io.IOException {
+    java.nio.file.Path file = java.nio.file.Files.createTempFile("song", ".tide");
+    try {
+      westtide.file.SongFile.write(song, file);
+      return westtide.file.SongFile.read(file);
+    } finally {
+      java.nio.file.Files.deleteIfExists(file);
+    }
+  }
 }

@@ -1,5 +1,6 @@
 package westtide.bench;
 
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -11,6 +12,8 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
+import westtide.compose.TransitionDraft;
+import westtide.review.Energy;
 import westtide.review.Soundings;
 import westtide.review.Weight;
 import westtide.rhythm.Hit;
@@ -20,6 +23,9 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
+import westtide.song.edit.FormEdits;
+import westtide.song.id.SectionId;
+import westtide.song.mix.Curve;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 
@@ -35,6 +41,9 @@ public class EnsembleBenchmark {
   private Song edited;
   private Score score;
   private Style style;
+  private Song announced;
+  private Score scored;
+  private Song moved;
 
   /** Grows the song, and the same song with one hit more. */
   @Setup
@@ -47,6 +56,34 @@ public class EnsembleBenchmark {
         new DrumEdits(drums.id(), drums.usual().name())
             .place(DrumVoice.CLOSED_HAT.lane(), Hit.of(1, 60))
             .apply(song);
+  }
+
+  /** The song with every section announced and a curve, and the same with one change more. */
+  @Setup
+  public void announce() {
+    Song plain = LargeSongs.ensemble();
+    Song marked =
+        new TransitionDraft(StyleBook.shipped().get("house"), plain).propose().apply(plain);
+    SectionId section = marked.form().id(7);
+    Part keys = marked.parts(Role.CHORDS).get(0);
+    announced =
+        FormEdits.curves(
+                section, keys.id(), List.of(Curve.straight(Curve.Kind.LOW_PASS, 400, 20_000)))
+            .apply(marked);
+    scored = Score.of(announced);
+    moved = FormEdits.resize(section, 12).apply(announced);
+  }
+
+  /** The score after a section became longer, which reaches every part. */
+  @Benchmark
+  public Score formEdit() {
+    return scored.after(moved);
+  }
+
+  /** The energy of every bar, as the tide chart draws it. */
+  @Benchmark
+  public Energy energy() {
+    return Energy.of(scored);
   }
 
   /** Song to score. */

@@ -4,7 +4,9 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -38,6 +40,12 @@ final class ExportCommand implements Callable<Integer> {
   private Path parts;
 
   @Option(
+      names = "--sections",
+      paramLabel = "DIR",
+      description = "one file for each section, transitions and curves included")
+  private Path sections;
+
+  @Option(
       names = "--lanes",
       paramLabel = "DIR",
       description = "one file for each lane of every drum part")
@@ -65,9 +73,10 @@ final class ExportCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    if (midi == null && parts == null && lanes == null && wav == null && stems == null) {
+    if (Stream.of(midi, parts, sections, lanes, wav, stems).allMatch(Objects::isNull)) {
       throw new IllegalArgumentException(
-          "say what to write: --midi FILE.mid, --parts DIR, --lanes DIR, --wav FILE.wav or --stems DIR");
+          "say what to write: --midi FILE.mid, --parts DIR, --sections DIR, --lanes DIR,"
+              + " --wav FILE.wav or --stems DIR");
     }
     WavFormat format = new WavFormat(rate, bits);
     PrintWriter out = spec.commandLine().getOut();
@@ -82,6 +91,10 @@ final class ExportCommand implements Callable<Integer> {
     if (parts != null) {
       OutputFolder.make(parts);
       MidiFile.writeParts(score, slides, parts).forEach(out::println);
+    }
+    if (sections != null) {
+      OutputFolder.make(sections);
+      MidiFile.writeSections(score, slides, sections).forEach(out::println);
     }
     if (lanes != null) {
       OutputFolder.make(lanes);

@@ -81,7 +81,8 @@ final class NewCommand implements Callable<Integer> {
       paramLabel = "LINE",
       description =
           "such as \"intro 8, main 16 drums-out crash, groove 4 x2\"; after the bars stands how a"
-              + " section is entered: drums-out, stop, snare-stop, crash")
+              + " section is entered: fill, crash, stop, drums-out, riser, reverse, ramp, open, run,"
+              + " count, gap 2 (bars), riser:8 (beats) and others, or none")
   private String form;
 
   @Option(names = "--seed", paramLabel = "N", description = "the take; 1 when not given")

@@ -71,6 +71,12 @@ final class SongText {
     for (JsonNode transition : section.path("enteredBy")) {
       line("  entered by %s", transition.asText());
     }
+    for (JsonNode mark : section.path("marks")) {
+      line("  at %s", mark.asText());
+    }
+    for (JsonNode curve : section.path("moves")) {
+      line("  moves %s", curve.asText());
+    }
     for (JsonNode play : section.path("plays")) {
       int from = play.path("fromBar").asInt();
       int to = play.path("toBar").asInt();
@@ -87,10 +93,10 @@ final class SongText {
     JsonNode source = note.path("source");
     String place =
         source.has("step")
-            ? "step " + source.path("step").asInt()
-            : "note " + source.path("note").asInt();
+            ? ", step " + source.path("step").asInt()
+            : source.has("note") ? ", note " + source.path("note").asInt() : "";
     line(
-        "%-10s %-20s %-10s key %3d velocity %3d ticks %5d from %s, %s",
+        "%-10s %-20s %-10s key %3d velocity %3d ticks %5d from %s%s",
         text(note, "at"),
         text(note, "part"),
         text(note, "name"),

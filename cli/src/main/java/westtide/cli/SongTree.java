@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.file.MidiPlan;
+import westtide.review.Energy;
 import westtide.rhythm.Meter;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -47,6 +48,13 @@ final class SongTree {
     for (int i = 0; i < song.form().sections().size(); i++) {
       form.add(section(i));
     }
+    song.main().flatMap(song::part).ifPresent(main -> out.put("mainPart", main.name()));
+    if (song.alternatives().count() > 1) {
+      out.put("forms", song.alternatives().count());
+      out.put("presentForm", song.alternatives().present() + 1);
+    }
+    ArrayNode energy = out.putArray("energy");
+    Energy.of(score).bars().forEach(bar -> energy.add(Math.round(bar)));
     if (notes) {
       ArrayNode all = out.putArray("notes");
       MidiPlan plan = MidiPlan.of(score.parts());
@@ -132,6 +140,8 @@ final class SongTree {
       ArrayNode entry = out.putArray("enteredBy");
       section.entry().forEach(transition -> entry.add(transition.toString()));
     }
+    addMarks(section, out);
+    addCurves(section, out);
     ArrayNode plays = out.putArray("plays");
     for (ScoredPart part : score.parts()) {
       for (Passage passage : part.passages()) {
@@ -149,6 +159,37 @@ final class SongTree {
     return out;
   }
 
+  private static void addMarks(Section section, ObjectNode out) {
+    if (section.marks().stream().anyMatch(mark -> mark.bar() > 0)) {
+      ArrayNode marks = out.putArray("marks");
+      section.marks().stream()
+          .filter(mark -> mark.bar() > 0)
+          .forEach(mark -> marks.add("bar " + (mark.bar() + 1) + ": " + mark.transition()));
+    }
+  }
+
+  private void addCurves(Section section, ObjectNode out) {
+    if (section.curves().isEmpty()) {
+      return;
+    }
+    ArrayNode curves = out.putArray("moves");
+    section
+        .curves()
+        .forEach(
+            (part, list) ->
+                list.forEach(
+                    curve ->
+                        curves.add(
+                            song.part(part).map(Part::name).orElse("")
+                                + ": "
+                                + curve
+                                + " from bar "
+                                + (curve.fromBar() + 1)
+                                + ", "
+                                + curve.barsIn(section.bars())
+                                + " bars")));
+  }
+
   private ObjectNode note(Part part, ScoredNote note) {
     ObjectNode out =
         node()
@@ -164,6 +205,11 @@ final class SongTree {
             .put("start", note.start())
             .put("ticks", note.ticks())
             .put("written", note.written());
+    if (note.source().transition()) {
+      ObjectNode made = out.putObject("source").put("pattern", "a transition");
+      note.struck().ifPresent(struck -> made.put("lane", struck.lane().toString()));
+      return out;
+    }
     ObjectNode source = out.putObject("source").put("pattern", note.source().pattern());
     note.struck().ifPresent(struck -> source.put("lane", struck.lane().toString()));
     source.put(note.struck().isPresent() ? "step" : "note", note.source().index() + 1);

@@ -150,7 +150,7 @@ class MainTest {
     try (Stream<Path> files = Files.list(parts)) {
       assertThat(files.map(p -> p.getFileName().toString()))
           .contains("Night Tide 142 F#m 808.mid", "Night Tide 142 F#m Drums.mid")
-          .hasSize(5);
+          .hasSize(6);
     }
   }
 

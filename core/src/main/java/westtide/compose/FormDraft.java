@@ -74,10 +74,23 @@ public final class FormDraft {
       Optional<Section> kept = left.stream().filter(item::means).findFirst();
       kept.ifPresent(left::remove);
       sections.add(
-          kept.map(section -> section.withBars(item.bars()).withEntry(item.entry()))
+          kept.map(section -> entered(section.withBars(item.bars()), item.entry()))
               .orElseGet(() -> section(item)));
     }
     return new Form(sections);
+  }
+
+  /** A transition that is typed as it was keeps the parts it is for. */
+  private static Section entered(Section section, List<Transition> typed) {
+    List<Transition> left = new ArrayList<>(section.entry());
+    List<Transition> entry = new ArrayList<>();
+    for (Transition one : typed) {
+      Optional<Transition> same =
+          left.stream().filter(old -> old.word().equals(one.word())).findFirst();
+      same.ifPresent(left::remove);
+      entry.add(same.orElse(one));
+    }
+    return section.withEntry(entry);
   }
 
   private Section section(FormLine.Item item) {
@@ -105,6 +118,7 @@ public final class FormDraft {
       case DRUMS -> SongDraft.DRUMS.value();
       case SUB -> SongDraft.SUB.value();
       case BASS -> SongDraft.BASS.value();
+      case MARKS -> "marks";
     };
   }
 
@@ -169,22 +183,5 @@ public final class FormDraft {
                 section.withEachCell(
                     line.id(), c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller())))
         .orElse(section);
-  }
-
-  /**
-   * What a style usually does where sections meet, at every entry of a hook and at no other: the
-   * transitions its book names.
-   *
-   * @param sentences what the style says, the most usual first
-   */
-  public static Form announced(Form form, List<String> sentences) {
-    List<Transition> usual =
-        sentences.stream().flatMap(sentence -> Transition.said(sentence).stream()).toList();
-    List<Section> out = new ArrayList<>();
-    for (Section section : form.sections()) {
-      boolean hook = section.word().kind() == SectionKind.HOOK && !out.isEmpty();
-      out.add(hook ? section.withEntry(usual) : section);
-    }
-    return new Form(out);
   }
 }

@@ -26,6 +26,7 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
+import westtide.song.edit.MarksPart;
 import westtide.song.id.PartId;
 import westtide.style.FormHabit;
 import westtide.style.PartHabit;
@@ -135,10 +136,13 @@ public record SongDraft(
             .toList();
     Form drafted =
         FormDraft.in(style, progressions, parts).form(FormLine.parse(line()).orElseThrow());
-    Form announced =
-        formLine.isPresent() ? drafted : FormDraft.announced(drafted, style.transitions());
-    Form form = style.chords().pedal() ? withPedal(announced, brief.key()) : announced;
-    Song song = new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
+    Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
+    Song plain =
+        new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");
+    Song song =
+        formLine.isPresent()
+            ? MarksPart.with(plain)
+            : new TransitionDraft(style, plain).propose().apply(plain);
     return style.groove().schools().throughWritten() ? DrumSchools.withEightBars(song, true) : song;
   }
 

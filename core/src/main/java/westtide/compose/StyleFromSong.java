@@ -86,7 +86,7 @@ public final class StyleFromSong {
         bass(),
         sound(),
         form(),
-        base.transitions(),
+        base.boundaries(),
         base.checklist(),
         reasons());
   }

@@ -67,10 +67,10 @@ public final class Bounce {
     List<Written> out = new ArrayList<>();
     for (ScoredPart part : playing) {
       Path path = folder.resolve(FileNames.wav(song, part.part()));
-      double done = out.size() / (double) playing.size();
+      int done = out.size();
       Watch share =
           new Watch(
-              watch.cancelled(), each -> watch.progress().accept(done + each / playing.size()));
+              watch.cancelled(), each -> watch.progress().accept((done + each) / playing.size()));
       Optional<Written> stem =
           write(path, (sink, w) -> mixdown.stem(part.part().id(), sink, w), share);
       if (stem.isEmpty()) {

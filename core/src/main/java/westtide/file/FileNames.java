@@ -41,6 +41,12 @@ public final class FileNames {
     return stem(song) + " " + safe(song, part) + " " + lane + ".mid";
   }
 
+  /** For example {@code "Lamp Room 146 F#m 03 verse.mid"}: numbered, so that they sort. */
+  public static String midiSection(Song song, int place) {
+    String number = String.format(Locale.ROOT, "%02d", place + 1);
+    return stem(song) + " " + number + " " + safe(song.form().label(place)) + ".mid";
+  }
+
   /** A part's name as a file can have it, numbered where an earlier part's comes out the same. */
   private static String safe(Song song, Part part) {
     Set<String> taken = new HashSet<>();

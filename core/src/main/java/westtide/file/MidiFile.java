@@ -28,11 +28,11 @@ import westtide.song.id.PartId;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
- * meter, key signature and a marker at every section, then a track for each part that plays, with
- * its name, General MIDI program, level (controller 7), pan (controller 10) and gate (controller
- * 11). Drums are on channel 10 and list their lanes with the notes they are written as; what does
- * not fit sixteen channels goes on to further ports. Tuning by cents is said on every pitched
- * channel.
+ * meter, key signature and a marker at every section, then a track for each part that plays,with
+ * its name, General MIDI program, level (controller 7), pan (controller 10), expression (controller
+ * 11) and what moves of it. Drums are on channel 10 and list their lanes with the notes they are
+ * written as; what does not fit sixteen channels goes on to further ports. Tuning by cents is said
+ * on every pitched channel.
  */
 public final class MidiFile {
   private static final int TYPE = 1;
@@ -88,6 +88,24 @@ public final class MidiFile {
     for (ScoredPart part : playing(score)) {
       Path path = folder.resolve(FileNames.midi(score.song(), part.part()));
       WholeFile.write(path, bytes(score, List.of(part), slides));
+      out.add(path);
+    }
+    return out;
+  }
+
+  /**
+   * Writes one file for each section, with what starts in it, its transitions and its curves, under
+   * the names of {@link FileNames}, and returns them.
+   *
+   * @throws UnusableFileException when the folder cannot be written
+   */
+  public static List<Path> writeSections(Score score, Slides slides, Path folder)
+      throws UnusableFileException {
+    List<Path> out = new ArrayList<>();
+    for (int place = 0; place < score.song().form().sections().size(); place++) {
+      Path path = folder.resolve(FileNames.midiSection(score.song(), place));
+      Score section = SectionScore.of(score, place);
+      WholeFile.write(path, bytes(section, section.parts(), slides));
       out.add(path);
     }
     return out;
@@ -191,7 +209,7 @@ public final class MidiFile {
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
     control(track, channel, VOLUME, MidiMix.volume(part.part().mix()));
     control(track, channel, PAN, MidiMix.pan(part.part().mix()));
-    for (MidiEvent event : MidiGate.of(part.part().mix().gate(), channel, score.ticks())) {
+    for (MidiEvent event : MidiMotions.of(part, channel, score.ticks())) {
       track.add(event);
     }
     int cents = score.song().brief().cents() + part.part().transposition().cents();
@@ -202,7 +220,7 @@ public final class MidiFile {
     if (slides == Slides.BEND && MidiSlides.any(notes)) {
       registered(track, channel, 0, MidiSlides.RANGE, 0);
     }
-    for (MidiEvent event : notes(notes, channel, slides)) {
+    for (MidiEvent event : MidiPrograms.among(notes(notes, channel, slides), notes, program)) {
       track.add(event);
     }
     track.add(meta(END_OF_TRACK, score.ticks()));

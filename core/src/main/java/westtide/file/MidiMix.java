@@ -16,16 +16,25 @@ final class MidiMix {
 
   /** Controller 7, 0 to 127. */
   static int volume(Mix mix) {
-    if (mix.level() == Mix.SILENT) {
+    return (int) Math.round(volume(mix.level()));
+  }
+
+  /** Controller 7 at a level in tenths of a dB, not rounded. */
+  static double volume(double tenths) {
+    if (tenths <= Mix.SILENT) {
       return 0;
     }
-    double decibels = (mix.level() - LOUDEST_TENTHS) / 10;
-    long value = Math.round(127 * Math.pow(10, decibels / 40));
-    return (int) Math.max(0, Math.min(127, value));
+    double decibels = (tenths - LOUDEST_TENTHS) / 10;
+    return Math.max(0, Math.min(127, 127 * Math.pow(10, decibels / 40)));
   }
 
   /** Controller 10: 1 left, 64 middle, 127 right. */
   static int pan(Mix mix) {
-    return (int) Math.round(CENTRE + mix.pan() * SIDE / 100.0);
+    return (int) Math.round(pan(mix.pan()));
+  }
+
+  /** Controller 10 of a place from −100 left to 100 right, not rounded. */
+  static double pan(double place) {
+    return CENTRE + place * SIDE / 100.0;
   }
 }

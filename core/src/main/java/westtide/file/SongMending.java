@@ -1,6 +1,7 @@
 package westtide.file;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.ArrayList;
@@ -10,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 
 /**
@@ -51,13 +53,16 @@ final class SongMending {
           .filter(part -> part.path("role").asText().equals("LEAD"))
           .forEach(part -> part.put("role", "LINE"));
       LeftFindings.rename(tree);
-      tree.put("version", 2);
+    }
+    if (tree.path("version").asInt(1) < SongWriter.VERSION) {
+      tree.put("version", SongWriter.VERSION);
     }
     Map<String, String> ids = ids(parts);
     parts.forEach(part -> part.put("id", ids.getOrDefault(part.path("id").asText(), "part")));
     names(parts);
     numberSections();
     objects(tree.path("form")).forEach(section -> mendSection(section, parts, ids));
+    forms().forEach(form -> objects(form).forEach(section -> mendSection(section, parts, ids)));
   }
 
   private static List<ObjectNode> objects(JsonNode array) {
@@ -104,6 +109,14 @@ final class SongMending {
     }
   }
 
+  /** The forms that wait beside the present one. */
+  private List<JsonNode> forms() {
+    List<JsonNode> out = new ArrayList<>();
+    tree.path("alternatives").path("before").forEach(out::add);
+    tree.path("alternatives").path("after").forEach(out::add);
+    return out;
+  }
+
   private void numberSections() {
     List<ObjectNode> sections = objects(tree.path("form"));
     int next = 1 + sections.stream().mapToInt(s -> s.path("id").asInt(0)).max().orElse(0);
@@ -115,7 +128,8 @@ final class SongMending {
   }
 
   private void mendSection(ObjectNode section, List<ObjectNode> parts, Map<String, String> ids) {
-    for (String field : List.of("cells", "ramps")) {
+    renameMoves(section);
+    for (String field : List.of("cells", "curves")) {
       if (section.path(field) instanceof ObjectNode byPart) {
         section.set(field, known(section, byPart, ids));
       }
@@ -133,6 +147,35 @@ final class SongMending {
             cells ->
                 objects(cells.getValue())
                     .forEach(cell -> mendCell(section, cell, patterns.get(cells.getKey()))));
+  }
+
+  /** Straight movements are curves now, transitions are marks. */
+  private static void renameMoves(ObjectNode section) {
+    if (section.remove("ramps") instanceof ObjectNode ramps && !section.has("curves")) {
+      ramps.properties().forEach(part -> objects(part.getValue()).forEach(SongMending::curve));
+      section.set("curves", ramps);
+    }
+    if (section.remove("entry") instanceof ArrayNode entry && !section.has("marks")) {
+      ArrayNode marks = section.putArray("marks");
+      for (JsonNode word : entry) {
+        Transition.parse(word.asText())
+            .ifPresent(
+                what ->
+                    marks
+                        .addObject()
+                        .put("bar", 0)
+                        .put("is", what.kind().word())
+                        .put("beats", what.beats()));
+      }
+    }
+  }
+
+  private static void curve(ObjectNode ramp) {
+    JsonNode from = ramp.remove("from");
+    JsonNode to = ramp.remove("to");
+    ArrayNode points = ramp.put("from", 0).put("bars", 0).putArray("points");
+    points.addArray().add(0).add(from).add("STRAIGHT");
+    points.addArray().add(1000).add(to).add("STRAIGHT");
   }
 
   private ObjectNode known(ObjectNode section, ObjectNode byPart, Map<String, String> ids) {

@@ -11,7 +11,6 @@ import static westtide.file.Fields.unknown;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -24,11 +23,9 @@ import westtide.rhythm.Tempo;
 import westtide.song.Arpeggio;
 import westtide.song.BorrowedRhythm;
 import westtide.song.Brief;
-import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.KickLink;
-import westtide.song.Level;
 import westtide.song.LineCycle;
 import westtide.song.LowLine;
 import westtide.song.NamedPattern;
@@ -38,19 +35,14 @@ import westtide.song.Pattern;
 import westtide.song.PhraseUnit;
 import westtide.song.Plan;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.Transposition;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
-import westtide.song.id.SectionId;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
 import westtide.theory.Key;
-import westtide.theory.NoteName;
 
 /**
  * Turns the tree of a song file into a song. Whatever does not fit is an {@link
@@ -74,7 +66,9 @@ final class SongReader {
         brief(field(json, "brief")),
         list(field(json, "progressions"), n -> placed("progression", n, ChordFields::progression)),
         list(field(json, "parts"), n -> placed("part", n, SongReader::part)),
-        new Form(list(field(json, "form"), n -> placed("section", n, SongReader::section))),
+        new Form(list(field(json, "form"), n -> placed("section", n, FormFields::section))),
+        FormFields.main(json),
+        FormFields.alternatives(json),
         left(),
         "{}");
   }
@@ -243,34 +237,5 @@ final class SongReader {
               ChordFields.members(field(node, "without")));
       default -> throw unknown("following rule", follows);
     };
-  }
-
-  private static Section section(JsonNode node) {
-    String word = text(node, "section");
-    Map<PartId, List<Cell>> cells = new LinkedHashMap<>();
-    field(node, "cells")
-        .properties()
-        .forEach(
-            entry ->
-                cells.put(PartId.of(entry.getKey()), list(entry.getValue(), SongReader::cell)));
-    return new Section(
-        SectionId.of(number(node, "id")),
-        SectionWord.find(word).orElseThrow(() -> unknown("section", word)),
-        number(node, "bars"),
-        text(node, "progression"),
-        cells,
-        SoundFields.ramps(node.path("ramps")),
-        node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty(),
-        node.has("name") ? Optional.of(text(node, "name")) : Optional.empty(),
-        node.has("entry") ? list(field(node, "entry"), SongReader::transition) : List.of());
-  }
-
-  private static Transition transition(JsonNode node) {
-    String word = node.asText();
-    return Transition.parse(word).orElseThrow(() -> unknown("transition", word));
-  }
-
-  private static Cell cell(JsonNode node) {
-    return new Cell(number(node, "from"), Level.parse(text(node, "level")), text(node, "pattern"));
   }
 }

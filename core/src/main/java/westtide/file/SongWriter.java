@@ -6,7 +6,6 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.song.Arpeggio;
 import westtide.song.BorrowedRhythm;
 import westtide.song.Brief;
-import westtide.song.Cell;
 import westtide.song.FollowRule;
 import westtide.song.LineCycle;
 import westtide.song.LowLine;
@@ -15,7 +14,6 @@ import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.PhraseUnit;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transposition;
 import westtide.song.line.ChordNote;
@@ -23,7 +21,7 @@ import westtide.song.line.ChordNote;
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
   static final String FORMAT = "west-tide song";
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   private final JsonNodeFactory nodes = JsonNodeFactory.instance;
 
@@ -36,8 +34,7 @@ final class SongWriter {
     song.progressions().forEach(row -> progressions.add(ChordFields.write(row)));
     ArrayNode parts = out.putArray("parts");
     song.parts().forEach(part -> parts.add(part(part)));
-    ArrayNode form = out.putArray("form");
-    song.form().sections().forEach(section -> form.add(section(section)));
+    FormFields.write(song, out);
     ArrayNode left = out.putArray("leftAlone");
     song.leftAlone().forEach(left::add);
     return out;
@@ -257,41 +254,5 @@ final class SongWriter {
         .add(note.octave())
         .add(note.velocity())
         .add(note.slide());
-  }
-
-  private ObjectNode section(Section section) {
-    ObjectNode out =
-        nodes
-            .objectNode()
-            .put("id", section.id().number())
-            .put("section", section.word().toString())
-            .put("bars", section.bars())
-            .put("progression", section.progression());
-    ObjectNode cells = out.putObject("cells");
-    section
-        .cells()
-        .forEach(
-            (part, list) -> {
-              ArrayNode array = cells.putArray(part.value());
-              list.forEach(cell -> array.add(cell(cell)));
-            });
-    section.pedal().ifPresent(note -> out.put("pedal", note.toString()));
-    if (!section.ramps().isEmpty()) {
-      out.set("ramps", SoundFields.writeRamps(section.ramps()));
-    }
-    section.name().ifPresent(name -> out.put("name", name));
-    if (!section.entry().isEmpty()) {
-      ArrayNode entry = out.putArray("entry");
-      section.entry().forEach(transition -> entry.add(transition.word()));
-    }
-    return out;
-  }
-
-  private ObjectNode cell(Cell cell) {
-    return nodes
-        .objectNode()
-        .put("from", cell.fromBar())
-        .put("level", cell.level().toString())
-        .put("pattern", cell.pattern());
   }
 }

@@ -1,28 +1,23 @@
 package westtide.file;
 
 import static westtide.file.Fields.field;
-import static westtide.file.Fields.list;
 import static westtide.file.Fields.named;
 import static westtide.file.Fields.number;
 import static westtide.file.Fields.text;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import westtide.rhythm.Figure;
-import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
-import westtide.song.mix.Ramp;
 
-/** The part of a song file that says how parts sound: instrument, mix and movements. */
+/** The part of a song file that says how parts sound: instrument and mix. */
 final class SoundFields {
   private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
 
@@ -90,33 +85,5 @@ final class SoundFields {
 
   private static Gate gate(JsonNode node) {
     return new Gate(new Figure(text(node, "figure")), number(node, "depth"));
-  }
-
-  static ObjectNode writeRamps(Map<PartId, List<Ramp>> ramps) {
-    ObjectNode out = NODES.objectNode();
-    ramps.forEach(
-        (part, list) -> {
-          ArrayNode array = out.putArray(part.value());
-          for (Ramp ramp : list) {
-            array
-                .addObject()
-                .put("moves", ramp.kind().name())
-                .put("from", ramp.from())
-                .put("to", ramp.to());
-          }
-        });
-    return out;
-  }
-
-  static Map<PartId, List<Ramp>> ramps(JsonNode node) {
-    Map<PartId, List<Ramp>> out = new LinkedHashMap<>();
-    node.properties()
-        .forEach(e -> out.put(PartId.of(e.getKey()), list(e.getValue(), SoundFields::ramp)));
-    return out;
-  }
-
-  private static Ramp ramp(JsonNode node) {
-    return new Ramp(
-        named(Ramp.Kind.class, node, "moves"), number(node, "from"), number(node, "to"));
   }
 }

@@ -5,9 +5,9 @@ import java.util.Map;
 import westtide.song.mix.Mix;
 import westtide.sound.Engine;
 import westtide.sound.PreparedScore;
-import westtide.sound.desk.Automation;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Frames;
+import westtide.sound.desk.Movements;
 import westtide.sound.desk.Stretch;
 import westtide.sound.desk.Strip;
 import westtide.sound.instrument.InstrumentBook;
@@ -28,8 +28,7 @@ final class Metronome {
   private boolean on;
 
   Metronome(int rate) {
-    Strip strip =
-        Strip.of(Mix.PLAIN.withLevel(LEVEL), Automation.still(0), Automation.still(0), false);
+    Strip strip = Strip.of(Mix.PLAIN.withLevel(LEVEL), Movements.NONE, false);
     channel = new Channel(rate, Engine.BLOCK, strip);
     Instrument stick = InstrumentBook.shipped().get("stick");
     high = click(stick, rate, HIGH);

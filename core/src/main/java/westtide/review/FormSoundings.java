@@ -7,13 +7,13 @@ import westtide.rhythm.Clock;
 import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Level;
+import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.style.Style;
@@ -23,12 +23,14 @@ final class FormSoundings {
   private static final double SHORTEST_SECONDS = 140;
   private static final double LONGEST_SECONDS = 210;
 
+  private final Score score;
   private final Song song;
   private final Form form;
   private final Energy energy;
   private final Style style;
 
   FormSoundings(Score score, Style style, Energy energy) {
+    this.score = score;
     this.song = score.song();
     this.form = song.form();
     this.energy = energy;
@@ -40,6 +42,7 @@ final class FormSoundings {
     addFlatHooks(findings);
     addEmptySections(findings);
     addLength(findings);
+    findings.addAll(new ArrangementFindings(score, style, energy).all());
     return new StageSoundings(measures(), findings);
   }
 
@@ -151,13 +154,26 @@ final class FormSoundings {
   /** Whether a bar is silent because everything stops on purpose, before a section or in it. */
   private boolean stopped(int index, int bar) {
     int beats = song.brief().meter().beats();
+    int inside = bar - form.startBar(index);
     boolean last = index + 1 == form.sections().size();
-    List<Transition> next = last ? List.of() : form.sections().get(index + 1).entry();
-    int before = last ? 0 : (form.startBar(index + 1) - bar) * beats;
-    int since = (bar - form.startBar(index)) * beats;
-    return next.stream().anyMatch(t -> t instanceof Transition.Stop s && s.beats() >= before)
-        || form.sections().get(index).entry().stream()
-            .anyMatch(t -> t instanceof Transition.SnareStop s && since > 0 && since <= s.beats());
+    List<Mark> marks = new ArrayList<>(form.sections().get(index).marks());
+    if (!last) {
+      int end = form.sections().get(index).bars();
+      form.sections().get(index + 1).entry().forEach(what -> marks.add(new Mark(end, what)));
+    }
+    return marks.stream()
+        .anyMatch(
+            mark ->
+                switch (mark.transition().kind()) {
+                  case STOP, GAP, HOLD, DRUMS_OUT ->
+                      (mark.bar() - inside) * beats <= mark.transition().beats()
+                          && inside < mark.bar();
+                  case SNARE_STOP ->
+                      inside > mark.bar()
+                          && (inside - mark.bar()) * beats <= mark.transition().beats();
+                  case FADE -> inside >= mark.bar();
+                  default -> false;
+                });
   }
 
   private Finding empty(int index, int bar) {

@@ -4,9 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.IntStream;
+import westtide.song.Cell;
+import westtide.song.Form;
+import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.edit.Edit;
+import westtide.song.edit.FormEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
@@ -19,6 +28,9 @@ import westtide.sound.Listening;
 final class HeardSoundings {
   private static final double MOST_PUSHED = 4;
   private static final double MOST_OVERLAP = 0.75;
+
+  /** LU an intro lies under the hook at most (common practice). */
+  private static final double MOST_UNDER = 9;
 
   private final Song song;
   private final Listening heard;
@@ -36,6 +48,52 @@ final class HeardSoundings {
     measures.add(Measure.level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
     measures.add(lows());
     return new StageSoundings(measures, pushed());
+  }
+
+  /** How far the intro lies under the hooks, where there are both. */
+  StageSoundings form() {
+    Form form = song.form();
+    OptionalDouble hook =
+        IntStream.range(0, Math.min(form.sections().size(), heard.sections().size()))
+            .filter(i -> form.sections().get(i).word().kind() == SectionKind.HOOK)
+            .mapToDouble(i -> heard.sections().get(i))
+            .max();
+    boolean intro =
+        !heard.sections().isEmpty() && form.sections().get(0).word().kind() == SectionKind.INTRO;
+    if (hook.isEmpty() || !intro) {
+      return new StageSoundings(List.of(), List.of());
+    }
+    double under = hook.getAsDouble() - heard.sections().get(0);
+    Measure measure = Measure.level("intro under the hook, LU", under, 0, 30, 2, MOST_UNDER);
+    return new StageSoundings(List.of(measure), under > MOST_UNDER ? quiet(under) : List.of());
+  }
+
+  private List<Finding> quiet(double under) {
+    Section intro = song.form().sections().get(0);
+    List<Edit> fuller = new ArrayList<>();
+    for (Part part : song.parts()) {
+      for (Cell cell : intro.cells(part.id())) {
+        if (cell.level() != Level.OUT) {
+          fuller.add(
+              FormEdits.level(
+                  intro.id(), part.id(), cell.fromBar(), cell.beat(), cell.level().fuller()));
+        }
+      }
+    }
+    Optional<Fix> fix =
+        fuller.isEmpty()
+            ? Optional.empty()
+            : Optional.of(
+                new Fix(
+                    "a level fuller", Edit.together("Let the intro play a level fuller", fuller)));
+    return List.of(
+        new Finding(
+            "form.quietintro." + Math.round(under),
+            Weight.NOTE,
+            String.format(Locale.ROOT, "The intro is %.0f LU under the hook", under),
+            "the intro",
+            "More than 9 LU make people turn it up before the hook comes, and then it is too loud.",
+            fix));
   }
 
   StageSoundings lowEnd() {

@@ -52,7 +52,8 @@ public record Soundings(
     Set<String> left = edited.song().leftAlone();
     Energy after = same.at(Stage.FORM) ? energy : Energy.of(edited);
     for (Stage stage : Stage.values()) {
-      boolean rendered = heard && (stage == Stage.LEVELS || stage == Stage.LOW_END);
+      boolean rendered =
+          heard && (stage == Stage.LEVELS || stage == Stage.LOW_END || stage == Stage.FORM);
       boolean kept = !rendered && left.equals(score.song().leftAlone()) && same.at(stage);
       out.put(stage, kept ? at(stage) : without(take(stage, edited, style, after), left));
     }
@@ -77,6 +78,7 @@ public record Soundings(
     HeardSoundings sound = new HeardSoundings(song, heard);
     Map<Stage, StageSoundings> out = new EnumMap<>(stages);
     out.merge(Stage.LEVELS, without(sound.whole(), song.leftAlone()), StageSoundings::and);
+    out.merge(Stage.FORM, without(sound.form(), song.leftAlone()), StageSoundings::and);
     out.merge(Stage.LOW_END, without(sound.lowEnd(), song.leftAlone()), StageSoundings::and);
     return new Soundings(out, score, style, energy, true);
   }

@@ -76,8 +76,8 @@ final class Groove {
   private void lane(int index, CellSpan span, StrokeSink sink) {
     DrumLane lane = drums.lanes().get(index);
     StruckLane struck = StruckLane.of(lane, part, name, swing);
-    int from = span.fromBar() * meter.ticksPerBar();
-    int to = span.endBar() * meter.ticksPerBar();
+    int from = span.from(meter);
+    int to = span.to(meter);
     Set<Integer> silent = choked(index, from, to);
     for (PlacedHit laid : laid(lane, to)) {
       if (plays(lane, laid, from, to) && (silent.isEmpty() || !silent.contains(laid.tick()))) {

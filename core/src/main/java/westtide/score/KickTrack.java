@@ -37,7 +37,7 @@ final class KickTrack {
     for (Part part : drums) {
       for (CellSpan span : section.spans(part.id())) {
         if (span.cell().level() != Level.OUT && addKicks(part, span, playing)) {
-          java.util.Arrays.fill(covered, span.fromBar(), span.endBar(), true);
+          java.util.Arrays.fill(covered, span.fromBar(), span.fromBar() + span.bars(), true);
         }
       }
     }

@@ -241,8 +241,8 @@ final class Lines {
     Section section = song.form().sections().get(place);
     List<Note> out = new ArrayList<>();
     for (CellSpan span : Spans.joined(section, model)) {
-      int from = span.fromBar() * meter.ticksPerBar();
-      int to = span.endBar() * meter.ticksPerBar();
+      int from = span.from(meter);
+      int to = span.to(meter);
       Line line = of(model, Spans.name(model, span.cell()), place);
       for (Note note : HeldLine.inside(line.notes(), from, to)) {
         out.add(note.withKey(model.transposition().key(note.key())));

@@ -13,8 +13,10 @@ import westtide.song.Transposition;
  * @param sectionStart first tick of its section
  * @param end tick of the song after the stretch
  * @param transposition how far the part sounds from where it is written
+ * @param instrument the preview instrument of the stretch; empty for the part's own
  */
-record Placing(Level level, int sectionStart, int end, Transposition transposition) {
+record Placing(
+    Level level, int sectionStart, int end, Transposition transposition, String instrument) {
   /**
    * A note in time, in ticks from the start of the section.
    *
@@ -47,6 +49,7 @@ record Placing(Level level, int sectionStart, int end, Transposition transpositi
             (int) since,
             goesOn ? 0 : sounding.slide(),
             sounding.source(),
-            sounding.struck()));
+            sounding.struck(),
+            instrument));
   }
 }

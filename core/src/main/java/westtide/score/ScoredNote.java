@@ -17,6 +17,7 @@ import westtide.song.drum.LaneId;
  * @param slide ticks over which the note before slides into it; 0 where it is struck
  * @param source the pattern and what of it
  * @param struck which drum it is a stroke of; empty for notes of pitched parts
+ * @param instrument the preview instrument it is heard with; empty for the part's own
  */
 public record ScoredNote(
     int start,
@@ -27,7 +28,8 @@ public record ScoredNote(
     int since,
     int slide,
     Source source,
-    Optional<Struck> struck) {
+    Optional<Struck> struck,
+    String instrument) {
   /**
    * A drum that is struck.
    *
@@ -43,7 +45,7 @@ public record ScoredNote(
 
   /** A note struck where it is written. */
   public ScoredNote(int start, int ticks, int key, int velocity, Optional<Struck> struck) {
-    this(start, ticks, key, velocity, start, 0, 0, Source.NONE, struck);
+    this(start, ticks, key, velocity, start, 0, 0, Source.NONE, struck, "");
   }
 
   /** The tick after the last. */
@@ -56,14 +58,42 @@ public record ScoredNote(
     return struck.filter(drum -> drum.lane().voice() == voice).isPresent();
   }
 
-  /** The same note ended earlier. */
+  /** The same note ended at another tick. */
   public ScoredNote endingAt(int tick) {
     return new ScoredNote(
-        start, tick - start, key, velocity, written, since, slide, source, struck);
+        start, tick - start, key, velocity, written, since, slide, source, struck, instrument);
   }
 
   /** The same stroke on another MIDI note. */
   public ScoredNote withKey(int midi) {
-    return new ScoredNote(start, ticks, midi, velocity, written, since, slide, source, struck);
+    return new ScoredNote(
+        start, ticks, midi, velocity, written, since, slide, source, struck, instrument);
+  }
+
+  /** The same note struck with another velocity, 1 to 127. */
+  public ScoredNote withVelocity(int other) {
+    return new ScoredNote(
+        start, ticks, key, other, written, since, slide, source, struck, instrument);
+  }
+
+  /** The same note begun at another tick, ending where it did. */
+  public ScoredNote startingAt(int tick) {
+    return new ScoredNote(
+        tick, end() - tick, key, velocity, tick, 0, 0, source, struck, instrument);
+  }
+
+  /** The same note so many ticks earlier. */
+  public ScoredNote earlierBy(int less) {
+    return new ScoredNote(
+        start - less,
+        ticks,
+        key,
+        velocity,
+        Math.max(0, written - less),
+        since,
+        slide,
+        source,
+        struck,
+        instrument);
   }
 }

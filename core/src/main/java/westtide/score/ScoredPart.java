@@ -1,6 +1,9 @@
 package westtide.score;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import westtide.song.Part;
 
@@ -10,12 +13,25 @@ import westtide.song.Part;
  * @param part the part
  * @param notes its notes in order of start, then height
  * @param passages what it plays from section to section, in order; where it is out there is none
+ * @param motions what moves of it over the song
  */
-public record ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passages) {
-  /** Copies both lists. */
+public record ScoredPart(
+    Part part, List<ScoredNote> notes, List<Passage> passages, Map<Moving, Motion> motions) {
+  /** A part over which nothing moves. */
+  public ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passages) {
+    this(part, notes, passages, Map.of());
+  }
+
+  /** Copies the lists. */
   public ScoredPart {
+    motions = Collections.unmodifiableMap(new LinkedHashMap<>(motions));
     notes = List.copyOf(notes);
     passages = List.copyOf(passages);
+  }
+
+  /** How something of it moves; still where it does not. */
+  public Motion motion(Moving what) {
+    return motions.getOrDefault(what, Motion.STILL);
   }
 
   /** The notes that start inside a stretch of ticks. */

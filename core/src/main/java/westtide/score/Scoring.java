@@ -15,6 +15,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Thinning;
 import westtide.song.Transposition;
 import westtide.song.drum.LaneId;
 
@@ -67,12 +68,16 @@ final class Scoring {
       startBar += section.bars();
     }
     List<ScoredNote> sorted = NoteOrder.sorted(out);
-    List<ScoredNote> notes =
+    Boundaries.Applied applied =
         boundaries.applied(
             part,
             MonophonicCut.sameSource(
                 part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted));
-    return new ScoredPart(part, notes, passages(part, stretches, notes));
+    return new ScoredPart(
+        part,
+        applied.notes(),
+        passages(part, stretches, applied.ofPatterns()),
+        new Motions(song, part).with(applied.moves()).all());
   }
 
   private void addSection(
@@ -92,11 +97,13 @@ final class Scoring {
     String name = Spans.name(part, span.cell());
     Pattern.Drums groove = lines.groove(part, name);
     Placing placing = placing(span, start, Transposition.NONE);
+    Thinning thinning = span.cell().sound().thinning();
     new Groove(groove, part, name, meter, swing)
         .borrowing(borrowed)
         .over(
             span,
-            (lane, laid, from, ticks, velocity, semitones) ->
+            (lane, laid, from, ticks, velocity, semitones) -> {
+              if (velocity >= thinning.softest() && !thinning.lanes().contains(lane.lane().id())) {
                 placing.add(
                     out,
                     lane.swing(),
@@ -106,7 +113,9 @@ final class Scoring {
                         velocity,
                         0,
                         lane.source(laid.hit().step()),
-                        lane.struck(semitones))));
+                        lane.struck(semitones)));
+              }
+            });
   }
 
   private void addLines(
@@ -117,12 +126,8 @@ final class Scoring {
         before = Optional.empty();
         continue;
       }
-      HeldLine line =
-          new HeldLine(
-              lines.of(part, Spans.name(part, span.cell()), place),
-              span.fromBar() * meter.ticksPerBar(),
-              span.endBar() * meter.ticksPerBar());
-      Placing placing = placing(span, start, part.transposition());
+      HeldLine line = new HeldLine(thinned(part, span, place), span.from(meter), span.to(meter));
+      Placing placing = placing(span, start, higher(part, span));
       line.over(before, (written, sounding) -> placing.add(out, swing, written, sounding));
       before = Optional.of(line);
     }
@@ -130,15 +135,30 @@ final class Scoring {
 
   private Placing placing(CellSpan span, int start, Transposition transposition) {
     return new Placing(
-        span.cell().level(), start, start + span.endBar() * meter.ticksPerBar(), transposition);
+        span.cell().level(),
+        start,
+        start + span.to(meter),
+        transposition,
+        span.cell().sound().instrument());
+  }
+
+  private Line thinned(Part part, CellSpan span, int place) {
+    String name = Spans.name(part, span.cell());
+    return new Thinned(part, span.cell())
+        .of(lines.of(part, name, place), () -> harmonies.of(part, name, place).harmony());
+  }
+
+  private static Transposition higher(Part part, CellSpan span) {
+    int octaves = new Thinned(part, span.cell()).octaves();
+    return octaves == 0 ? part.transposition() : part.transposition().plusOctaves(octaves);
   }
 
   private List<Passage> passages(Part part, List<Stretch> stretches, List<ScoredNote> notes) {
     Map<String, Pattern> resolved = new HashMap<>();
     List<Passage> out = new ArrayList<>(stretches.size());
     for (Stretch one : stretches) {
-      int from = one.sectionStart + one.span.fromBar() * meter.ticksPerBar();
-      int to = one.sectionStart + one.span.endBar() * meter.ticksPerBar();
+      int from = one.sectionStart + one.span.from(meter);
+      int to = one.sectionStart + one.span.to(meter);
       Pattern pattern = resolved.computeIfAbsent(one.name, name -> lines.pattern(part, name));
       out.add(
           new Passage(

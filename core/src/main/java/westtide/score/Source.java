@@ -10,4 +10,12 @@ package westtide.score;
 public record Source(String pattern, int index) {
   /** A note nobody asked for the source of. */
   public static final Source NONE = new Source("", 0);
+
+  /** A note that a transition makes; it is in no pattern. */
+  public static final Source TRANSITION = new Source("", -1);
+
+  /** Whether a transition makes the note. */
+  public boolean transition() {
+    return index < 0;
+  }
 }

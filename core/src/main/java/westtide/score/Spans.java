@@ -17,7 +17,7 @@ final class Spans {
     for (CellSpan span : section.spans(part.id())) {
       CellSpan last = out.isEmpty() ? null : out.get(out.size() - 1);
       if (last != null && same(last.cell(), span.cell(), part)) {
-        out.set(out.size() - 1, new CellSpan(last.cell(), span.endBar()));
+        out.set(out.size() - 1, new CellSpan(last.cell(), span.endBar(), span.endBeat()));
       } else {
         out.add(span);
       }
@@ -26,7 +26,9 @@ final class Spans {
   }
 
   private static boolean same(Cell before, Cell after, Part part) {
-    return before.level() == after.level() && name(part, before).equals(name(part, after));
+    return before.level() == after.level()
+        && before.sound().equals(after.sound())
+        && name(part, before).equals(name(part, after));
   }
 
   /** The name of the pattern a cell plays. */

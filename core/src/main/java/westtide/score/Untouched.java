@@ -30,12 +30,21 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
         earlier.song().brief().equals(song.brief())
             && earlier.song().progressions().equals(song.progressions())
             && mainDrums(earlier.song()).equals(mainDrums(song))
+            && earlier.song().main().equals(song.main())
+            && roles(earlier.song()).equals(roles(song))
             && sameFrame(earlier.song().form(), song.form());
   }
 
   @Override
   public Optional<ScoredPart> apply(Part part) {
     return frame && same(part) && hearsTheSame(part) ? earlier.part(part.id()) : Optional.empty();
+  }
+
+  /** Which parts there are, in order: the first of a role runs into sections. */
+  private static List<Object> roles(Song song) {
+    List<Object> out = new java.util.ArrayList<>();
+    song.parts().forEach(part -> out.add(List.of(part.id(), part.role())));
+    return out;
   }
 
   /** The drums a crash is played on. */
@@ -56,7 +65,7 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
                   && old.bars() == now.bars()
                   && old.progression().equals(now.progression())
                   && old.pedal().equals(now.pedal())
-                  && old.entry().equals(now.entry());
+                  && old.marks().equals(now.marks());
       if (!same) {
         return false;
       }
@@ -73,13 +82,7 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     List<Section> before = earlier.song().form().sections();
     List<Section> after = song.form().sections();
     for (int i = 0; i < before.size(); i++) {
-      boolean same =
-          before.get(i) == after.get(i)
-              || before
-                  .get(i)
-                  .cells()
-                  .getOrDefault(part, List.of())
-                  .equals(after.get(i).cells().getOrDefault(part, List.of()));
+      boolean same = before.get(i) == after.get(i) || before.get(i).same(after.get(i), part);
       if (!same) {
         return false;
       }
@@ -92,8 +95,8 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
         !part.rules(FollowRule.Bass808.class).isEmpty() || !part.rules(LowLine.class).isEmpty();
     boolean stops =
         song.form().sections().stream()
-            .flatMap(section -> section.entry().stream())
-            .anyMatch(Transition.SnareStop.class::isInstance);
+            .flatMap(section -> section.marks().stream())
+            .anyMatch(mark -> mark.transition().kind() == Transition.Kind.SNARE_STOP);
     if ((follows || stops) && !sameDrums()) {
       return false;
     }

@@ -1,19 +1,37 @@
 package westtide.song;
 
+import westtide.rhythm.Meter;
+
 /**
- * A cell with the bar it ends before: what a part does over a stretch of a section.
+ * A cell with where it ends: what a part does over a stretch of a section.
  *
  * @param cell what the part does
- * @param endBar the bar after the last, counted from the start of the section
+ * @param endBar the bar in which the next begins, or the bars of the section
+ * @param endBeat the beat of that bar on which the next begins
  */
-public record CellSpan(Cell cell, int endBar) {
-  /** The first bar, counted from the start of the section. */
+public record CellSpan(Cell cell, int endBar, int endBeat) {
+  /** A stretch up to the beginning of a bar. */
+  public CellSpan(Cell cell, int endBar) {
+    this(cell, endBar, 0);
+  }
+
+  /** The bar it begins in, counted from the start of the section. */
   public int fromBar() {
     return cell.fromBar();
   }
 
-  /** Length in bars. */
+  /** First tick from the start of the section. */
+  public int from(Meter meter) {
+    return cell.from(meter);
+  }
+
+  /** Tick after it from the start of the section. */
+  public int to(Meter meter) {
+    return endBar * meter.ticksPerBar() + endBeat * meter.ticksPerBeat();
+  }
+
+  /** How many bars it touches, at least in part. */
   public int bars() {
-    return endBar - cell.fromBar();
+    return endBar - cell.fromBar() + (endBeat > 0 ? 1 : 0);
   }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import westtide.text.Reading;
 
 /**
@@ -19,7 +18,13 @@ public final class FormLine {
   private static final Pattern WORDS =
       Pattern.compile(
           "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?"
-              + "((?:\\s+[a-z][a-z-]*(?::\\d{1,2})?)*)\\s*");
+              + "((?:\\s+[a-z][a-z-]*(?::\\d{1,2}){0,1}(?::\\d{1,3})?(?:\\s+\\d{1,2})?)*)\\s*");
+  private static final Pattern MARK =
+      Pattern.compile("([a-z][a-z-]*(?::\\d{1,3}){0,2})(?:\\s+(\\d{1,2}))?");
+
+  /** Bars after a mark, such as {@code gap 2}, are bars of four beats: the line knows no meter. */
+  private static final int BEATS = 4;
+
   private static final int MOST_BARS = 999;
   private static final int MOST_TIMES = 32;
 
@@ -44,6 +49,16 @@ public final class FormLine {
       return known
           .map(word -> new Item(word, Optional.empty(), bars, entry))
           .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), bars, entry));
+    }
+
+    /** What it is called. */
+    public String title() {
+      return name.orElse(word.toString());
+    }
+
+    /** The same with another length in bars. */
+    public Item withBars(int other) {
+      return new Item(word, name, other, entry);
     }
 
     /** Whether a section is the one that is meant. */
@@ -100,11 +115,18 @@ public final class FormLine {
     return new Reading.Understood<>(List.copyOf(items));
   }
 
-  /** The words after the bars; "none" says that there is none. */
+  /** The words after the bars, bars after a word as its beats; "none" says that there is none. */
   private static List<String> marks(String text) {
-    return Stream.of(text.strip().split("\\s+"))
-        .filter(mark -> !mark.isEmpty() && !mark.equals("none"))
-        .toList();
+    List<String> out = new ArrayList<>();
+    Matcher matcher = MARK.matcher(text);
+    while (matcher.find()) {
+      boolean bars = matcher.group(2) != null;
+      String word = matcher.group(1);
+      if (!word.equals("none")) {
+        out.add(bars ? word + ":" + BEATS * Integer.parseInt(matcher.group(2)) : word);
+      }
+    }
+    return out;
   }
 
   /** A form as it is typed: names, bars, and what announces and lands each section. */

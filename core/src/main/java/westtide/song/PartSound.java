@@ -16,6 +16,7 @@ final class PartSound {
           case DRUMS -> "tide kit";
           case SUB -> "808";
           case BASS -> "finger bass";
+          case MARKS -> "riser";
         });
   }
 
@@ -27,6 +28,7 @@ final class PartSound {
       case LINE -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(26).withDelay(18);
       case DRUMS -> Mix.PLAIN.withLevel(-40).withReverb(6);
       case SUB -> Mix.PLAIN.withLevel(-70).withClip(30).withDuck(kick);
+      case MARKS -> Mix.PLAIN.withLevel(-80).withReverb(18).withWidth(40);
       case BASS -> Mix.PLAIN.withLevel(-90).withDuck(kick);
     };
   }

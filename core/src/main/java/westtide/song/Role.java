@@ -6,7 +6,8 @@ public enum Role {
   LINE("line"),
   DRUMS("drums"),
   SUB("808"),
-  BASS("bass");
+  BASS("bass"),
+  MARKS("marks");
 
   private final String title;
 

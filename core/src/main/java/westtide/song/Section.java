@@ -2,15 +2,15 @@ package westtide.song;
 
 import java.util.ArrayList;
 import java.util.Collections;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
-import westtide.song.mix.Ramp;
+import westtide.song.mix.Curve;
 import westtide.theory.NoteName;
 
 /**
@@ -20,11 +20,12 @@ import westtide.theory.NoteName;
  * @param word what it is called
  * @param bars length in bars, 1 to 128
  * @param progression the name of the progression it uses
- * @param cells for each part id, what the part does bar by bar; a part without cells is out
- * @param ramps for each part id, what moves over the section; one a kind
+ * @param cells for each part id, what the part does from beat to beat; a part without cells is out
+ * @param curves for each part id, what moves from here on
  * @param pedal the note the bass stays on below the chords; empty lets it move with them
  * @param name what people call it where that is not the word; 1 to 24 letters
- * @param entry what announces and lands it, one of each kind
+ * @param marks what announces and lands its bars, one of each kind a bar
+ * @param link what keeps it the same as other sections
  */
 public record Section(
     SectionId id,
@@ -32,17 +33,21 @@ public record Section(
     int bars,
     String progression,
     Map<PartId, List<Cell>> cells,
-    Map<PartId, List<Ramp>> ramps,
+    Map<PartId, List<Curve>> curves,
     Optional<NoteName> pedal,
     Optional<String> name,
-    List<Transition> entry) {
+    List<Mark> marks,
+    Optional<SectionLink> link) {
   /** Letters of the longest name of a section's own. */
   public static final int LONGEST_NAME = 24;
 
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
 
-  /** Copies the cells in order of bar and checks the length. */
+  /** Bars that count as the end of a section: what happens there stays there at another length. */
+  private static final int ENDING = 2;
+
+  /** Copies the cells in their order and checks the length. */
   public Section {
     if (bars < 1 || bars > MOST_BARS) {
       throw new IllegalArgumentException("a section has 1 to 128 bars, but was " + bars);
@@ -52,15 +57,26 @@ public record Section(
       throw new IllegalArgumentException(
           "a section's name has 1 to 24 letters, but was \"" + name.get() + "\"");
     }
-    entry = Transition.one(entry);
+    marks = ordered(marks);
     Map<PartId, List<Cell>> copy = new LinkedHashMap<>();
-    cells.forEach(
-        (part, list) ->
-            copy.put(part, list.stream().sorted(Comparator.comparingInt(Cell::fromBar)).toList()));
+    cells.forEach((part, list) -> copy.put(part, list.stream().sorted(Cell.ORDER).toList()));
     cells = Collections.unmodifiableMap(copy);
-    Map<PartId, List<Ramp>> moving = new LinkedHashMap<>();
-    ramps.forEach((part, list) -> moving.put(part, List.copyOf(list)));
-    ramps = Collections.unmodifiableMap(moving);
+    Map<PartId, List<Curve>> moving = new LinkedHashMap<>();
+    curves.forEach((part, list) -> moving.put(part, List.copyOf(list)));
+    curves = Collections.unmodifiableMap(moving);
+  }
+
+  private static List<Mark> ordered(List<Mark> marks) {
+    Map<Integer, List<Transition>> byBar =
+        marks.stream()
+            .collect(
+                Collectors.groupingBy(
+                    Mark::bar,
+                    java.util.TreeMap::new,
+                    Collectors.mapping(Mark::transition, Collectors.toList())));
+    List<Mark> out = new ArrayList<>();
+    byBar.forEach((bar, list) -> Transition.one(list).forEach(one -> out.add(new Mark(bar, one))));
+    return List.copyOf(out);
   }
 
   /** A section over which nothing moves. */
@@ -75,14 +91,21 @@ public record Section(
         Map.of(),
         Optional.empty(),
         Optional.empty(),
-        List.of());
+        List.of(),
+        Optional.empty());
   }
 
-  /** What a part does in a bar of this section, counted from 0. */
+  /** What a part does on the first beat of a bar of this section, counted from 0. */
   public Cell cell(PartId part, int bar) {
+    return cell(part, bar, 0);
+  }
+
+  /** What a part does on a beat of a bar of this section, both counted from 0. */
+  public Cell cell(PartId part, int bar, int beat) {
     Cell found = Cell.out();
     for (Cell cell : cells.getOrDefault(part, List.of())) {
-      found = cell.fromBar() <= bar ? cell : found;
+      boolean begun = cell.fromBar() < bar || cell.fromBar() == bar && cell.beat() <= beat;
+      found = begun ? cell : found;
     }
     return found;
   }
@@ -92,72 +115,141 @@ public record Section(
     List<Cell> out = new ArrayList<>();
     out.add(cell(part, 0));
     for (Cell cell : cells.getOrDefault(part, List.of())) {
-      if (cell.fromBar() > 0 && cell.fromBar() < bars) {
+      if (!cell.opens() && cell.fromBar() < bars) {
         out.add(cell);
       }
     }
     return out;
   }
 
-  /** The cells of {@link #cells(String)}, each with the bar it ends before. */
+  /** The cells of {@link #cells(PartId)}, each with where it ends. */
   public List<CellSpan> spans(PartId part) {
     List<Cell> inside = cells(part);
     List<CellSpan> out = new ArrayList<>();
     for (int i = 0; i < inside.size(); i++) {
-      int end = i + 1 < inside.size() ? inside.get(i + 1).fromBar() : bars;
-      out.add(new CellSpan(inside.get(i), end));
+      boolean last = i + 1 == inside.size();
+      out.add(
+          last
+              ? new CellSpan(inside.get(i), bars)
+              : new CellSpan(inside.get(i), inside.get(i + 1).fromBar(), inside.get(i + 1).beat()));
     }
     return out;
   }
 
   /**
-   * The section at another length. A cell of the last bar, such as a fill, stays with the last bar;
-   * cells beyond the end are kept for when the section grows again.
+   * The section at another length. Cells, curves and marks of its last two bars, such as a fill,
+   * stay as far from the end; cells beyond the end are kept for when the section grows again.
    */
   public Section withBars(int other) {
     Map<PartId, List<Cell>> moved = new LinkedHashMap<>();
     cells.forEach(
         (part, list) -> moved.put(part, list.stream().map(cell -> moved(cell, other)).toList()));
-    return new Section(id, word, other, progression, moved, ramps, pedal, name, entry);
+    Map<PartId, List<Curve>> moving = new LinkedHashMap<>();
+    curves.forEach(
+        (part, list) -> moving.put(part, list.stream().map(curve -> moved(curve, other)).toList()));
+    List<Mark> kept =
+        marks.stream()
+            .map(mark -> mark.withBar(movedBar(mark.bar(), other)))
+            .filter(mark -> mark.bar() <= other)
+            .toList();
+    return new Section(id, word, other, progression, moved, moving, pedal, name, kept, link);
   }
 
   private Cell moved(Cell cell, int otherBars) {
-    boolean last = cell.fromBar() > 0 && cell.fromBar() == bars - 1 && otherBars > 1;
-    return last ? new Cell(otherBars - 1, cell.level(), cell.pattern()) : cell;
+    return cell.fromBar() < bars ? cell.withFromBar(movedBar(cell.fromBar(), otherBars)) : cell;
+  }
+
+  private Curve moved(Curve curve, int otherBars) {
+    int end = curve.fromBar() + curve.bars();
+    boolean ends = curve.bars() > 0 && curve.fromBar() > 0 && end == bars;
+    return ends ? curve.over(movedBar(curve.fromBar(), otherBars), curve.bars()) : curve;
+  }
+
+  private int movedBar(int bar, int otherBars) {
+    boolean ending = bar > 0 && bar >= bars - ENDING && bar <= bars;
+    int from = otherBars - (bars - bar);
+    return ending && from > 0 ? from : bar;
+  }
+
+  /** Whether a bar of the section, from 0, belongs to its end rather than to its start. */
+  public boolean ending(int bar) {
+    return bar > 0 && bar >= bars - ENDING;
   }
 
   /** The section with other cells for a part. */
   public Section withCells(PartId part, List<Cell> list) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(id, word, bars, progression, more, ramps, pedal, name, entry);
+    return new Section(id, word, bars, progression, more, curves, pedal, name, marks, link);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
-    return new Section(other, word, bars, progression, cells, ramps, pedal, name, entry);
+    return new Section(other, word, bars, progression, cells, curves, pedal, name, marks, link);
   }
 
   /** The section without a part. */
   public Section without(PartId part) {
     Map<PartId, List<Cell>> fewerCells = new LinkedHashMap<>(cells);
-    Map<PartId, List<Ramp>> fewerRamps = new LinkedHashMap<>(ramps);
+    Map<PartId, List<Curve>> fewerCurves = new LinkedHashMap<>(curves);
     fewerCells.remove(part);
-    fewerRamps.remove(part);
-    return new Section(id, word, bars, progression, fewerCells, fewerRamps, pedal, name, entry);
+    fewerCurves.remove(part);
+    return new Section(
+        id,
+        word,
+        bars,
+        progression,
+        fewerCells,
+        fewerCurves,
+        pedal,
+        name,
+        marks.stream()
+            .filter(mark -> !mark.transition().parts().equals(java.util.Set.of(part)))
+            .map(mark -> new Mark(mark.bar(), mark.transition().without(part)))
+            .toList(),
+        link.map(group -> group.withoutOwn(part)));
   }
 
   /** The section with what one part does done by another too. */
   public Section withLike(PartId model, PartId other) {
+    return withArrangement(
+        other,
+        cells.containsKey(model) ? Optional.of(cells.get(model)) : Optional.empty(),
+        curves.getOrDefault(model, List.of()));
+  }
+
+  /** The section with what a part does in another section; where it has nothing there, out. */
+  public Section withPartOf(Section model, PartId part) {
+    Section out = withoutArrangement(part);
+    return out.withArrangement(
+        part,
+        model.cells.containsKey(part) ? Optional.of(model.cells.get(part)) : Optional.empty(),
+        model.curves.getOrDefault(part, List.of()));
+  }
+
+  private Section withoutArrangement(PartId part) {
+    Map<PartId, List<Cell>> fewerCells = new LinkedHashMap<>(cells);
+    Map<PartId, List<Curve>> fewerCurves = new LinkedHashMap<>(curves);
+    fewerCells.remove(part);
+    fewerCurves.remove(part);
+    return new Section(
+        id, word, bars, progression, fewerCells, fewerCurves, pedal, name, marks, link);
+  }
+
+  private Section withArrangement(PartId part, Optional<List<Cell>> list, List<Curve> moves) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
-    Map<PartId, List<Ramp>> moving = new LinkedHashMap<>(ramps);
-    if (cells.containsKey(model)) {
-      more.put(other, cells.get(model));
+    Map<PartId, List<Curve>> moving = new LinkedHashMap<>(curves);
+    list.ifPresent(own -> more.put(part, own));
+    if (!moves.isEmpty()) {
+      moving.put(part, moves);
     }
-    if (ramps.containsKey(model)) {
-      moving.put(other, ramps.get(model));
-    }
-    return new Section(id, word, bars, progression, more, moving, pedal, name, entry);
+    return new Section(id, word, bars, progression, more, moving, pedal, name, marks, link);
+  }
+
+  /** Whether a part does the same in another section. */
+  public boolean same(Section other, PartId part) {
+    return cells.getOrDefault(part, List.of()).equals(other.cells.getOrDefault(part, List.of()))
+        && curves.getOrDefault(part, List.of()).equals(other.curves.getOrDefault(part, List.of()));
   }
 
   /** The section with the cells of a part changed one by one. */
@@ -168,25 +260,26 @@ public record Section(
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(id, other, bars, progression, cells, ramps, pedal, Optional.empty(), entry);
+    return new Section(
+        id, other, bars, progression, cells, curves, pedal, Optional.empty(), marks, link);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(id, word, bars, other, cells, ramps, pedal, name, entry);
+    return new Section(id, word, bars, other, cells, curves, pedal, name, marks, link);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
-  public Section withRamps(PartId part, List<Ramp> list) {
-    Map<PartId, List<Ramp>> more = new LinkedHashMap<>(ramps);
+  public Section withCurves(PartId part, List<Curve> list) {
+    Map<PartId, List<Curve>> more = new LinkedHashMap<>(curves);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(id, word, bars, progression, cells, more, pedal, name, entry);
+    return new Section(id, word, bars, progression, cells, more, pedal, name, marks, link);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(id, word, bars, progression, cells, ramps, other, name, entry);
+    return new Section(id, word, bars, progression, cells, curves, other, name, marks, link);
   }
 
   /** What people call it: a name of its own, or the word. */
@@ -196,11 +289,38 @@ public record Section(
 
   /** The section under a name of its own, or its word's again. */
   public Section withName(Optional<String> other) {
-    return new Section(id, word, bars, progression, cells, ramps, pedal, other, entry);
+    return new Section(id, word, bars, progression, cells, curves, pedal, other, marks, link);
+  }
+
+  /** What announces and lands the section. */
+  public List<Transition> entry() {
+    return at(0);
+  }
+
+  /** What announces and lands a bar of the section, counted from 0. */
+  public List<Transition> at(int bar) {
+    return marks.stream().filter(mark -> mark.bar() == bar).map(Mark::transition).toList();
   }
 
   /** The section announced and landed otherwise. */
   public Section withEntry(List<Transition> other) {
-    return new Section(id, word, bars, progression, cells, ramps, pedal, name, other);
+    return withTransitions(0, other);
+  }
+
+  /** The section with a bar, counted from 0, announced and landed otherwise. */
+  public Section withTransitions(int bar, List<Transition> other) {
+    List<Mark> more = new ArrayList<>(marks.stream().filter(mark -> mark.bar() != bar).toList());
+    other.forEach(transition -> more.add(new Mark(bar, transition)));
+    return withMarks(more);
+  }
+
+  /** The section with other marks. */
+  public Section withMarks(List<Mark> other) {
+    return new Section(id, word, bars, progression, cells, curves, pedal, name, other, link);
+  }
+
+  /** The section kept the same as others, or standing alone. */
+  public Section withLink(Optional<SectionLink> other) {
+    return new Section(id, word, bars, progression, cells, curves, pedal, name, marks, other);
   }
 }

@@ -18,6 +18,8 @@ import westtide.song.id.PartId;
  * @param progressions the chord rows, at least one, each with a name of its own
  * @param parts the instruments in any number and role, each with an id of its own
  * @param form the sections
+ * @param main the part that dominates: verses keep it; empty where none is marked
+ * @param alternatives other forms of the same material that wait beside this one
  * @param leftAlone ids of findings the producer chose to leave as they are
  * @param extras fields of a newer file version, as JSON text, kept for writing; {@code "{}"} when
  *     none
@@ -30,6 +32,8 @@ public record Song(
     List<Progression> progressions,
     List<Part> parts,
     Form form,
+    Optional<PartId> main,
+    Alternatives alternatives,
     Set<String> leftAlone,
     String extras) {
 
@@ -38,7 +42,35 @@ public record Song(
     progressions = List.copyOf(progressions);
     parts = List.copyOf(parts);
     leftAlone = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(leftAlone));
+    List<Part> there = parts;
+    main = main.filter(id -> there.stream().anyMatch(part -> part.id().equals(id)));
+    alternatives = alternatives.fitting(progressions, parts);
     new SongGate(progressions, parts, form).check();
+  }
+
+  /** A song whose main part is not marked, with one form. */
+  public Song(
+      String title,
+      String project,
+      long seed,
+      Brief brief,
+      List<Progression> progressions,
+      List<Part> parts,
+      Form form,
+      Set<String> leftAlone,
+      String extras) {
+    this(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        Optional.empty(),
+        Alternatives.NONE,
+        leftAlone,
+        extras);
   }
 
   /** The progression of that name; throws {@link IllegalArgumentException} when there is none. */
@@ -76,22 +108,56 @@ public record Song(
 
   /** The song under another title. */
   public Song withTitle(String other) {
-    return new Song(other, project, seed, brief, progressions, parts, form, leftAlone, extras);
+    return new Song(
+        other,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song as belonging to another project. */
   public Song withProject(String other) {
-    return new Song(title, other, seed, brief, progressions, parts, form, leftAlone, extras);
+    return new Song(
+        title,
+        other,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song with another brief. */
   public Song withBrief(Brief other) {
-    return new Song(title, project, seed, other, progressions, parts, form, leftAlone, extras);
+    return new Song(
+        title,
+        project,
+        seed,
+        other,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song with other chord rows. */
   public Song withProgressions(List<Progression> other) {
-    return new Song(title, project, seed, brief, other, parts, form, leftAlone, extras);
+    return new Song(
+        title, project, seed, brief, other, parts, form, main, alternatives, leftAlone, extras);
   }
 
   /** The song with the progression of the same name replaced. */
@@ -102,17 +168,40 @@ public record Song(
 
   /** The song with other parts. */
   public Song withParts(List<Part> other) {
-    return new Song(title, project, seed, brief, progressions, other, form, leftAlone, extras);
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        other,
+        form,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song with other parts in another form, where the old ones would not fit. */
   public Song withParts(List<Part> other, Form otherForm) {
-    return new Song(title, project, seed, brief, progressions, other, otherForm, leftAlone, extras);
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        other,
+        otherForm,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song with other chord rows, parts and form, where the old ones would not fit. */
   public Song with(List<Progression> rows, List<Part> other, Form otherForm) {
-    return new Song(title, project, seed, brief, rows, other, otherForm, leftAlone, extras);
+    return new Song(
+        title, project, seed, brief, rows, other, otherForm, main, alternatives, leftAlone, extras);
   }
 
   /** The song with one part changed. */
@@ -123,16 +212,82 @@ public record Song(
 
   /** The song with another form. */
   public Song withForm(Form other) {
-    return new Song(title, project, seed, brief, progressions, parts, other, leftAlone, extras);
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        other,
+        main,
+        alternatives,
+        leftAlone,
+        extras);
   }
 
   /** The song with other findings left alone. */
   public Song withLeftAlone(Set<String> other) {
-    return new Song(title, project, seed, brief, progressions, parts, form, other, extras);
+    return new Song(
+        title, project, seed, brief, progressions, parts, form, main, alternatives, other, extras);
   }
 
   /** The song with other kept fields of a newer file version. */
   public Song withExtras(String json) {
-    return new Song(title, project, seed, brief, progressions, parts, form, leftAlone, json);
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        leftAlone,
+        json);
+  }
+
+  /** The song with another main part, or with none. */
+  public Song withMain(Optional<PartId> other) {
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        other,
+        alternatives,
+        leftAlone,
+        extras);
+  }
+
+  /** The song with other forms beside this one. */
+  public Song withAlternatives(Form present, Alternatives other) {
+    return new Song(
+        title, project, seed, brief, progressions, parts, present, main, other, leftAlone, extras);
+  }
+
+  /** The song with other chord rows and parts, every form of it changed to fit them. */
+  public Song withEachForm(List<Progression> rows, List<Part> other, UnaryOperator<Form> change) {
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        rows,
+        other,
+        change.apply(form),
+        main,
+        alternatives.each(change),
+        leftAlone,
+        extras);
+  }
+
+  /** The song with every form of it changed, those that wait too. */
+  public Song withEachForm(UnaryOperator<Form> change) {
+    return withAlternatives(change.apply(form), alternatives.each(change));
   }
 }

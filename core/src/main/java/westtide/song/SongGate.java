@@ -75,7 +75,14 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
         }
       }
     }
-    for (PartId part : section.ramps().keySet()) {
+    for (Mark mark : section.marks()) {
+      for (PartId part : mark.transition().parts()) {
+        require(
+            byId.containsKey(part),
+            "section " + section.word() + " enters by a part \"" + part + "\" that is not there");
+      }
+    }
+    for (PartId part : section.curves().keySet()) {
       if (!byId.containsKey(part)) {
         throw new IllegalArgumentException(
             "section " + section.word() + " moves a part \"" + part + "\" that is not in the song");

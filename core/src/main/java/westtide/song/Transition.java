@@ -1,229 +1,260 @@
 package westtide.song;
 
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
+import westtide.song.mix.Range;
 
 /**
- * What announces or lands a section where it meets the one before it. The score makes real notes
- * and silences of it, so that it is the same in preview, stems and MIDI.
+ * What announces or lands a bar, most often the first of a section. The score makes notes, silences
+ * and movements of it, so that it is the same in preview, stems and MIDI.
+ *
+ * @param kind what happens
+ * @param beats how long, 1 to 32; 0 to the end of the bar or section where the kind allows it
+ * @param depth how far it goes, 10 to 100 %: how silent, how loud, how closed
+ * @param parts which parts it is for; empty for those the kind usually takes
+ * @param lanes which lanes of the drums fall out; empty for all of them
  */
-public sealed interface Transition {
+public record Transition(Kind kind, int beats, int depth, Set<PartId> parts, Set<LaneId> lanes) {
   /** The longest transition, in beats. */
-  int MOST_BEATS = 32;
+  public static final int MOST_BEATS = 32;
 
-  /** Does what fits the kind of transition. */
-  <R> R accept(Kinds<R> kinds);
+  private static final int WHOLE = 100;
+  private static final int LEAST_DEPTH = 10;
+  private static final Pattern WORD =
+      Pattern.compile("([a-z][a-z-]*)(?::(\\d{1,2}))?(?::(\\d{1,3})%?)?");
 
-  /** The word it is typed by, with its length where that is not the usual one. */
-  String word();
-
-  /**
-   * One answer a kind of transition, so that none is forgotten.
-   *
-   * @param <R> what is answered
-   */
-  interface Kinds<R> {
-    /** For drums that fall out. */
-    R drumsOut(DrumsOut transition);
-
-    /** For everything that stops. */
-    R stop(Stop transition);
-
-    /** For everything that stops on the first snare. */
-    R snareStop(SnareStop transition);
-
-    /** For a crash on the one. */
-    R crash(Crash transition);
+  /** Where a transition lies. */
+  public enum Place {
+    /** Up to the bar. */
+    BEFORE,
+    /** From the bar on. */
+    AFTER
   }
 
-  /**
-   * The drums fall out before the section.
-   *
-   * @param beats for how many beats, 1 to 32
-   */
-  record DrumsOut(int beats) implements Transition {
-    private static final int USUAL = 1;
+  /** What it is made of, which decides how it is drawn and which of a kind go together. */
+  public enum Family {
+    SILENCE,
+    DRUMS,
+    MARK,
+    RUN,
+    FILTER
+  }
 
-    /** Checks the length. */
-    public DrumsOut {
-      check(beats, 1);
+  /** The kinds of transition. */
+  public enum Kind {
+    DRUMS_OUT("drums-out", "drums out", Place.BEFORE, Family.SILENCE, 1, 1),
+    STOP("stop", "everything stops", Place.BEFORE, Family.SILENCE, 1, 1),
+    SNARE_STOP("snare-stop", "all stop on the first snare", Place.AFTER, Family.SILENCE, 1, 0),
+    GAP("gap", "gap of the low end and drums", Place.BEFORE, Family.SILENCE, 8, 1),
+    LATE("late", "enters late", Place.AFTER, Family.SILENCE, 2, 1),
+    HOLD("hold", "held", Place.BEFORE, Family.SILENCE, 8, 1),
+    FILL("fill", "snare fill", Place.BEFORE, Family.DRUMS, 2, 1),
+    TOM_FILL("toms", "tom fill", Place.BEFORE, Family.DRUMS, 2, 1),
+    HAT_FILL("hat-roll", "hat roll", Place.BEFORE, Family.DRUMS, 1, 1),
+    KICKLESS("kickless", "fill without kick", Place.BEFORE, Family.DRUMS, 2, 1),
+    SNARE_BUILD("build", "snare build 1/4 to 1/16", Place.BEFORE, Family.DRUMS, 16, 2),
+    COUNT("count", "stick count", Place.BEFORE, Family.DRUMS, 4, 1),
+    CRASH("crash", "crash on the one", Place.AFTER, Family.MARK, 4, 1),
+    REVERSE("reverse", "reversed crash", Place.BEFORE, Family.MARK, 4, 1),
+    RISER("riser", "riser", Place.BEFORE, Family.MARK, 8, 1),
+    SWEEP("sweep", "sweep down", Place.AFTER, Family.MARK, 4, 1),
+    IMPACT("impact", "impact", Place.AFTER, Family.MARK, 4, 1),
+    BASS_RUN("run", "bass run", Place.BEFORE, Family.RUN, 2, 1),
+    LINE_RUN("line-run", "line run", Place.BEFORE, Family.RUN, 2, 1),
+    RAMP("ramp", "808 ramp", Place.BEFORE, Family.RUN, 2, 1),
+    TAIL("tail", "tail at the tempo", Place.AFTER, Family.RUN, 4, 1),
+    OPEN("open", "low-pass opens", Place.BEFORE, Family.FILTER, 16, 1),
+    CLOSE("close", "low-pass closes", Place.BEFORE, Family.FILTER, 8, 1),
+    FADE("fade", "fade out", Place.AFTER, Family.FILTER, 0, 0);
+
+    private final String word;
+    private final String title;
+    private final Place place;
+    private final Family family;
+    private final int usual;
+    private final int least;
+
+    Kind(String word, String title, Place place, Family family, int usual, int least) {
+      this.word = word;
+      this.title = title;
+      this.place = place;
+      this.family = family;
+      this.usual = usual;
+      this.least = least;
     }
 
-    @Override
-    public <R> R accept(Kinds<R> kinds) {
-      return kinds.drumsOut(this);
-    }
-
-    @Override
+    /** The word it is typed by. */
     public String word() {
-      return Transition.typed("drums-out", beats, USUAL);
+      return word;
+    }
+
+    /** Where it lies. */
+    public Place place() {
+      return place;
+    }
+
+    /** What it is made of. */
+    public Family family() {
+      return family;
+    }
+
+    /** How many beats it usually lasts. */
+    public int usual() {
+      return usual;
+    }
+
+    /** The fewest beats; 0 where it can last to the end of the bar or section. */
+    public int least() {
+      return least;
+    }
+
+    /** The kind of a typed word. */
+    public static Optional<Kind> find(String word) {
+      return Arrays.stream(values()).filter(kind -> kind.word.equals(word)).findFirst();
     }
 
     @Override
     public String toString() {
-      return "drums out for the last " + counted(beats);
+      return title;
     }
   }
 
-  /**
-   * Everything stops before the section.
-   *
-   * @param beats for how many beats, 1 to 32
-   */
-  record Stop(int beats) implements Transition {
-    private static final int USUAL = 1;
-
-    /** Checks the length. */
-    public Stop {
-      check(beats, 1);
+  /** Copies the sets and checks the ranges. */
+  public Transition {
+    if (beats < kind.least || beats > MOST_BEATS) {
+      throw new IllegalArgumentException(
+          kind.title + " lasts " + kind.least + " to " + MOST_BEATS + " beats, but was " + beats);
     }
-
-    @Override
-    public <R> R accept(Kinds<R> kinds) {
-      return kinds.stop(this);
-    }
-
-    @Override
-    public String word() {
-      return Transition.typed("stop", beats, USUAL);
-    }
-
-    @Override
-    public String toString() {
-      return "everything stops for the last " + counted(beats);
-    }
+    Range.check("the depth of a transition", depth, LEAST_DEPTH, WHOLE, "%");
+    parts = Collections.unmodifiableSet(new LinkedHashSet<>(parts));
+    lanes = Collections.unmodifiableSet(new LinkedHashSet<>(lanes));
   }
 
-  /**
-   * Everything stops on the first snare of the section but that snare.
-   *
-   * @param beats for how many beats; 0 to the end of its bar
-   */
-  record SnareStop(int beats) implements Transition {
-    private static final int USUAL = 1;
-
-    /** Checks the length. */
-    public SnareStop {
-      check(beats, 0);
-    }
-
-    @Override
-    public <R> R accept(Kinds<R> kinds) {
-      return kinds.snareStop(this);
-    }
-
-    @Override
-    public String word() {
-      return Transition.typed("snare-stop", beats, USUAL);
-    }
-
-    @Override
-    public String toString() {
-      return "all stop on the first snare"
-          + (beats == 0
-              ? ", to the end of the bar"
-              : beats == 1 ? " for a beat" : " for " + counted(beats));
-    }
+  /** A transition as long and as deep as it usually is. */
+  public static Transition of(Kind kind) {
+    return of(kind, kind.usual);
   }
 
-  /** A crash on the first beat of the section. */
-  record Crash() implements Transition {
-    @Override
-    public <R> R accept(Kinds<R> kinds) {
-      return kinds.crash(this);
-    }
+  /** A transition of so many beats. */
+  public static Transition of(Kind kind, int beats) {
+    return new Transition(kind, beats, WHOLE, Set.of(), Set.of());
+  }
 
-    @Override
-    public String word() {
-      return "crash";
-    }
+  /** The same lasting another number of beats, held inside what its kind allows. */
+  public Transition withBeats(int other) {
+    int held = Math.max(kind.least, Math.min(MOST_BEATS, other));
+    return new Transition(kind, held, depth, parts, lanes);
+  }
 
-    @Override
-    public String toString() {
-      return "crash on the one";
+  /** The same going further or less far, in percent, held inside 10 to 100. */
+  public Transition withDepth(int percent) {
+    int held = Math.max(LEAST_DEPTH, Math.min(WHOLE, percent));
+    return new Transition(kind, beats, held, parts, lanes);
+  }
+
+  /** The same for other parts; none for those the kind usually takes. */
+  public Transition withParts(Set<PartId> other) {
+    return new Transition(kind, beats, depth, other, lanes);
+  }
+
+  /** The same for other lanes of the drums; none for all. */
+  public Transition withLanes(Set<LaneId> other) {
+    return new Transition(kind, beats, depth, parts, other);
+  }
+
+  /** The same without a part that is no longer there. */
+  Transition without(PartId part) {
+    Set<PartId> left = new LinkedHashSet<>(parts);
+    left.remove(part);
+    return left.size() == parts.size() ? this : withParts(left);
+  }
+
+  /** The word it is typed by, with its beats and depth where those are not the usual ones. */
+  public String word() {
+    if (depth != WHOLE) {
+      return kind.word + ":" + beats + ":" + depth;
     }
+    return beats == kind.usual ? kind.word : kind.word + ":" + beats;
   }
 
   /** The words transitions are typed by. */
-  static String words() {
-    return "drums-out, stop, snare-stop, crash or none, with beats such as drums-out:4";
-  }
-
-  /** The transition of a word, such as {@code "stop"} or {@code "drums-out:4"}. */
-  static Optional<Transition> parse(String word) {
-    String[] parts = word.strip().toLowerCase(Locale.ROOT).split(":", 2);
-    if (parts.length == 2 && !parts[1].matches("\\d{1,2}")) {
-      return Optional.empty();
-    }
-    int beats = parts.length == 2 ? Integer.parseInt(parts[1]) : 1;
-    boolean fits = beats <= MOST_BEATS && (beats >= 1 || parts[0].equals("snare-stop"));
-    if (!fits) {
-      return Optional.empty();
-    }
-    return switch (parts[0]) {
-      case "drums-out" -> Optional.of(new DrumsOut(beats));
-      case "stop" -> Optional.of(new Stop(beats));
-      case "snare-stop" -> Optional.of(new SnareStop(beats));
-      case "crash" -> parts.length == 1 ? Optional.of(new Crash()) : Optional.empty();
-      default -> Optional.empty();
-    };
+  public static String words() {
+    return Arrays.stream(Kind.values()).map(Kind::word).collect(Collectors.joining(", "))
+        + " or none, with beats such as riser:8 or bars such as gap 2";
   }
 
   /**
-   * What a sentence of a style says about where sections meet; empty where it says something else.
-   *
-   * @param sentence such as "drums out for the last beat"
+   * The transition of a word, such as {@code "stop"}, {@code "riser:8"} or {@code "open:16:60"}.
    */
-  static Optional<Transition> said(String sentence) {
-    String text = sentence.toLowerCase(Locale.ROOT);
-    if (text.contains("first snare")) {
-      return Optional.of(new SnareStop(1));
+  public static Optional<Transition> parse(String word) {
+    Matcher matcher = WORD.matcher(word.strip().toLowerCase(Locale.ROOT));
+    if (!matcher.matches()) {
+      return Optional.empty();
     }
-    if (text.contains("drums out") || text.contains("drums fall out")) {
-      return Optional.of(new DrumsOut(beats(text)));
-    }
-    if (text.matches(".*\\bstops?\\b.*")) {
-      return Optional.of(new Stop(beats(text)));
-    }
-    boolean crash = Arrays.asList(text.split("[^a-z]+")).contains("crash");
-    return crash && !text.contains("reversed") && !text.contains("no ")
-        ? Optional.of(new Crash())
-        : Optional.empty();
+    Optional<Kind> kind = Kind.find(matcher.group(1));
+    int beats = number(matcher.group(2), kind.map(Kind::usual).orElse(1));
+    int depth = number(matcher.group(3), WHOLE);
+    boolean fits = depth >= LEAST_DEPTH && depth <= WHOLE && beats <= MOST_BEATS;
+    return kind.filter(k -> fits && beats >= k.least)
+        .map(k -> new Transition(k, beats, depth, Set.of(), Set.of()));
   }
 
-  private static int beats(String text) {
-    if (text.contains("two bars")) {
-      return 8;
-    }
-    if (text.contains("half bar") || text.contains("half a bar")) {
-      return 2;
-    }
-    return text.matches(".*\\b(a|last|whole) bar\\b.*") ? 4 : 1;
+  private static int number(String text, int usual) {
+    return text == null ? usual : Integer.parseInt(text);
   }
 
-  private static String typed(String word, int beats, int usual) {
-    return beats == usual ? word : word + ":" + beats;
+  /** What it is, with its length: {@code "riser over 8 beats"}. */
+  @Override
+  public String toString() {
+    String chosen = parts.isEmpty() && lanes.isEmpty() ? "" : ", chosen " + whatIsChosen();
+    String far = depth == WHOLE ? "" : ", " + depth + " %";
+    return length() + chosen + far;
   }
 
-  private static String counted(int beats) {
+  private String whatIsChosen() {
+    return parts.isEmpty()
+        ? lanes.stream().map(LaneId::toString).collect(Collectors.joining(" and "))
+        : parts.size() == 1 ? "part" : parts.size() + " parts";
+  }
+
+  private String length() {
+    return switch (kind) {
+      case CRASH, IMPACT, COUNT -> kind.title;
+      case DRUMS_OUT -> kind.title + " for the last " + counted();
+      case STOP -> kind.title + " for the last " + counted();
+      case SNARE_STOP ->
+          kind.title + (beats == 0 ? ", to the end of the bar" : " for " + article());
+      case FADE -> beats == 0 ? kind.title + " to the end" : kind.title + " over " + counted();
+      case LATE -> "enters " + counted() + " late";
+      case HOLD -> "the last " + counted() + " held";
+      default -> kind.title + " over " + article();
+    };
+  }
+
+  private String article() {
+    return beats == 1 ? "a beat" : counted();
+  }
+
+  private String counted() {
     return beats == 1 ? "beat" : beats + " beats";
   }
 
-  private static void check(int beats, int least) {
-    if (beats < least || beats > MOST_BEATS) {
-      throw new IllegalArgumentException(
-          "a transition lasts " + least + " to 32 beats, but was " + beats);
-    }
-  }
-
-  /** One of each kind at most, the last of a kind counting. */
+  /** One of each kind and choice of parts at most, the last counting. */
   static List<Transition> one(List<Transition> transitions) {
-    Map<Class<?>, Transition> kinds = new LinkedHashMap<>();
-    transitions.forEach(transition -> kinds.put(transition.getClass(), transition));
+    Map<List<Object>, Transition> kinds = new LinkedHashMap<>();
+    transitions.forEach(one -> kinds.put(List.of(one.kind(), one.parts()), one));
     return List.copyOf(kinds.values());
   }
 }

@@ -37,6 +37,15 @@ public record Transposition(int semitones, int cents) {
     return new Transposition(semitones, other);
   }
 
+  /** The same whole octaves further, as far as parts are transposed. */
+  public Transposition plusOctaves(int octaves) {
+    int moved = semitones + 12 * octaves;
+    while (Math.abs(moved) > FARTHEST) {
+      moved -= 12 * Integer.signum(moved);
+    }
+    return new Transposition(moved, cents);
+  }
+
   /** A MIDI note where it sounds; one that would leave 0 to 127 stays an octave nearer. */
   public int key(int written) {
     int moved = written + semitones;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import westtide.score.Score;
+import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.id.PartId;
@@ -26,6 +27,7 @@ import westtide.sound.voice.Filter;
  * @param lows share of the energy below {@value #LOWS_HERTZ} Hz, 0 to 1
  * @param overlap share of the kicks' low end during which the 808 is nearly as loud, 0 to 1; empty
  *     without kick or 808
+ * @param sections loudness of each section of the form by itself in LUFS
  */
 public record Listening(
     double integrated,
@@ -34,11 +36,17 @@ public record Listening(
     double peak,
     double pushed,
     double lows,
-    Optional<Double> overlap) {
+    Optional<Double> overlap,
+    List<Double> sections) {
   /** Below this frequency sound counts as lows. */
   public static final int LOWS_HERTZ = 120;
 
   private static final int RATE = 48_000;
+
+  /** Copies the sections. */
+  public Listening {
+    sections = List.copyOf(sections);
+  }
 
   /** Renders a score and measures it; empty when it was cancelled. */
   public static Optional<Listening> of(Score score, Mixdown.Watch watch) {
@@ -56,6 +64,9 @@ public record Listening(
   /** Collects what is heard. */
   private static final class Ear {
     private final Loudness loudness = new Loudness(RATE);
+    private final List<Loudness> sections = new ArrayList<>();
+    private final long[] ends;
+    private long heard;
     private final Set<PartId> drums;
     private final Set<PartId> sub;
     private final LowEnd mixLows = new LowEnd(RATE);
@@ -64,6 +75,10 @@ public record Listening(
     private float peak;
 
     Ear(Score score) {
+      ends = ends(score);
+      for (int i = 0; i < ends.length; i++) {
+        sections.add(new Loudness(RATE));
+      }
       drums = ids(score, Role.DRUMS);
       sub = ids(score, Role.SUB);
     }
@@ -81,7 +96,30 @@ public record Listening(
       }
     }
 
+    /** The sample after each section. */
+    private static long[] ends(Score score) {
+      Form form = score.song().form();
+      double bar = score.song().millis() / form.bars() / 1000 * RATE;
+      long[] out = new long[form.sections().size()];
+      for (int i = 0; i < out.length; i++) {
+        out[i] = Math.round(bar * (form.startBar(i) + form.sections().get(i).bars()));
+      }
+      return out;
+    }
+
+    private void hearSection(float[] left, float[] right, int frames) {
+      int section = 0;
+      while (section < ends.length && ends[section] <= heard) {
+        section++;
+      }
+      if (section < ends.length) {
+        sections.get(section).hear(left, right, frames);
+      }
+      heard += frames;
+    }
+
     void hearMix(float[] left, float[] right, int frames) {
+      hearSection(left, right, frames);
       loudness.hear(left, right, frames);
       mixLows.hear(left, right, frames);
       for (int i = 0; i < frames; i++) {
@@ -97,7 +135,8 @@ public record Listening(
           Decibels.of(peak),
           pushed,
           mixLows.share(),
-          LowEnd.overlap(kickLows, subLows));
+          LowEnd.overlap(kickLows, subLows),
+          sections.stream().map(Loudness::integrated).toList());
     }
   }
 

@@ -46,6 +46,7 @@ final class PartPlayer {
   private final Kit kit;
   private final Dressed own;
   private final Map<LaneId, Dressed> drums = new HashMap<>();
+  private final Map<String, Dressed> others = new HashMap<>();
 
   /** A player of a part; every pitch is multiplied by {@code tuning}, drums are not. */
   PartPlayer(Part part, TableStore tables, int rate, double tuning) {
@@ -64,16 +65,21 @@ final class PartPlayer {
       notes.forEach(note -> addStrike(out, note, framesPerTick));
     } else {
       Set<Long> goingOn = goingOn(notes);
-      List<List<ScoredNote>> chains =
-          glides() ? chains(notes) : notes.stream().filter(this::isHeard).map(List::of).toList();
-      chains.forEach(chain -> out.add(chained(chain, goingOn, framesPerTick)));
+      chains(notes).forEach(chain -> out.add(chained(chain, goingOn, framesPerTick)));
     }
     return out.track();
   }
 
   /** What rings by itself is not struck again where it goes on at another level. */
-  private boolean isHeard(ScoredNote note) {
-    return note.since() == 0 || !own.struck();
+  private static boolean isHeard(ScoredNote note, Dressed played) {
+    return note.since() == 0 || !played.struck();
+  }
+
+  /** The instrument a note is heard with: its own, or the part's. */
+  private Dressed played(ScoredNote note) {
+    return note.instrument().isEmpty()
+        ? own
+        : others.computeIfAbsent(note.instrument(), name -> dressed(Patch.of(name)));
   }
 
   /** Where notes go on at another level: the one before ends there without a tail. */
@@ -147,7 +153,8 @@ final class PartPlayer {
   private TrackBuilder.Entry chained(
       List<ScoredNote> chain, Set<Long> goingOn, double framesPerTick) {
     ScoredNote first = chain.get(0);
-    Touch touch = own.instrument().touch();
+    Dressed played = played(first);
+    Touch touch = played.instrument().touch();
     ScoredNote last = chain.get(chain.size() - 1);
     int end = last.end();
     List<Strike.Pitched> pitches = new ArrayList<>();
@@ -162,36 +169,38 @@ final class PartPlayer {
     }
     int into = touch == Touch.STRETCHED ? 0 : frames(first.since(), framesPerTick);
     int held = into + frames(end - first.start(), framesPerTick);
-    int frames = touch == Touch.STRETCHED ? held : held + 2 * own.releaseFrames();
+    int frames = touch == Touch.STRETCHED ? held : held + 2 * played.releaseFrames();
     float[] table =
-        tables.table(own.instrument(), own.settings(), pitches, first.velocity(), frames);
-    double gain = own.loudness(first.velocity());
+        tables.table(played.instrument(), played.settings(), pitches, first.velocity(), frames);
+    double gain = played.loudness(first.velocity());
     int choke = touch == Touch.GLIDING ? MONO : 0;
-    float fall = goingOn.contains(place(end, last.key())) ? crossing : own.fall();
+    float fall = goingOn.contains(place(end, last.key())) ? crossing : played.fall();
     return new TrackBuilder.Entry(
-        first.start(), end, into, table, (float) gain, (float) gain, choke, fall, own.struck());
+        first.start(), end, into, table, (float) gain, (float) gain, choke, fall, played.struck());
   }
 
   /** Notes that are one sound: all that touch where the instrument glides, else slides alone. */
   private List<List<ScoredNote>> chains(List<ScoredNote> notes) {
     List<List<ScoredNote>> out = new ArrayList<>();
-    boolean legato = own.settings().getOrDefault("glide", 0) > 0;
     for (ScoredNote note : notes) {
+      Dressed played = played(note);
       List<ScoredNote> last = out.isEmpty() ? List.of() : out.get(out.size() - 1);
-      boolean touches =
-          !last.isEmpty() && last.get(last.size() - 1).end() == note.start() && note.since() == 0;
-      if (touches && (legato || note.slide() > 0)) {
+      if (!last.isEmpty() && joins(last.get(last.size() - 1), note, played)) {
         last.add(note);
-      } else {
+      } else if (played.glides() || isHeard(note, played)) {
         out.add(new ArrayList<>(List.of(note)));
       }
     }
     return out;
   }
 
-  /** Whether notes that touch, or slide, may be one sound. */
-  private boolean glides() {
-    return own.instrument().touch() == Touch.GLIDING;
+  private static boolean joins(ScoredNote before, ScoredNote note, Dressed played) {
+    boolean legato = played.settings().getOrDefault("glide", 0) > 0;
+    return played.glides()
+        && before.end() == note.start()
+        && note.since() == 0
+        && before.instrument().equals(note.instrument())
+        && (legato || note.slide() > 0);
   }
 
   /** A patch with what its notes have in common; an unknown name is heard as an electric piano. */
@@ -217,6 +226,11 @@ final class PartPlayer {
       int releaseFrames,
       float fall,
       boolean struck) {
+    /** Whether notes that touch, or slide, may be one sound. */
+    boolean glides() {
+      return instrument.touch() == Touch.GLIDING;
+    }
+
     double loudness(int velocity) {
       return instrument.gain() * Math.pow(velocity / 127.0, VELOCITY_POWER);
     }

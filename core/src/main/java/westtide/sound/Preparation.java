@@ -5,17 +5,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import westtide.score.Motion;
+import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
 import westtide.song.id.PartId;
-import westtide.song.mix.Ramp;
 import westtide.sound.desk.Automation;
 import westtide.sound.desk.Channel;
+import westtide.sound.desk.Movements;
 import westtide.sound.desk.Strip;
 import westtide.sound.desk.Track;
 import westtide.theory.Pitch;
@@ -102,12 +103,7 @@ public final class Preparation {
   private PreparedScore.Prepared prepare(
       Score score, ScoredPart scored, Audible audible, double ticksPerSecond) {
     Part part = scored.part();
-    Strip strip =
-        Strip.of(
-            part.mix(),
-            moves(score, part, Ramp.Kind.LEVEL),
-            moves(score, part, Ramp.Kind.LOW_PASS),
-            !audible.part(part.id().value()));
+    Strip strip = Strip.of(part.mix(), moves(scored), !audible.part(part.id().value()));
     Channel channel =
         channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
     List<ScoredNote> heard =
@@ -128,7 +124,7 @@ public final class Preparation {
   }
 
   private static Strip silentStrip() {
-    return Strip.of(westtide.song.mix.Mix.PLAIN, Automation.still(0), Automation.still(0), true);
+    return Strip.of(westtide.song.mix.Mix.PLAIN, Movements.NONE, true);
   }
 
   /**
@@ -144,29 +140,26 @@ public final class Preparation {
         .toArray();
   }
 
-  private static Automation moves(Score score, Part part, Ramp.Kind kind) {
-    Form form = score.song().form();
-    int bar = score.song().brief().meter().ticksPerBar();
-    List<int[]> spans = new ArrayList<>();
-    List<Ramp> ramps = new ArrayList<>();
-    for (int i = 0; i < form.sections().size(); i++) {
-      for (Ramp ramp : form.sections().get(i).ramps().getOrDefault(part.id(), List.of())) {
-        if (ramp.kind() == kind) {
-          int start = form.startBar(i) * bar;
-          spans.add(new int[] {start, start + form.sections().get(i).bars() * bar});
-          ramps.add(ramp);
-        }
-      }
-    }
-    return new Automation(
-        spans.stream().mapToInt(span -> span[0]).toArray(),
-        spans.stream().mapToInt(span -> span[1]).toArray(),
-        ramps.stream().mapToDouble(ramp -> value(kind, ramp.from())).toArray(),
-        ramps.stream().mapToDouble(ramp -> value(kind, ramp.to())).toArray(),
-        value(kind, kind == Ramp.Kind.LEVEL ? 0 : westtide.song.mix.Mix.OPEN));
+  private static Movements moves(ScoredPart part) {
+    Motion level =
+        Motion.together(Moving.LEVEL, part.motion(Moving.LEVEL), part.motion(Moving.EXPRESSION));
+    return new Movements(
+        automation(level, Moving.LEVEL),
+        automation(part.motion(Moving.LOW_PASS), Moving.LOW_PASS),
+        automation(part.motion(Moving.HIGH_PASS), Moving.HIGH_PASS),
+        automation(part.motion(Moving.PAN), Moving.PAN),
+        automation(part.motion(Moving.ROOM), Moving.ROOM),
+        automation(part.motion(Moving.DELAY), Moving.DELAY),
+        automation(part.motion(Moving.WIDTH), Moving.WIDTH));
   }
 
-  private static double value(Ramp.Kind kind, int value) {
-    return kind == Ramp.Kind.LEVEL ? value / 10.0 : Math.log(value) / Math.log(2);
+  private static Automation automation(Motion motion, Moving what) {
+    List<Motion.Piece> pieces = motion.pieces();
+    return new Automation(
+        pieces.stream().mapToInt(Motion.Piece::from).toArray(),
+        pieces.stream().mapToInt(Motion.Piece::to).toArray(),
+        pieces.stream().mapToDouble(Motion.Piece::first).toArray(),
+        pieces.stream().mapToDouble(Motion.Piece::last).toArray(),
+        what.rest());
   }
 }

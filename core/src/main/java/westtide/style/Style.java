@@ -2,9 +2,13 @@ package westtide.style;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import westtide.rhythm.Feel;
+import westtide.song.SectionKind;
 import westtide.theory.Key;
 
 /**
@@ -25,7 +29,7 @@ import westtide.theory.Key;
  * @param bass its bass
  * @param sound its instruments in the preview
  * @param form its forms
- * @param transitions what happens where sections meet, the most usual first
+ * @param boundaries how each kind of section is announced and landed, the most usual way first
  * @param checklist names of the points a finished song in the style usually meets
  * @param reasons every preference in words
  */
@@ -45,13 +49,13 @@ public record Style(
     PartHabit.Bass bass,
     SoundHabit sound,
     FormHabit form,
-    List<String> transitions,
+    Map<SectionKind, List<BoundaryHabit>> boundaries,
     List<String> checklist,
     List<Reason> reasons) {
   /** Copies the lists. */
   public Style {
     keys = List.copyOf(keys);
-    transitions = List.copyOf(transitions);
+    boundaries = Collections.unmodifiableMap(new LinkedHashMap<>(boundaries));
     checklist = List.copyOf(checklist);
     reasons = List.copyOf(reasons);
   }
@@ -115,7 +119,7 @@ public record Style(
         bass,
         sound,
         form,
-        transitions,
+        boundaries,
         checklist,
         reasons);
   }

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
@@ -16,6 +17,7 @@ import westtide.song.KickLink;
 import westtide.song.LowLine;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
+import westtide.song.Transition;
 import westtide.song.chord.RhythmText;
 import westtide.song.drum.LaneId;
 import westtide.song.mix.Duck;
@@ -60,9 +62,42 @@ final class StyleReader {
         bass(json.required("bass")),
         sound(json.required("sound")),
         form(forms()),
-        texts(json.required("transitions").required("values")),
+        boundaries(json.required("transitions")),
         texts(json.required("checklist")),
         reasons());
+  }
+
+  /** Earlier documents said in words only what happens; those announce their hooks plainly. */
+  private static Map<SectionKind, List<BoundaryHabit>> boundaries(JsonNode node) {
+    Map<SectionKind, List<BoundaryHabit>> out = new LinkedHashMap<>();
+    if (!node.has("at")) {
+      List<Transition> plain =
+          List.of(Transition.of(Transition.Kind.DRUMS_OUT), Transition.of(Transition.Kind.CRASH));
+      out.put(SectionKind.HOOK, List.of(new BoundaryHabit(plain, text(node, "why"))));
+      return out;
+    }
+    node.required("at")
+        .properties()
+        .forEach(
+            at -> {
+              List<BoundaryHabit> habits = new ArrayList<>();
+              at.getValue().forEach(habit -> habits.add(boundary(habit)));
+              out.put(SectionWord.find(at.getKey()).orElseThrow().kind(), List.copyOf(habits));
+            });
+    return out;
+  }
+
+  private static BoundaryHabit boundary(JsonNode node) {
+    List<Transition> marks = new ArrayList<>();
+    for (String word : text(node, "marks").strip().split("\\s+")) {
+      marks.add(
+          Transition.parse(word)
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "\"" + word + "\" is no transition; use " + Transition.words())));
+    }
+    return new BoundaryHabit(marks, text(node, "why"));
   }
 
   private static Span span(JsonNode node) {
@@ -310,7 +345,13 @@ final class StyleReader {
     JsonNode transitions = json.required("transitions");
     out.add(
         reason(
-            "Transitions", String.join(", ", texts(transitions.required("values"))), transitions));
+            "Transitions",
+            boundaries(transitions).getOrDefault(SectionKind.HOOK, List.of()).stream()
+                .flatMap(habit -> habit.marks().stream())
+                .distinct()
+                .map(Transition::toString)
+                .collect(Collectors.joining(", ")),
+            transitions));
     JsonNode forms = forms();
     out.add(reason("Form", text(forms.required("templates").get(0), "line"), forms));
     return out;

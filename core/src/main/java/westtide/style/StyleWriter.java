@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
 import java.util.List;
+import java.util.Locale;
 import westtide.rhythm.Figure;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
@@ -41,8 +42,16 @@ final class StyleWriter {
     out.set("sound", sound());
     out.set("forms", forms());
     ObjectNode transitions = out.putObject("transitions");
-    transitions.set("values", texts(style.transitions()));
     transitions.put("why", why("Transitions"));
+    ObjectNode at = transitions.putObject("at");
+    style
+        .boundaries()
+        .forEach(
+            (kind, habits) -> {
+              ArrayNode array = at.putArray(kind.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+              habits.forEach(
+                  habit -> array.addObject().put("marks", habit.line()).put("why", habit.why()));
+            });
     out.set("checklist", texts(style.checklist()));
     return out;
   }

@@ -156,8 +156,8 @@ class DraftTest {
         FormEdits.level(SectionId.of(3), PartId.of("keys"), 0, Level.LIFTED)
             .apply(Songs.draft("trap", 1));
     FormDraft draft = FormDraft.in(Songs.book().get("trap"), song);
-    var items =
-        FormLine.parse("verse 24, hook 16 drums-out crash, bridge 8, verse 8").orElseThrow();
+    String hook = FormLine.format(song.form()).split(", ")[1];
+    var items = FormLine.parse("verse 24, " + hook + ", bridge 8, verse 8").orElseThrow();
     Form typed = draft.form(items, song.form());
     assertThat(typed).hasToString("verse 24, hook 16, bridge 8, verse 8");
     assertThat(typed.sections().get(0).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.LIFTED);

@@ -80,7 +80,8 @@ class DraftFiguresTest {
       assertThat(share(found, "sub ticks", "hook ticks")).as(name).isBetween(0.6, 0.85);
     }
     if (style.sub().grammar().slides()) {
-      assertThat(share(found, "slides", "hook four bars")).as(name).isGreaterThanOrEqualTo(1);
+      // a stop before the next section can silence the slide that leads to it
+      assertThat(share(found, "slides", "hook four bars")).as(name).isGreaterThanOrEqualTo(0.8);
     }
     if (style.lead().language().pitches() != LineLanguage.Pitches.FEW) {
       assertThat(share(found, "velocity range", "leads")).as(name).isGreaterThanOrEqualTo(30);

@@ -54,7 +54,7 @@ class MidiFileTest {
             .withKey(Key.parse("F# minor"))
             .song();
     String hex = HexFormat.of().formatHex(Files.readAllBytes(write(song)));
-    assertThat(hex).startsWith("4d546864" + "00000006" + "0001" + "0006" + "03c0");
+    assertThat(hex).startsWith("4d546864" + "00000006" + "0001" + "0007" + "03c0");
     assertThat(hex).contains("ff510307a120").contains("ff580404021808").contains("ff59020301");
   }
 
@@ -176,7 +176,9 @@ class MidiFileTest {
         if (track.get(i).getMessage() instanceof ShortMessage message
             && message.getCommand() == ShortMessage.CONTROL_CHANGE
             && message.getData1() != 7
-            && message.getData1() != 10) {
+            && message.getData1() != 10
+            && message.getData1() != 11
+            && message.getData1() != 74) {
           controls.add(message.getData1() + "=" + message.getData2());
           channel = message.getChannel();
         }

@@ -27,7 +27,18 @@ record MidiListing(
   record Listed(int start, int ticks, int key, int velocity) {}
 
   /** A track with notes as listed. */
-  record Track(String name, int program, Set<Integer> channels, List<Listed> notes, int end) {}
+  record Track(
+      String name,
+      int program,
+      Set<Integer> channels,
+      List<Listed> notes,
+      int end,
+      Map<Integer, TreeMap<Integer, Integer>> controls) {
+    /** The value of a controller at a tick. */
+    int control(int number, int tick) {
+      return controls.get(number).floorEntry(tick).getValue();
+    }
+  }
 
   private record Event(int track, int tick, String kind, List<String> values) {}
 
@@ -117,14 +128,19 @@ record MidiListing(
     Set<Integer> channels = new TreeSet<>();
     List<Listed> notes = new ArrayList<>();
     Map<Integer, Event> sounding = new HashMap<>();
+    Map<Integer, TreeMap<Integer, Integer>> controls = new HashMap<>();
     for (Event event : events) {
       if (event.track() != track) {
         continue;
       }
       switch (event.kind()) {
         case "Title_t" -> name = event.values().get(0);
-        case "Program_c" -> program = number(event, 1);
+        case "Program_c" -> program = program < 0 ? number(event, 1) : program;
         case "End_track" -> end = event.tick();
+        case "Control_c" ->
+            controls
+                .computeIfAbsent(number(event, 1), n -> new TreeMap<>())
+                .put(event.tick(), number(event, 2));
         case "Note_on_c" -> {
           channels.add(number(event, 0));
           assertThat(sounding.put(number(event, 1), event)).as("a note starts twice").isNull();
@@ -137,7 +153,7 @@ record MidiListing(
       }
     }
     assertThat(sounding).as("a note never ends").isEmpty();
-    return new Track(name, program, channels, notes, end);
+    return new Track(name, program, channels, notes, end, controls);
   }
 
   private static int number(Event event, int index) {

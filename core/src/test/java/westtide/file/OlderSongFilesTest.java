@@ -41,12 +41,12 @@ class OlderSongFilesTest {
   /**
    * The notes of a song file of version 1, as the version that wrote it exported them: how many,
    * and the CRC-32 of the lines "start ticks key velocity" in order, reckoned by Python from its
-   * MIDI file as {@code mido} reads it.
+   * MIDI file as {@code mido} reads it; the hints of the Bell an octave higher, as hints stand now.
    */
   @ParameterizedTest
   @CsvSource({
     "Keys, 650, 1713653869",
-    "Bell, 266, 859200354",
+    "Bell, 266, 560733082",
     "Drums, 1432, 1477933811",
     "808, 214, 1369010029",
     "Bass guitar, 102, 1441626571"
@@ -68,13 +68,13 @@ class OlderSongFilesTest {
   }
 
   @Test
-  void aFileOfTheFirstVersionIsWrittenAsTheSecond() throws IOException {
+  void aFileOfTheFirstVersionIsWrittenAsThePresent() throws IOException {
     Song song = first();
     assertThat(song.parts(Role.LINE)).hasSize(1);
     assertThat(song.form().sections()).extracting(s -> s.id().number()).doesNotHaveDuplicates();
     Path file = folder.resolve("again.tide");
     SongFile.write(song, file);
-    assertThat(Files.readString(file)).contains("\"version\" : 2").contains("\"role\" : \"LINE\"");
+    assertThat(Files.readString(file)).contains("\"version\" : 3").contains("\"role\" : \"LINE\"");
     assertThat(SongFile.read(file)).isEqualTo(song);
   }
 

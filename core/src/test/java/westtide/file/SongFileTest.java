@@ -46,12 +46,12 @@ import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.mix.Curve;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
-import westtide.song.mix.Ramp;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.ChordMember;
@@ -82,8 +82,8 @@ class SongFileTest {
             .withPart(
                 PartId.of("lead"), part -> part.withPatch(Patch.of("flute").with("breath", 70), 73))
             .withPart(PartId.of("lead"), part -> part.withMix(mix));
-    Ramp opening = new Ramp(Ramp.Kind.LOW_PASS, 400, 18_000);
-    song = FormEdits.ramps(SectionId.of(2), PartId.of("keys"), List.of(opening)).apply(song);
+    Curve opening = Curve.straight(Curve.Kind.LOW_PASS, 400, 18_000);
+    song = FormEdits.curves(SectionId.of(2), PartId.of("keys"), List.of(opening)).apply(song);
     SongFile.write(song, file);
     assertThat(SongFile.read(file)).isEqualTo(song);
   }
@@ -124,7 +124,7 @@ class SongFileTest {
     SongFile.write(Songs.draft("trap", 1), file);
     String newer =
         Files.readString(file)
-            .replaceFirst("\"version\" : 2", "\"version\" : 3,\n  \"mood\" : { \"dark\" : 7 }")
+            .replaceFirst("\"version\" : 3", "\"version\" : 4,\n  \"mood\" : { \"dark\" : 7 }")
             .replaceFirst("\"name\" : \"Drums\"", "\"name\" : \"Drums\", \"pan\" : [ 1, 2 ]")
             .replaceFirst("\"section\" : \"hook\"", "\"section\" : \"hook\", \"fade\" : \"slow\"");
     Files.writeString(file, newer);

@@ -37,7 +37,7 @@ class StyleFileTest {
     assertThat(read.chords()).isEqualTo(style.chords());
     assertThat(read.groove()).isEqualTo(style.groove());
     assertThat(read.form()).isEqualTo(style.form());
-    assertThat(read.transitions()).isEqualTo(style.transitions()).isNotEmpty();
+    assertThat(read.boundaries()).isEqualTo(style.boundaries()).isNotEmpty();
     assertThat(read.checklist()).isEqualTo(style.checklist()).isNotEmpty();
     assertThat(read.reasons()).isEqualTo(style.reasons()).isNotEmpty();
     assertThat(read.write()).hasToString(style.write().toString());

@@ -16,6 +16,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.SectionEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
@@ -115,8 +116,10 @@ class DrumFindingsTest {
 
   @Test
   void aSectionThatEndsWithoutAFillIsTold() {
-    Song song = Songs.draft("trap", 1);
-    assertThat(find(song, "drums.nofill")).isEmpty();
+    Song draft = Songs.draft("trap", 1);
+    assertThat(find(draft, "drums.nofill")).isEmpty();
+    Song song =
+        new SectionEdits(SectionId.of(1), SectionEdits.Scope.ALL).enter(List.of()).apply(draft);
     Song joined = FormEdits.join(SectionId.of(2), PartId.of("drums")).apply(song);
     Finding finding = fixed(joined, "drums.nofill");
     assertThat(finding.fix().orElseThrow().label()).isEqualTo("play the fill there");

@@ -288,8 +288,30 @@ class SoundingsTest {
     assertThat(Energy.of(Score.of(song)).bars()).hasSize(song.form().bars());
   }
 
+  /** An intro lies at most 9 LU under the hook (common practice). */
+  @Test
+  void anIntroThatIsTooQuietIsFound() {
+    Song song = Songs.draft("trap", 1);
+    List<Double> sections = new java.util.ArrayList<>();
+    song.form().sections().forEach(section -> sections.add(-12.0));
+    for (double intro : new double[] {-26, -19}) {
+      sections.set(0, intro);
+      Listening heard = new Listening(-12, -10, -9, -1, 0, 0.6, Optional.empty(), sections);
+      List<Finding> found =
+          Soundings.of(Score.of(song), Songs.book().get("trap"))
+              .with(heard, song)
+              .at(Stage.FORM)
+              .findings();
+      Optional<Finding> quiet =
+          found.stream().filter(f -> f.id().startsWith("form.quietintro")).findFirst();
+      assertThat(quiet.isPresent()).isEqualTo(intro < -21);
+      quiet.ifPresent(f -> assertThat(f.title()).contains("14 LU"));
+      quiet.ifPresent(f -> assertThat(f.fix().orElseThrow().edit().apply(song)).isNotEqualTo(song));
+    }
+  }
+
   private static Listening heard(double pushed, double overlap) {
-    return new Listening(-12, -10, -9, -1, pushed, 0.6, Optional.of(overlap));
+    return new Listening(-12, -10, -9, -1, pushed, 0.6, Optional.of(overlap), List.of());
   }
 
   @Test

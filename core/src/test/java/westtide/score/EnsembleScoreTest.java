@@ -192,7 +192,7 @@ class EnsembleScoreTest {
               .ifPresent(
                   line ->
                       assertThat(line.notes().get(note.source().index()).key())
-                          .isEqualTo(note.key()));
+                          .isEqualTo(note.key() - (passage.level() == Level.HINT ? 12 : 0)));
           boolean announced = note.of(DrumVoice.CRASH);
           if (note.struck().isPresent() && !early && !announced) {
             assertThat(
@@ -222,7 +222,7 @@ class EnsembleScoreTest {
             .isEqualTo(song.form().sections().get(passage.place()).progression());
       }
       assertThat(part.passages().stream().mapToInt(p -> p.notes().size()).sum())
-          .isEqualTo(part.notes().size());
+          .isEqualTo((int) part.notes().stream().filter(n -> !n.source().transition()).count());
     }
   }
 

@@ -66,6 +66,7 @@ final class Places {
           case DRUMS -> Stage.DRUMS;
           case SUB, BASS -> Stage.LOW_END;
           case LINE -> Stage.LINES;
+          case MARKS -> Stage.FORM;
         };
     return Command.of(
         "part-" + part.id(),

@@ -50,7 +50,7 @@ final class Screenshots {
     views.add(new View("start", shell::showStart));
     for (Stage stage : Stage.values()) {
       String name = stage.toString().toLowerCase().replace(' ', '-');
-      boolean heard = stage == Stage.LOW_END || stage == Stage.LEVELS;
+      boolean heard = stage == Stage.LOW_END || stage == Stage.FORM || stage == Stage.LEVELS;
       views.add(new View(name, () -> show(demos.get(0), stage), () -> !heard || measured()));
     }
     views.add(new View("find-an-action", shell::find));

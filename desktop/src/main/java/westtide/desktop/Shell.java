@@ -25,6 +25,7 @@ import westtide.desktop.form.FormRoom;
 import westtide.desktop.frame.Bridge;
 import westtide.desktop.frame.CommandList;
 import westtide.desktop.frame.Course;
+import westtide.desktop.frame.EnergyPanel;
 import westtide.desktop.frame.KeyCard;
 import westtide.desktop.frame.ScrolledFrame;
 import westtide.desktop.frame.SoundingsPane;
@@ -126,9 +127,17 @@ public final class Shell {
         new Bridge(open, new PlayBar(play, this::listening), this::find, this::keys, files::save);
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
-    this.tide = new TideChart(play, open, () -> go(Stage.FORM));
+    this.tide =
+        new TideChart(
+            play, open, () -> go(Stage.FORM), new EnergyPanel(open, background, messages));
     this.pulse = new Pulse(play, around.millis(), messages, this::follow);
     List<Command> all = new ArrayList<>(new ShellCommands(this, open, files, play).list());
+    all.add(
+        Command.of(
+                "reach-energy",
+                "Bring the section to the energy its style wants",
+                tide::reachTarget)
+            .when(open::isOpen));
     rooms.forEach(room -> room.commands().forEach(command -> all.add(inRoom(room, command))));
     this.commands = List.copyOf(all);
     open.watchOpening(play::opened);

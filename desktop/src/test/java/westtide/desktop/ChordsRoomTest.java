@@ -254,20 +254,20 @@ class ChordsRoomTest extends WindowTest {
     press("#vary-again");
     assertThat(rule("keys").vary().amount()).isEqualTo(12);
     press("#layer-add");
-    assertThat(song().part(PartId.of("chords-1")).orElseThrow().rules(FollowRule.Doubling.class))
+    assertThat(song().part(PartId.of("chords-2")).orElseThrow().rules(FollowRule.Doubling.class))
         .as("a layer plays exactly what its model plays")
         .hasSize(1);
     assertHas(words("#part-plays"), "Keys layer", "doubles Keys");
     press("#without-third");
-    assertThat(rule("chords-1").layer().octaves()).as("changed, it stands alone").isEqualTo(1);
-    assertThat(rule("chords-1").layer().without()).hasSize(2);
-    assertThat(song().parts().stream().filter(p -> p.role() == Role.CHORDS)).hasSize(2);
+    assertThat(rule("chords-2").layer().octaves()).as("changed, it stands alone").isEqualTo(1);
+    assertThat(rule("chords-2").layer().without()).hasSize(2);
+    assertThat(song().parts().stream().filter(p -> p.role() == Role.CHORDS)).hasSize(4);
     Path file = folder.resolve("layered.tide");
     Song now = song();
     SongFile.write(now, file);
     assertThat(SongFile.read(file)).isEqualTo(now);
     press("#undo", "#undo");
-    assertThat(song().part(PartId.of("chords-1"))).isEmpty();
+    assertThat(song().part(PartId.of("chords-2"))).isEmpty();
   }
 
   @Test

@@ -95,7 +95,7 @@ class EnsembleTest extends TrapSongTest {
     clickOn("#part-name-bass");
     settle();
     press("#form-part-delete");
-    assertThat(names()).doesNotContain("Bass guitar").hasSize(4);
+    assertThat(names()).doesNotContain("Bass guitar").hasSize(5);
     assertThat(song().form().sections())
         .allMatch(s -> s.cells().keySet().stream().noneMatch(id -> id.value().equals("bass")));
     for (int i = 0; i < 3; i++) {
@@ -213,7 +213,7 @@ class EnsembleTest extends TrapSongTest {
   @Test
   void twelvePartsReachTheMidiFile() throws Exception {
     addTwelve();
-    assertThat(names()).hasSize(12).doesNotHaveDuplicates();
+    assertThat(names()).hasSize(13).doesNotHaveDuplicates();
     go(Stage.LINES);
     press("#lines-part-bell");
     go(Stage.FORM);
@@ -228,10 +228,10 @@ class EnsembleTest extends TrapSongTest {
     press("#drums-part-percussion");
     go(Stage.FORM);
     press("#form-part-delete");
-    assertThat(names()).hasSize(11).doesNotContain("Percussion");
+    assertThat(names()).hasSize(12).doesNotContain("Percussion");
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(names()).hasSize(12).contains("Percussion");
+    assertThat(names()).hasSize(13).contains("Percussion");
     go(Stage.LEVELS);
     clickOn("#part-name-" + part("Pad").id());
     settle();

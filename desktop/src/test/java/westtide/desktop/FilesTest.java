@@ -128,7 +128,7 @@ class FilesTest extends WindowTest {
     Path parts = folder.resolve("parts");
     type("#deliver-folder", parts.toString());
     clickOn("#write-parts");
-    waitFor(() -> words("#message-words").startsWith("Wrote 5 files"));
+    waitFor(() -> words("#message-words").startsWith("Wrote 6 files"));
     Path others = Files.createDirectories(folder.resolve("others"));
     for (Path other : MidiFile.writeParts(Score.of(song()), others)) {
       assertThat(parts.resolve(other.getFileName())).hasSameBinaryContentAs(other);

@@ -24,7 +24,7 @@ class FormRoomTest extends TrapSongTest {
   void aSectionIsAddedResizedMovedRemovedAndUndone() {
     go(Stage.FORM);
     String before = song().form().toString();
-    press("#section-add");
+    press("#form-page-section", "#section-add");
     assertThat(song().form())
         .hasToString(before.replace("hook 16, verse 16, pre", "hook 16, verse 8, verse 16, pre"));
     press("#section-longer", "#section-later");
@@ -45,12 +45,12 @@ class FormRoomTest extends TrapSongTest {
     type("#form-line", "intro 4, hook 0");
     assertHas(words("#form-line-problem"), "column 10", "1 to 128");
     push(KeyCode.ESCAPE);
-    press("#template-hook-first");
-    assertHas(words("#confirm .strong"), "Hook first", "hook 16");
-    push(KeyCode.ESCAPE);
-    settle();
+    press("#form-page-plans", "#plan-hook-first");
+    assertHas(words("#plan-now"), "intro 4, chorus 8");
+    assertHas(words("#plan-then"), "hook 16, verse 16");
+    assertHas(words("#plan-changes"), "verse is new", "chorus goes");
     assertThat(song().form()).hasToString("intro 4, chorus 8, breakdown 8, drop 16");
-    press("#template-hook-first", "#confirm-yes");
+    press("#plan-lay");
     assertThat(song().form().toString()).startsWith("hook 16, verse 16");
   }
 
@@ -67,18 +67,18 @@ class FormRoomTest extends TrapSongTest {
   void aSectionIsNamedRepeatedDoubledAndRearrangedFromItsPanel() {
     go(Stage.FORM);
     String before = song().form().toString();
-    press("#section-more");
+    press("#form-page-section");
     type("#section-name", "Lantern");
     assertThat(song().form().toString()).startsWith("intro 8, Lantern 16, verse");
-    press("#section-more", "#section-repeat");
+    press("#section-repeat");
     assertThat(song().form().toString()).startsWith("intro 8, Lantern 16, Lantern 16, verse");
-    press("#section-more", "#section-double");
+    press("#section-double");
     assertThat(song().form().toString()).startsWith("intro 8, Lantern 32, Lantern 16, verse");
-    press("#section-more", "#scope-all-sections", "#section-strip");
+    press("#scope-all-sections", "#section-strip");
     PartId drums = song().parts(Role.DRUMS).get(0).id();
     assertThat(song().form().sections())
         .allMatch(s -> s.cells(drums).stream().allMatch(c -> c.level() == Level.OUT));
-    press("#section-more");
+    press("#scope-this-section");
     choose("#section-model", "verse");
     press("#section-like");
     for (Part part : song().parts()) {
@@ -101,7 +101,7 @@ class FormRoomTest extends TrapSongTest {
     Point2D hint = new Point2D(bounds.getCenterX(), bounds.getMaxY() - bounds.getHeight() * 0.3);
     drag(new Point2D(bounds.getCenterX() + 9, bounds.getMinY() + 3), hint);
     assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HINT);
-    push(KeyCode.PLUS);
+    push(KeyCode.PAGE_UP);
     settle();
     assertThat(section(0).cell(PartId.of("808"), 0).level()).isEqualTo(Level.HALF);
     push(KeyCode.RIGHT);

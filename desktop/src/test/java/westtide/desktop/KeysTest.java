@@ -184,12 +184,14 @@ class KeysTest extends WindowTest {
   void aSectionIsRenamedReharmonisedAndGivenAnotherGroove() {
     go(Stage.FORM);
     interact(() -> shell.open().select(1));
+    press("#form-page-section");
     choose("#section-word", SectionWord.VERSE);
     choose("#section-progression", "verse");
     assertThat(section(1).word()).isEqualTo(SectionWord.VERSE);
     assertThat(section(1).progression()).isEqualTo("verse");
     clickOn("#tank-1-drums-0");
     settle();
+    press("#form-page-tank");
     choose("#cell-pattern", "thin");
     assertThat(section(1).cell(PartId.of("drums"), 0).pattern()).isEqualTo("thin");
     press("#cell-join");

@@ -92,7 +92,7 @@ class PlayTest extends WindowTest {
     waitFor(this::playing);
     waitFor(() -> tick() >= from);
     go(Stage.FORM);
-    press("#section-longer");
+    press("#form-page-section", "#section-longer");
     assertThat(shell.play().loop().orElseThrow().to()).isEqualTo(from + 12 * BAR);
     push(KeyCode.L);
     settle();

@@ -32,6 +32,7 @@ final class BlankPattern {
                   .map(rule -> FollowRule.Chords.of(rule.range(), Optional.empty()))
                   .orElse(ChordRules.usual()));
       case LINE -> new Pattern.Written(bars(song), List.of());
+      case MARKS -> new Pattern.Written(1, List.of());
       case DRUMS ->
           new Pattern.Drums(
               1,

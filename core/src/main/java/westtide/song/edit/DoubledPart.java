@@ -49,8 +49,10 @@ record DoubledPart(PartId part, String pattern, FollowRule.Doubling rule) {
         song.parts().stream()
             .map(p -> p.id().equals(part) ? p.withPatterns(patterns).withTransposition(moved) : p)
             .toList();
-    return song.withParts(
-        parts, song.form().each(section -> playing(section, model, names, first)));
+    return song.withEachForm(
+        song.progressions(),
+        parts,
+        form -> form.each(section -> playing(section, model, names, first)));
   }
 
   private static Transposition moved(Part own, Part model) {

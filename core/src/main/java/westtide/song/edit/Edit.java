@@ -40,8 +40,8 @@ public record Edit(Function<Song, String> title, UnaryOperator<Song> change) {
     return title.apply(before);
   }
 
-  /** The song after the edit. */
+  /** The song after the edit; sections that are linked to one it changed are changed with it. */
   public Song apply(Song song) {
-    return change.apply(song);
+    return LinkedSections.kept(song, change.apply(song));
   }
 }

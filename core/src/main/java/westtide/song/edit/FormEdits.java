@@ -4,15 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import westtide.song.Cell;
+import westtide.song.CellSound;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.SectionWord;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
-import westtide.song.mix.Ramp;
+import westtide.song.mix.Curve;
 
 /** Edits of the form. Sections and bars are counted from 0. */
 public final class FormEdits {
@@ -67,11 +70,33 @@ public final class FormEdits {
 
   /** Fills a part's tank from a bar of a section up to its next cell. */
   public static Edit level(SectionId id, PartId part, int fromBar, Level level) {
+    return level(id, part, fromBar, 0, level);
+  }
+
+  /** Fills a part's tank from a beat of a bar, both from 0, up to its next cell. */
+  public static Edit level(SectionId id, PartId part, int bar, int beat, Level level) {
+    return cell(id, part, bar, beat, "Set ", " to " + level, cell -> cell.withLevel(level));
+  }
+
+  /** Changes how a part sounds from a beat of a bar, both from 0, up to its next cell. */
+  public static Edit sound(
+      SectionId id, PartId part, int bar, int beat, String what, UnaryOperator<CellSound> change) {
+    return cell(id, part, bar, beat, "Let ", " " + what, cell -> cell.withSound(change));
+  }
+
+  private static Edit cell(
+      SectionId id,
+      PartId part,
+      int bar,
+      int beat,
+      String before,
+      String after,
+      UnaryOperator<Cell> change) {
     return sectionOf(
         part,
-        name -> "Set " + name + " to " + level,
+        name -> before + name + after,
         id,
-        s -> s.withCells(part, refilled(s.cells(part), fromBar, level)));
+        s -> s.withCells(part, changed(s.cells(part), bar, beat, change)));
   }
 
   /** Fills every tank of these parts in a section; lifted ones stay lifted. */
@@ -81,11 +106,86 @@ public final class FormEdits {
 
   /** Splits a part's cell so that another one begins at a bar. */
   public static Edit split(SectionId id, PartId part, int bar) {
+    return split(id, part, bar, 0);
+  }
+
+  /** Splits a part's cell so that another one begins on a beat of a bar, both from 0. */
+  public static Edit split(SectionId id, PartId part, int bar, int beat) {
     return sectionOf(
         part,
-        name -> "Split " + name + " at bar " + (bar + 1),
+        name -> "Change " + name + " at bar " + (bar + 1) + (beat == 0 ? "" : "." + (beat + 1)),
         id,
-        s -> s.withCells(part, split(s, part, bar)));
+        s -> s.withCells(part, split(s, part, bar, beat)));
+  }
+
+  /** Moves where a part changes to another beat; what it is moved across is gone. */
+  public static Edit moveChange(
+      SectionId id, PartId part, int bar, int beat, int toBar, int toBeat) {
+    return arrange(id, part, cells -> moved(cells, bar, beat, toBar, toBeat));
+  }
+
+  /** Lets a part change elsewhere in a section, as a function of what it does there now. */
+  public static Edit arrange(SectionId id, PartId part, UnaryOperator<List<Cell>> change) {
+    return sectionOf(
+        part,
+        name -> "Move where " + name + " changes",
+        id,
+        s -> s.withCells(part, change.apply(s.cells(part))));
+  }
+
+  /**
+   * Lets a part enter on a beat of a bar, both from 0, having been out before; or leave there,
+   * being out from then on.
+   */
+  public static Edit cut(SectionId id, PartId part, int bar, int beat, boolean enters) {
+    return sectionOf(
+        part,
+        name -> "Let " + name + (enters ? " enter" : " leave") + " at bar " + (bar + 1),
+        id,
+        s -> s.withCells(part, cut(s.cells(part), bar, beat, enters)));
+  }
+
+  /** Cells of a part with one in which it enters, or after which it is out. */
+  public static List<Cell> cut(List<Cell> cells, int bar, int beat, boolean enters) {
+    Cell here = at(cells, bar, beat);
+    List<Cell> out = new ArrayList<>();
+    if (enters) {
+      out.add(cells.get(0).withLevel(Level.OUT));
+      out.add(here);
+    }
+    for (Cell cell : cells) {
+      int order = Cell.ORDER.compare(cell, here);
+      if (enters ? order > 0 : order < 0) {
+        out.add(cell);
+      }
+    }
+    if (!enters) {
+      out.add(here.withLevel(Level.OUT));
+    }
+    return out;
+  }
+
+  private static Cell at(List<Cell> cells, int bar, int beat) {
+    Cell wanted = Cell.out().at(bar, beat);
+    Cell found = cells.get(0);
+    for (Cell cell : cells) {
+      found = Cell.ORDER.compare(cell, wanted) <= 0 ? cell : found;
+    }
+    return found.at(bar, beat);
+  }
+
+  /** Takes away where a part changes: what it did before goes on. */
+  public static Edit removeChange(SectionId id, PartId part, int bar, int beat) {
+    return sectionOf(
+        part,
+        name -> "Let " + name + " go on",
+        id,
+        s ->
+            s.withCells(
+                part,
+                s.cells(part).stream()
+                    .filter(cell -> cell.opens() || cell.fromBar() != bar || cell.beat() != beat)
+                    .toList()));
   }
 
   /** Lets a part play one thing through a whole section again. */
@@ -99,27 +199,41 @@ public final class FormEdits {
 
   /** Sets which of its patterns a part plays from a bar of a section up to its next cell. */
   public static Edit pattern(SectionId id, PartId part, int fromBar, String pattern) {
-    return sectionOf(
-        part,
-        name -> "Set the pattern of " + name + " to " + pattern,
-        id,
-        s ->
-            s.withCells(
-                part,
-                s.cells(part).stream()
-                    .map(c -> c.fromBar() == fromBar ? c.withPattern(pattern) : c)
-                    .toList()));
+    return pattern(id, part, fromBar, 0, pattern);
+  }
+
+  /** Sets which of its patterns a part plays from a beat of a bar up to its next cell. */
+  public static Edit pattern(SectionId id, PartId part, int bar, int beat, String pattern) {
+    return cell(
+        id, part, bar, beat, "Set the pattern of ", " to " + pattern, c -> c.withPattern(pattern));
   }
 
   /** Puts another form in its place. */
   public static Edit replace(String name, Form form) {
-    return Edit.of(name, song -> song.withForm(form));
+    return Edit.of(name, song -> MarksPart.with(song.withForm(form)));
   }
 
-  /** Lets level or low pass of a part move over a section; an empty list keeps them still. */
-  public static Edit ramps(SectionId id, PartId part, List<Ramp> ramps) {
+  /** Lets a part move from a section on as these curves say; an empty list keeps it still. */
+  public static Edit curves(SectionId id, PartId part, List<Curve> curves) {
     return sectionOf(
-        part, name -> "Move " + name + " over a section", id, s -> s.withRamps(part, ramps));
+        part,
+        name -> curves.isEmpty() ? "Keep " + name + " still" : "Draw a curve for " + name,
+        id,
+        s -> s.withCurves(part, curves));
+  }
+
+  /** Announces and lands a bar of a section, from 0, like that. */
+  public static Edit transitions(SectionId id, int bar, List<Transition> transitions) {
+    String what =
+        transitions.isEmpty()
+            ? "Leave a bar without transitions"
+            : "Set "
+                + transitions.stream().map(Transition::toString).collect(Collectors.joining(", "));
+    return Edit.of(
+        what,
+        song ->
+            MarksPart.with(
+                song.withForm(song.form().with(id, s -> s.withTransitions(bar, transitions)))));
   }
 
   private static Section filled(Section section, List<PartId> parts) {
@@ -134,18 +248,44 @@ public final class FormEdits {
     return cell.level() == Level.LIFTED ? cell : cell.withLevel(Level.FULL);
   }
 
-  private static List<Cell> refilled(List<Cell> cells, int fromBar, Level level) {
-    return cells.stream().map(c -> c.fromBar() == fromBar ? c.withLevel(level) : c).toList();
+  private static List<Cell> changed(
+      List<Cell> cells, int bar, int beat, UnaryOperator<Cell> change) {
+    return cells.stream()
+        .map(c -> c.fromBar() == bar && c.beat() == beat ? change.apply(c) : c)
+        .toList();
   }
 
-  private static List<Cell> split(Section section, PartId part, int bar) {
+  private static List<Cell> split(Section section, PartId part, int bar, int beat) {
     List<Cell> cells = new ArrayList<>(section.cells(part));
-    boolean taken = cells.stream().anyMatch(cell -> cell.fromBar() == bar);
+    boolean taken = cells.stream().anyMatch(cell -> cell.fromBar() == bar && cell.beat() == beat);
     if (!taken && bar < section.bars()) {
-      Cell over = section.cell(part, bar);
-      cells.add(over.withFromBar(bar));
+      cells.add(section.cell(part, bar, beat).at(bar, beat));
     }
     return cells;
+  }
+
+  /** Cells of a part with the change at a beat moved to another. */
+  public static List<Cell> moved(List<Cell> cells, int bar, int beat, int toBar, int toBeat) {
+    Cell wanted = Cell.out().at(toBar, toBeat);
+    Cell old = Cell.out().at(bar, beat);
+    List<Cell> out = new ArrayList<>();
+    for (Cell cell : cells) {
+      int toOld = Cell.ORDER.compare(cell, old);
+      int toNew = Cell.ORDER.compare(cell, wanted);
+      boolean between = toOld < 0 && toNew >= 0 || toOld > 0 && toNew <= 0;
+      if (toOld == 0 && !cell.opens()) {
+        out.add(cell.at(toBar, toBeat));
+      } else if (!between || cell.opens()) {
+        out.add(cell);
+      }
+    }
+    return wanted.opens()
+        ? out.stream().filter(c -> !c.opens() || c.same(cell(cells, old))).toList()
+        : out;
+  }
+
+  private static Cell cell(List<Cell> cells, Cell at) {
+    return cells.stream().filter(c -> Cell.ORDER.compare(c, at) == 0).findFirst().orElse(at);
   }
 
   private static Edit section(String name, SectionId id, UnaryOperator<Section> change) {

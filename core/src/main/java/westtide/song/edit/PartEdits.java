@@ -107,10 +107,11 @@ public record PartEdits(PartId part) {
         made.patterns().stream()
             .map(NamedPattern::name)
             .collect(java.util.stream.Collectors.toSet());
-    return song.withParts(
+    return song.withEachForm(
+        song.progressions(),
         parts,
-        song.form()
-            .each(
+        form ->
+            form.each(
                 s ->
                     s.withLike(part, made.id())
                         .withEachCell(
@@ -212,6 +213,20 @@ public record PartEdits(PartId part) {
                                 ? rule.withRhythm(LowLine.Rhythm.DRAWN)
                                 : rule))
             .toList());
+  }
+
+  /** Marks the part as the main one, which verses keep; marked already, it is one of many again. */
+  public Edit main() {
+    return Edit.named(
+        song ->
+            song.main().filter(part::equals).isPresent()
+                ? "Let no part be the main one"
+                : "Make " + name(song) + " the main part",
+        song ->
+            song.withMain(
+                song.main().filter(part::equals).isPresent()
+                    ? Optional.empty()
+                    : Optional.of(part)));
   }
 
   /** Gives the part another job; grooves stay drums and pitched parts stay pitched. */

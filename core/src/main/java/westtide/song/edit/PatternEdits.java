@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
-import westtide.song.Form;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -66,8 +65,10 @@ public record PatternEdits(PartId part, String pattern) {
         left.add(follows(other) ? alone(old, other, song.brief().meter()) : other);
       }
     }
-    Form form = song.form().each(s -> s.withEachCell(part, c -> playing(c, left.get(0).name())));
-    return song.withParts(with(song, old.withPatterns(left)), form);
+    return song.withEachForm(
+        song.progressions(),
+        with(song, old.withPatterns(left)),
+        form -> form.each(s -> s.withEachCell(part, c -> playing(c, left.get(0).name()))));
   }
 
   private Cell playing(Cell cell, String other) {
@@ -95,9 +96,10 @@ public record PatternEdits(PartId part, String pattern) {
           "a pattern needs a name that no other of its part has, but was \"" + name + "\"");
     }
     List<NamedPattern> patterns = old.patterns().stream().map(v -> renamed(v, name)).toList();
-    return song.withParts(
+    return song.withEachForm(
+        song.progressions(),
         with(song, old.withPatterns(patterns)),
-        song.form().each(section -> section.withEachCell(part, c -> playing(c, name))));
+        form -> form.each(section -> section.withEachCell(part, c -> playing(c, name))));
   }
 
   private NamedPattern renamed(NamedPattern other, String name) {

@@ -51,12 +51,12 @@ public final class RowEdits {
   }
 
   private static Song pointed(Song song, List<Progression> rows, String from, String to) {
-    return song.with(
+    return song.withEachForm(
         rows,
         song.parts().stream()
             .map(p -> p.withRule(FollowRule.Chords.class, rule -> using(rule, from, to)))
             .toList(),
-        song.form().each(s -> using(s, from, to)));
+        form -> form.each(s -> using(s, from, to)));
   }
 
   private static FollowRule.Chords using(FollowRule.Chords rule, String from, String to) {

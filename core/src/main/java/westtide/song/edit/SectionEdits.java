@@ -2,13 +2,16 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import westtide.song.Cell;
+import westtide.song.CellSound;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
@@ -96,7 +99,7 @@ public record SectionEdits(SectionId id, Scope scope) {
     for (PartId part : section.cells().keySet()) {
       List<Cell> inside = section.cells(part);
       List<Cell> out = new ArrayList<>();
-      inside.stream().filter(cell -> !ending(cell, bars)).forEach(out::add);
+      inside.stream().filter(cell -> !section.ending(cell.fromBar())).forEach(out::add);
       inside.forEach(cell -> out.add(cell.withFromBar(cell.fromBar() + bars)));
       cells.put(part, merged(out));
     }
@@ -108,36 +111,13 @@ public record SectionEdits(SectionId id, Scope scope) {
   }
 
   private static Section resized(Section section, int bars) {
-    if (bars < 1) {
-      return section;
-    }
-    Section out = section;
-    for (PartId part : section.cells().keySet()) {
-      List<Cell> cells = new ArrayList<>();
-      for (Cell cell : section.cells(part)) {
-        boolean near = ending(cell, section.bars());
-        int from = near ? cell.fromBar() - section.bars() + bars : cell.fromBar();
-        if (from >= 0 && from < bars && (near || cell.fromBar() < bars)) {
-          cells.removeIf(other -> other.fromBar() >= from);
-          cells.add(cell.withFromBar(from));
-        }
-      }
-      out = out.withCells(part, cells);
-    }
-    return out.withBars(bars);
-  }
-
-  /** Whether a change belongs to the end of a section: its last bar or two. */
-  private static boolean ending(Cell cell, int bars) {
-    return cell.fromBar() > 0 && cell.fromBar() >= bars - 2;
+    return bars < 1 ? section : section.withBars(bars);
   }
 
   private static List<Cell> merged(List<Cell> cells) {
     List<Cell> out = new ArrayList<>();
     for (Cell cell : cells) {
-      boolean same =
-          !out.isEmpty() && out.get(out.size() - 1).withFromBar(cell.fromBar()).equals(cell);
-      if (!same) {
+      if (out.isEmpty() || !out.get(out.size() - 1).same(cell)) {
         out.add(cell);
       }
     }
@@ -159,15 +139,13 @@ public record SectionEdits(SectionId id, Scope scope) {
 
   private static Section like(Section section, Section model) {
     Section laid = model.bars() == section.bars() ? model : resized(model, section.bars());
+    Set<PartId> parts = new LinkedHashSet<>(section.cells().keySet());
+    parts.addAll(section.curves().keySet());
+    parts.addAll(laid.cells().keySet());
+    parts.addAll(laid.curves().keySet());
     Section out = section;
-    for (PartId part : section.cells().keySet()) {
-      out = out.without(part);
-    }
-    for (Map.Entry<PartId, List<Cell>> part : laid.cells().entrySet()) {
-      out = out.withCells(part.getKey(), part.getValue());
-    }
-    for (PartId part : laid.ramps().keySet()) {
-      out = out.withRamps(part, laid.ramps().get(part));
+    for (PartId part : parts) {
+      out = out.withPartOf(laid, part);
     }
     return out;
   }
@@ -209,6 +187,99 @@ public record SectionEdits(SectionId id, Scope scope) {
     return out;
   }
 
+  /** Lets lines and chords of the section sound an octave lower. */
+  public Edit octaveDown() {
+    return Edit.named(
+        song -> "An octave down in " + called(song),
+        song -> changed(song, section -> sounding(section, pitched(song), SectionEdits::lower)));
+  }
+
+  private static CellSound lower(CellSound sound) {
+    return sound.withOctave(Math.max(-CellSound.FARTHEST, sound.octave() - 1));
+  }
+
+  private static List<PartId> pitched(Song song) {
+    return song.parts().stream()
+        .filter(part -> part.role() == Role.LINE || part.role() == Role.CHORDS)
+        .map(Part::id)
+        .toList();
+  }
+
+  private static Section sounding(
+      Section section, List<PartId> parts, UnaryOperator<CellSound> change) {
+    Section out = section;
+    for (PartId part : parts) {
+      out = out.withEachCell(part, cell -> cell.withSound(change));
+    }
+    return out;
+  }
+
+  /** Lets the drums of the section play at half time: kick and backbeat twice as far apart. */
+  public Edit halfTime() {
+    return Edit.named(
+        song -> "Half-time drums in " + called(song),
+        song -> {
+          Song out = song;
+          for (Part part : song.parts(Role.DRUMS)) {
+            out = HalfTime.of(part, out);
+          }
+          Song with = out;
+          return changed(with, section -> HalfTime.played(section, with.parts(Role.DRUMS)));
+        });
+  }
+
+  /** Holds what sounds when the last bars of the section begin. */
+  public Edit heldEnd(int bars) {
+    return Edit.named(
+        song -> "Hold the last " + bars + " bars of " + called(song),
+        song -> {
+          int beats = Math.min(Transition.MOST_BEATS, bars * song.brief().meter().beats());
+          return changed(
+              song,
+              section -> {
+                List<Transition> end = new ArrayList<>(section.at(section.bars()));
+                end.add(Transition.of(Transition.Kind.HOLD, beats));
+                return section.withTransitions(section.bars(), end);
+              });
+        });
+  }
+
+  /** Keeps the section the same as another from now on: it takes that one's arrangement. */
+  public Edit linkTo(SectionId model) {
+    return Edit.named(
+        song -> "Link the " + called(song, id) + " to the " + called(song, model),
+        song -> LinkedSections.linked(song, id, model));
+  }
+
+  /** Lets the section stand alone; it stays as it is. */
+  public Edit unlink() {
+    return Edit.named(
+        song -> "Unlink the " + called(song, id),
+        song -> song.withForm(song.form().with(id, s -> s.withLink(Optional.empty()))));
+  }
+
+  /** Lets edits of the section stay with it, or reach the sections it is linked to again. */
+  public Edit different(boolean different) {
+    return Edit.named(
+        song ->
+            different
+                ? "Make the " + called(song, id) + " different"
+                : "Let edits of the " + called(song, id) + " reach the linked sections",
+        song ->
+            song.withForm(
+                song.form()
+                    .with(
+                        id, s -> s.withLink(s.link().map(link -> link.withDifferent(different))))));
+  }
+
+  /** Lets a part do what it does in the linked sections again. */
+  public Edit sameAgain(PartId part) {
+    return Edit.named(
+        song ->
+            song.part(part).map(Part::name).orElse("A part") + " as in the linked sections again",
+        song -> LinkedSections.sameAgain(song, id, part));
+  }
+
   /** Lets the first hook and the first verse change places. */
   public static Edit swapOpening() {
     return Edit.of(
@@ -244,7 +315,7 @@ public record SectionEdits(SectionId id, Scope scope) {
             : entry.stream().map(Transition::toString).collect(Collectors.joining(", "));
     return Edit.named(
         song -> "Enter the " + called(song) + " by " + words,
-        song -> changed(song, section -> section.withEntry(entry)));
+        song -> MarksPart.with(changed(song, section -> section.withEntry(entry))));
   }
 
   /** Gives the section a name of its own; an empty one lets it be called by its word. */

@@ -30,6 +30,8 @@ public final class Channel {
   private boolean fresh = true;
   private int quietFor;
   private float peak;
+  private float reverb;
+  private float delay;
 
   /** A channel with room for a block of samples. */
   public Channel(int rate, int blockFrames, Strip strip) {
@@ -123,8 +125,11 @@ public final class Channel {
     fresh = false;
     shape(stretch, frames);
     level(stretch, kicks, frames);
-    if (strip.width() > 0) {
-      spread.widen(left, right, frames, strip.width());
+    reverb = now(strip.moves().reverb(), strip.reverb(), stretch);
+    delay = now(strip.moves().delay(), strip.delay(), stretch);
+    float width = now(strip.moves().width(), strip.width(), stretch);
+    if (width > 0) {
+      spread.widen(left, right, frames, width);
     }
     peak = metered ? Math.max(peak(left, frames), peak(right, frames)) : 0;
     return true;
@@ -158,13 +163,20 @@ public final class Channel {
         SoftClip.push(right, frames, strip.clip());
       }
     }
-    if (strip.lowCut() > 0) {
+    Movements moves = strip.moves();
+    if (stretch.moving() && moves(moves.lowCut(), stretch, frames)) {
+      for (int point = 0; point < frames / Stretch.EVERY; point++) {
+        lowCut.set(Math.max(strip.lowCut(), Math.pow(2, moves.lowCut().at(stretch.tick(point)))));
+        int from = point * Stretch.EVERY;
+        lowCut.run(left, right, from, from + Stretch.EVERY, middle);
+      }
+    } else if (strip.lowCut() > 0) {
       lowCut.set(strip.lowCut());
       lowCut.run(left, right, 0, frames, middle);
     }
-    if (stretch.moving() && closed(stretch, frames)) {
+    if (stretch.moving() && moves(moves.lowPass(), stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
-        double octaves = strip.cutoff().at(stretch.tick(point));
+        double octaves = moves.lowPass().at(stretch.tick(point));
         lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
         int from = point * Stretch.EVERY;
         lowPass.run(left, right, from, from + Stretch.EVERY, middle);
@@ -175,16 +187,24 @@ public final class Channel {
     }
   }
 
-  /** Whether a movement of the low pass closes it anywhere in the block. */
-  private boolean closed(Stretch stretch, int frames) {
-    return strip.cutoff().any()
-        && (strip.cutoff().moves(stretch.tick(0))
-            || strip.cutoff().moves(stretch.tick(frames / Stretch.EVERY - 1)));
+  /** Whether a movement acts anywhere in the block. */
+  private static boolean moves(Automation what, Stretch stretch, int frames) {
+    return what.any()
+        && (what.moves(stretch.tick(0)) || what.moves(stretch.tick(frames / Stretch.EVERY - 1)));
+  }
+
+  /** A value that moves instead of the strip's own, at the start of the block. */
+  private static float now(Automation what, float own, Stretch stretch) {
+    boolean moves = stretch.moving() && what.any() && what.moves(stretch.tick(0));
+    return moves ? (float) (what.at(stretch.tick(0)) / 100) : own;
   }
 
   private void level(Stretch stretch, int[] kicks, int frames) {
     boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
-    boolean moves = strip.level().any() && stretch.moving();
+    Automation level = strip.moves().level();
+    Automation pan = strip.moves().pan();
+    boolean moves = level.any() && stretch.moving();
+    boolean pans = pan.any() && stretch.moving();
     boolean gates = strip.gate().closes() && stretch.moving();
     boolean lowsOnly = strip.ducksLows();
     if (gainLeft < 0) {
@@ -192,7 +212,7 @@ public final class Channel {
       gainRight = strip.right();
       ducked = 1;
     }
-    if (!ducks && !moves && !gates && !lowsOnly && settled()) {
+    if (!ducks && !moves && !pans && !gates && !lowsOnly && settled()) {
       applyAll(frames);
       return;
     }
@@ -200,11 +220,15 @@ public final class Channel {
       float wanted = ducks ? ducking.gain(strip.duck(), strip.shape(), stretch, point, kicks) : 1;
       float before = ducked;
       ducked = near(ducked + smooth * (wanted - ducked), wanted);
-      float more = moves ? (float) Decibels.gain(strip.level().at(stretch.tick(point))) : 1;
+      float more = moves ? (float) Decibels.gain(level.at(stretch.tick(point))) : 1;
       more = gates ? more * (float) strip.gate().gain(stretch.tick(point)) : more;
       int from = point * Stretch.EVERY;
-      float nextLeft = approach(gainLeft, strip.left() * more);
-      float nextRight = approach(gainRight, strip.right() * more);
+      boolean panned = pans && pan.moves(stretch.tick(point));
+      double place = panned ? pan.at(stretch.tick(point)) : 0;
+      float nextLeft =
+          approach(gainLeft, more * (panned ? strip.gain() * Pan.left(place) : strip.left()));
+      float nextRight =
+          approach(gainRight, more * (panned ? strip.gain() * Pan.right(place) : strip.right()));
       if (lowsOnly) {
         scaleLows(from, before, ducked);
         apply(from, gainLeft, nextLeft, gainRight, nextRight);
@@ -262,6 +286,16 @@ public final class Channel {
 
   Strip strip() {
     return strip;
+  }
+
+  /** The share sent to the room now, 0 to 1. */
+  float reverb() {
+    return reverb;
+  }
+
+  /** The share sent to the delay now, 0 to 1. */
+  float delay() {
+    return delay;
   }
 
   /** What single notes send to the reverb and the delay. */

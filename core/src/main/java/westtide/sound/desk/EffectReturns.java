@@ -48,12 +48,12 @@ public final class EffectReturns {
     if (channel.sends().addDelay(toEcho[strip.delayBus()], 0.5f * channel.sendGain(), frames)) {
       fed[strip.delayBus()] = true;
     }
-    if (strip.reverb() > 0) {
-      addBoth(channel, toRoom, 0.5f * strip.reverb(), frames);
+    if (channel.reverb() > 0) {
+      addBoth(channel, toRoom, 0.5f * channel.reverb(), frames);
     }
-    if (strip.delay() > 0) {
+    if (channel.delay() > 0) {
       fed[strip.delayBus()] = true;
-      addBoth(channel, toEcho[strip.delayBus()], 0.5f * strip.delay(), frames);
+      addBoth(channel, toEcho[strip.delayBus()], 0.5f * channel.delay(), frames);
     }
   }
 

@@ -18,9 +18,9 @@ import westtide.song.mix.Mix;
  * @param clip factor pushed into the soft clip, 0 when off
  * @param duck how it steps back
  * @param shape the curve along which it comes back
- * @param level dB added over sections
+ * @param gain factor of both sides before they are panned
  * @param gate its rhythmic volume
- * @param cutoff Hz of the low pass over sections, in octaves above 1 Hz
+ * @param moves what moves over the song
  */
 public record Strip(
     float left,
@@ -34,11 +34,11 @@ public record Strip(
     float clip,
     Duck duck,
     DuckShape shape,
-    Automation level,
+    float gain,
     Gate gate,
-    Automation cutoff) {
+    Movements moves) {
   /** The strip of a mix; a muted channel is silent. */
-  public static Strip of(Mix mix, Automation level, Automation cutoff, boolean muted) {
+  public static Strip of(Mix mix, Movements moves, boolean muted) {
     double gain = muted || mix.level() == Mix.SILENT ? 0 : Decibels.gain(mix.level() / 10.0);
     Pan pan = Pan.of(mix.pan());
     return new Strip(
@@ -53,9 +53,9 @@ public record Strip(
         mix.clip() == 0 ? 0 : (float) Decibels.gain(mix.clip() / 10.0),
         mix.duck(),
         new DuckShape(mix.duck()),
-        level,
+        (float) gain,
         mix.gate(),
-        cutoff);
+        moves);
   }
 
   boolean ducksLows() {

@@ -28,8 +28,8 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.mix.Curve;
 import westtide.song.mix.Patch;
-import westtide.song.mix.Ramp;
 import westtide.theory.voicing.ChordMember;
 
 class PartEditsTest {
@@ -127,7 +127,8 @@ class PartEditsTest {
     Song marked =
         after(
             draft,
-            FormEdits.ramps(draft.form().id(1), KEYS, List.of(new Ramp(Ramp.Kind.LEVEL, -200, 0))),
+            FormEdits.curves(
+                draft.form().id(1), KEYS, List.of(Curve.straight(Curve.Kind.LEVEL, -200, 0))),
             new ChordPartEdits(KEYS).without("hook", 0, Set.of(ChordMember.FIFTH)));
     Song removed = new PartEdits(KEYS).remove().apply(marked);
     assertThat(removed.part(KEYS)).isEmpty();
@@ -135,7 +136,7 @@ class PartEditsTest {
         .allSatisfy(
             section -> {
               assertThat(section.cells()).doesNotContainKey(KEYS);
-              assertThat(section.ramps()).doesNotContainKey(KEYS);
+              assertThat(section.curves()).doesNotContainKey(KEYS);
             });
     assertThat(removed.progressions())
         .allSatisfy(

@@ -28,7 +28,8 @@ class TransposingTest {
   }
 
   private static String notices(ScoredPart part, ScoredNote note, int semitones) {
-    int key = part.part().role() == Role.DRUMS ? note.key() : note.key() + semitones;
+    boolean stays = part.part().role() == Role.DRUMS || part.part().role() == Role.MARKS;
+    int key = stays ? note.key() : note.key() + semitones;
     return part.part().name()
         + " "
         + note.start()

@@ -36,8 +36,11 @@ class MixTest {
         Arguments.of((Supplier<?>) () -> duck.withMillis(19), "time is 20 to 1000", "19"),
         Arguments.of((Supplier<?>) () -> duck.withBelow(2001), "upper limit is 0", "2001"),
         Arguments.of(
-            (Supplier<?>) () -> new Ramp(Ramp.Kind.LOW_PASS, 100, 500), "start of a ramp", "100"),
-        Arguments.of((Supplier<?>) () -> new Ramp(Ramp.Kind.LEVEL, 0, 61), "end of a ramp", "61"));
+            (Supplier<?>) () -> Curve.straight(Curve.Kind.LOW_PASS, 100, 500),
+            "low-pass curve",
+            "100"),
+        Arguments.of(
+            (Supplier<?>) () -> Curve.straight(Curve.Kind.LEVEL, 0, 61), "level curve", "61"));
   }
 
   @ParameterizedTest
@@ -104,15 +107,15 @@ class MixTest {
   @Test
   void rampsStayWithTheirSectionAndGoWhenTheyAreTakenAway() {
     Song song = Songs.draft("trap", 1);
-    Ramp ramp = new Ramp(Ramp.Kind.LEVEL, -200, 0);
-    Edit rising = FormEdits.ramps(SectionId.of(1), PartId.of("keys"), java.util.List.of(ramp));
+    Curve ramp = Curve.straight(Curve.Kind.LEVEL, -200, 0);
+    Edit rising = FormEdits.curves(SectionId.of(1), PartId.of("keys"), java.util.List.of(ramp));
     Song with = FormEdits.resize(SectionId.of(1), 4).apply(rising.apply(song));
-    assertThat(with.form().sections().get(0).ramps())
+    assertThat(with.form().sections().get(0).curves())
         .containsEntry(PartId.of("keys"), java.util.List.of(ramp));
     Song moved = FormEdits.move(SectionId.of(1), 1).apply(with);
-    assertThat(moved.form().sections().get(1).ramps()).containsKey(PartId.of("keys"));
+    assertThat(moved.form().sections().get(1).curves()).containsKey(PartId.of("keys"));
     Song without =
-        FormEdits.ramps(SectionId.of(1), PartId.of("keys"), java.util.List.of()).apply(moved);
-    assertThat(without.form().sections().get(1).ramps()).isEmpty();
+        FormEdits.curves(SectionId.of(1), PartId.of("keys"), java.util.List.of()).apply(moved);
+    assertThat(without.form().sections().get(1).curves()).isEmpty();
   }
 }

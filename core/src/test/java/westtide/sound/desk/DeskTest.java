@@ -53,8 +53,7 @@ class DeskTest {
   @ParameterizedTest
   @CsvSource({"0,1,1", "-100,1.41421,0", "100,0,1.41421", "50,0.5412,1.3066"})
   void panKeepsThePower(int pan, double left, double right) {
-    Strip strip =
-        Strip.of(Mix.PLAIN.withPan(pan), Automation.still(0), Automation.still(20), false);
+    Strip strip = Strip.of(Mix.PLAIN.withPan(pan), Movements.NONE, false);
     assertThat((double) strip.left()).isCloseTo(left, within(1e-3));
     assertThat((double) strip.right()).isCloseTo(right, within(1e-3));
   }
@@ -219,7 +218,7 @@ class DeskTest {
   }
 
   private static float[] through(Mix mix, float[] table, int frames, int[] kicks) {
-    Strip strip = Strip.of(mix, Automation.still(0), Automation.still(20), false);
+    Strip strip = Strip.of(mix, Movements.NONE, false);
     Channel channel = new Channel(RATE, BLOCK, strip);
     channel.audition(table, 0, 1, 1, table.length, 0.9f, 0);
     Stretch stretch = new Stretch(BLOCK);

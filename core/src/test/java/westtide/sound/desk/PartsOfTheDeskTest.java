@@ -149,7 +149,7 @@ class PartsOfTheDeskTest {
   }
 
   private static Strip plain() {
-    return Strip.of(westtide.song.mix.Mix.PLAIN, Automation.still(0), Automation.still(20), false);
+    return Strip.of(westtide.song.mix.Mix.PLAIN, Movements.NONE, false);
   }
 
   private static Track track(int[] starts, float[][] tables, float[] gains) {

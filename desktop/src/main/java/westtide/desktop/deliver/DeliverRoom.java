@@ -99,6 +99,11 @@ public final class DeliverRoom implements Room {
     into(desk.files()::exportParts);
   }
 
+  /** Writes one file a section. */
+  public void writeSections() {
+    into(desk.files()::exportSections);
+  }
+
   /** Writes one file a lane of every drum part. */
   public void writeLanes() {
     into(desk.files()::exportLanes);
@@ -121,6 +126,7 @@ public final class DeliverRoom implements Room {
         Command.of("bounce", "Write the mix as WAV", this::writeMix),
         Command.of("bounce-stems", "Write the stems as WAV", this::writeStems),
         Command.of("export-parts", "Write one MIDI file a part", this::writeParts),
+        Command.of("export-sections", "Write one MIDI file a section", this::writeSections),
         Command.of("export-lanes", "Write one MIDI file a drum lane", this::writeLanes));
   }
 
@@ -155,6 +161,9 @@ public final class DeliverRoom implements Room {
                 Controls.spring(),
                 Controls.primary("write-midi", "write the whole song", this::writeWhole),
                 Controls.action("write-parts", "one file a part", this::writeParts),
+                Controls.explained(
+                    Controls.action("write-sections", "one file a section", this::writeSections),
+                    "Each section by itself, its transitions and curves included"),
                 Controls.explained(
                     Controls.action("write-lanes", "one file a drum lane", this::writeLanes),
                     "Each lane of each drum part by itself, on the note chosen for it")),

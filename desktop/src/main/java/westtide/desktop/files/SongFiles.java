@@ -13,6 +13,7 @@ import westtide.file.FileNames;
 import westtide.file.MidiFile;
 import westtide.file.OutputFolder;
 import westtide.file.Recovery;
+import westtide.file.Slides;
 import westtide.file.SongFile;
 import westtide.file.WavFormat;
 import westtide.score.Score;
@@ -182,6 +183,17 @@ public final class SongFiles {
     export(
         folder,
         score -> "Wrote " + MidiFile.writeParts(score, folder).size() + " files to " + folder);
+  }
+
+  /** Writes one MIDI file for each section into a folder. */
+  public void exportSections(Path folder) {
+    export(
+        folder,
+        score ->
+            "Wrote "
+                + MidiFile.writeSections(score, Slides.OVERLAP, folder).size()
+                + " files to "
+                + folder);
   }
 
   /** Writes one MIDI file for each lane of every drum part into a folder. */

@@ -2,12 +2,15 @@ package westtide.desktop.form;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import westtide.desktop.open.Selection;
 import westtide.desktop.room.Desk;
 import westtide.song.Cell;
 import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
@@ -36,7 +39,7 @@ final class TankActions implements TankSheet.Actions {
     each(
         "Set " + tanks.size() + " tanks to " + level,
         tanks,
-        (id, part, tank) -> List.of(FormEdits.level(id, part, tank.fromBar(), level)));
+        (id, part, tank) -> List.of(FormEdits.level(id, part, tank.fromBar(), tank.beat(), level)));
   }
 
   @Override
@@ -47,12 +50,73 @@ final class TankActions implements TankSheet.Actions {
   /** A pattern the part does not have is left as it is. */
   private List<Edit> poured(Cell like, SectionId id, PartId part, TankMark tank) {
     List<Edit> out = new ArrayList<>();
-    out.add(FormEdits.level(id, part, tank.fromBar(), like.level()));
+    int bar = tank.fromBar();
+    int beat = tank.beat();
+    out.add(FormEdits.level(id, part, bar, beat, like.level()));
+    out.add(FormEdits.sound(id, part, bar, beat, "sound as copied", sound -> like.sound()));
     boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.pattern())).isPresent();
     if (has) {
-      out.add(FormEdits.pattern(id, part, tank.fromBar(), like.pattern()));
+      out.add(FormEdits.pattern(id, part, bar, beat, like.pattern()));
     }
     return out;
+  }
+
+  private SectionId section(TankMark tank) {
+    return desk.open().song().form().id(tank.section());
+  }
+
+  private PartId part(TankMark tank) {
+    return desk.open().song().parts().get(tank.row()).id();
+  }
+
+  @Override
+  public void arrange(TankMark tank, List<Cell> cells) {
+    desk.apply(FormEdits.arrange(section(tank), part(tank), now -> cells));
+  }
+
+  @Override
+  public void split(TankMark tank, int bar, int beat) {
+    if (bar == 0 && beat == 0) {
+      desk.messages().done("A change begins behind the first beat of a section.");
+      return;
+    }
+    desk.apply(FormEdits.split(section(tank), part(tank), bar, beat));
+  }
+
+  @Override
+  public void join(TankMark tank) {
+    desk.apply(FormEdits.removeChange(section(tank), part(tank), tank.fromBar(), tank.beat()));
+  }
+
+  @Override
+  public void resize(int section, int bars) {
+    desk.apply(FormEdits.resize(desk.open().song().form().id(section), bars));
+  }
+
+  @Override
+  public void resized(Section was) {
+    MovedChanges.told(was, desk.open().song(), was.id()).ifPresent(desk.messages()::done);
+  }
+
+  @Override
+  public void move(int section, int to) {
+    desk.apply(FormEdits.move(desk.open().song().form().id(section), to));
+    desk.open().select(to);
+  }
+
+  @Override
+  public void transition(TankMark sign, Optional<Transition> changed) {
+    List<Transition> next = new ArrayList<>();
+    Song song = desk.open().song();
+    for (Transition one : song.form().sections().get(sign.section()).at(sign.fromBar())) {
+      boolean same = one.kind() == sign.sign().orElseThrow();
+      if (same) {
+        changed.ifPresent(next::add);
+      } else {
+        next.add(one);
+      }
+    }
+    desk.apply(FormEdits.transitions(section(sign), sign.fromBar(), next));
   }
 
   private void each(String name, List<TankMark> tanks, Poured poured) {

@@ -27,19 +27,19 @@ record TankLayout(
     int firstRow,
     int firstColumn) {
   static final double LEFT = 116;
-  private static final double TOP = 46;
-  private static final double FOOT = 26;
+  private static final double TOP = 42;
+  private static final double FOOT = 64;
   private static final double NARROWEST = 40;
 
   /** How near a section can be looked at. */
   static final int CLOSEST = 16;
 
-  private static final double LOWEST_ROW = 38;
+  private static final double LOWEST_ROW = 16;
   private static final double HIGHEST_ROW = 74;
   private static final double OUT_OF_SIGHT = -10;
 
-  /** A bar of a section under a pixel. */
-  record Place(int section, int bar) {}
+  /** A beat of a bar of a section under a pixel, all from 0. */
+  record Place(int section, int bar, int beat) {}
 
   /** Where the names of the sections end and the first row begins. */
   double top() {
@@ -112,10 +112,39 @@ record TankLayout(
       if (x >= edges[i] && x < edges[i + 1]) {
         int section = columns().offset() + i;
         double share = (x - edges[i]) / (edges[i + 1] - edges[i]);
-        return Optional.of(new Place(section, (int) (share * sections().get(section).bars())));
+        int beats = song.brief().meter().beats();
+        int beat = (int) (share * sections().get(section).bars() * beats);
+        return Optional.of(new Place(section, beat / beats, beat % beats));
       }
     }
     return Optional.empty();
+  }
+
+  /** The beat of a section, from its start, that is nearest to a pixel. */
+  int beatNear(int section, double x) {
+    double[] edges = edges();
+    int at = section - columns().offset();
+    double width = edges[at + 1] - edges[at];
+    double beats = sections().get(section).bars() * (double) song.brief().meter().beats();
+    return (int) Math.round((x - edges[at]) / width * beats);
+  }
+
+  /** Where a beat of a section, from its start, stands. */
+  double beatX(int section, double beat) {
+    double[] edges = edges();
+    int at = section - columns().offset();
+    double beats = sections().get(section).bars() * (double) song.brief().meter().beats();
+    return edges[at] + (edges[at + 1] - edges[at]) * beat / beats;
+  }
+
+  /** Whether a section is in view. */
+  boolean shows(int section) {
+    return section >= columns().offset() && section < columns().end();
+  }
+
+  /** Where the rows end and the signs begin. */
+  double bottom() {
+    return top(rows().end());
   }
 
   /** Where a tick of the song stands; out of sight where its section is. */

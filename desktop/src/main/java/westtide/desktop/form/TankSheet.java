@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.shape.Polyline;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
@@ -21,6 +20,7 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transition;
 import westtide.song.id.PartId;
+import westtide.song.mix.Curve;
 
 /**
  * The form as tanks: the level of the water is how full a part plays. A click chooses a tank, a
@@ -38,6 +38,25 @@ final class TankSheet extends Drawing {
 
     void select(int section, Part part);
 
+    /** Lets the part of a tank do this over its section. */
+    void arrange(TankMark tank, List<Cell> cells);
+
+    /** Lets a part do something else from a beat of a section on. */
+    void split(TankMark tank, int bar, int beat);
+
+    /** Takes away where a part changes. */
+    void join(TankMark tank);
+
+    void resize(int section, int bars);
+
+    /** Tells what a section of another length did to the changes inside it. */
+    void resized(Section was);
+
+    void move(int section, int to);
+
+    /** Changes a transition at a bar of a section; an empty one takes it away. */
+    void transition(TankMark sign, Optional<Transition> changed);
+
     void chosen(int section, PartId part, int fromBar);
 
     void rename(Part part, String name);
@@ -47,6 +66,11 @@ final class TankSheet extends Drawing {
 
   private static final double LEFT = TankLayout.LEFT;
 
+  /** Pixels of a row above its tanks, and below them. */
+  static final double ABOVE = 3;
+
+  static final double BELOW = 3;
+
   private final Actions actions;
   private final TankMarks marks;
   private int closer = 1;
@@ -54,6 +78,9 @@ final class TankSheet extends Drawing {
   private int selected;
   private int row;
   private int fromBar;
+  private int beat;
+  private int cursorBar;
+  private int cursorBeat;
   private int firstRow;
   private int firstColumn;
   private Set<TankMark> chosen = Set.of();
@@ -74,14 +101,57 @@ final class TankSheet extends Drawing {
     selected = section;
     row = Math.max(0, shown.parts().indexOf(part));
     fromBar = cell().fromBar();
+    beat = cell().beat();
     if (moved || before != row) {
       bringIntoView();
     }
-    if (!chosen.contains(TankMark.name(row)) || chosen.size() > 1) {
-      TankMark here = new TankMark(selected, row, fromBar);
+    chosen = chosen.stream().filter(this::there).collect(Collectors.toSet());
+    boolean other = chosen.stream().anyMatch(mark -> !mark.isTank()) && chosen.size() == 1;
+    if (!other) {
+      TankMark here = new TankMark(selected, row, fromBar, beat);
       chosen = chosen.contains(here) ? chosen : Set.of(here);
     }
     redraw();
+  }
+
+  private boolean there(TankMark mark) {
+    boolean section = mark.section() < sections().size();
+    return switch (mark.is()) {
+      case NAME -> mark.row() == row;
+      case TANK -> section && mark.row() < song.orElseThrow().parts().size();
+      case HEAD -> section && mark.section() == selected;
+      case SIGN -> section && transition(mark).isPresent();
+    };
+  }
+
+  /** The transition a sign stands for. */
+  Optional<Transition> transition(TankMark mark) {
+    return sections().get(mark.section()).at(mark.fromBar()).stream()
+        .filter(one -> one.kind() == mark.sign().orElseThrow())
+        .findFirst();
+  }
+
+  /** The chosen sign, if one is chosen. */
+  Optional<TankMark> sign() {
+    return chosen.stream().filter(mark -> mark.is() == TankMark.Kind.SIGN).findFirst();
+  }
+
+  /** Sets the cursor of the selected tank: where the part is to do something else. */
+  void cursorAt(TankLayout.Place under) {
+    cursorBar = under.bar();
+    cursorBeat = under.beat();
+  }
+
+  int cursorBar() {
+    return cursorBar;
+  }
+
+  int cursorBeat() {
+    return cursorBeat;
+  }
+
+  int beat() {
+    return beat;
   }
 
   /** What can be done here and by which keys. */
@@ -98,7 +168,7 @@ final class TankSheet extends Drawing {
   }
 
   Cell cell() {
-    return sections().get(selected).cell(part().id(), fromBar);
+    return sections().get(selected).cell(part().id(), fromBar, beat);
   }
 
   List<Section> sections() {
@@ -170,15 +240,18 @@ final class TankSheet extends Drawing {
   void choose(Set<TankMark> marks) {
     for (TankMark mark : marks) {
       if (!chosen.contains(mark) || marks.size() == 1) {
-        row = mark.row();
+        row = mark.isName() || mark.isTank() ? mark.row() : row;
         selected = mark.isName() ? selected : mark.section();
-        fromBar = mark.fromBar();
+        fromBar = mark.isTank() ? mark.fromBar() : 0;
+        beat = mark.isTank() ? mark.beat() : 0;
       }
     }
     Set<TankMark> kept = Set.copyOf(marks);
     int bar = fromBar;
+    int on = beat;
     actions.select(selected, part());
     fromBar = bar;
+    beat = on;
     chosen = kept;
     actions.chosen(selected, part().id(), fromBar);
     redraw();
@@ -186,8 +259,8 @@ final class TankSheet extends Drawing {
 
   /** The chosen tanks, or the one the cursor is on. */
   List<TankMark> tanks() {
-    List<TankMark> tanks = chosen.stream().filter(mark -> !mark.isName()).toList();
-    return tanks.isEmpty() ? List.of(new TankMark(selected, row, fromBar)) : tanks;
+    List<TankMark> tanks = chosen.stream().filter(TankMark::isTank).toList();
+    return tanks.isEmpty() ? List.of(new TankMark(selected, row, fromBar, beat)) : tanks;
   }
 
   Cell cell(TankMark mark) {
@@ -195,7 +268,7 @@ final class TankSheet extends Drawing {
     return in.form()
         .sections()
         .get(mark.section())
-        .cell(in.parts().get(mark.row()).id(), mark.fromBar());
+        .cell(in.parts().get(mark.row()).id(), mark.fromBar(), mark.beat());
   }
 
   boolean empty() {
@@ -223,7 +296,7 @@ final class TankSheet extends Drawing {
     firstRow = rows.offset();
     firstColumn = columns.offset();
     double[] edges = place.edges();
-    double bottom = place.top(rows.end());
+    double bottom = place.bottom();
     int picked = selected - columns.offset();
     if (picked >= 0 && picked < columns.shown()) {
       box(edges[picked], 0, edges[picked + 1] - edges[picked], bottom + 4, "band", "pick");
@@ -235,13 +308,11 @@ final class TankSheet extends Drawing {
       int section = columns.offset() + i;
       drawHeader(shown, section, edges[i], edges[i + 1]);
       for (int p = rows.offset(); p < rows.end(); p++) {
-        drawTanks(shown.parts().get(p), p, section, edges[i], edges[i + 1]);
+        drawTanks(shown.parts().get(p), p, section);
       }
-      line(edges[i], 2, edges[i], bottom + 12, "rule", "bar");
-      if (section > 0) {
-        drawBoundary(section, edges[i], edges[i + 1], bottom + 14);
-      }
+      line(edges[i], 2, edges[i], bottom + 8, "rule", "bar");
     }
+    drawSigns();
     drawMore(rows, columns, bottom);
   }
 
@@ -259,14 +330,19 @@ final class TankSheet extends Drawing {
   }
 
   private void drawPartName(Part part, int index) {
-    double y = place().top(index) + place().rowHeight() / 2;
-    Text name = text(6, y, part.name(), index == row ? "bold" : "plain");
-    named(name, "part-name-" + part.id(), part.name());
+    double height = place().rowHeight();
+    boolean low = height < scaled(34);
+    double y = place().top(index) + height / 2 + (low ? 3 : -1);
+    boolean main = song.orElseThrow().main().filter(part.id()::equals).isPresent();
+    Text name = text(6, y, (main ? "◆ " : "") + part.name(), index == row ? "bold" : "plain");
+    named(name, "part-name-" + part.id(), part.name() + (main ? ", the main part" : ""));
     fit(name, LEFT - 14);
     if (chosen.contains(TankMark.name(index))) {
-      chosenRing(1, place().top(index) + 4, LEFT - 8, place().rowHeight() - 10);
+      chosenRing(1, place().top(index) + 2, LEFT - 8, height - 5);
     }
-    fit(textBelow(name, habit(part), "soft"), LEFT - 14);
+    if (!low) {
+      fit(textBelow(name, main ? "main part" : habit(part), "soft"), LEFT - 14);
+    }
   }
 
   private String habit(Part part) {
@@ -276,82 +352,209 @@ final class TankSheet extends Drawing {
   private void drawHeader(Song shown, int index, double left, double right) {
     Section section = sections().get(index);
     Text name = text(left + 5, scaled(17), shown.form().label(index), "section");
-    String words = shown.form().label(index) + ", " + section.bars() + " bars";
-    thing(name, "section-" + index, "section", words, false);
+    String linked = section.link().map(link -> link.different() ? "≠" : "=").orElse("");
+    String words =
+        shown.form().label(index)
+            + ", "
+            + section.bars()
+            + " bars"
+            + (linked.isEmpty() ? "" : ", linked");
+    TankMark head = TankMark.head(index);
+    thing(name, "section-" + index, "section", words, chosen.contains(head));
     fit(name, right - left - 7);
-    Text bars =
-        textBelow(name, section.bars() + (right - left > scaled(56) ? " bars" : ""), "soft");
-    fit(bars, right - left - 7);
+    String bars = section.bars() + (right - left > scaled(56) ? " bars" : "");
+    Text below = textBelow(name, linked.isEmpty() ? bars : linked + " " + bars, "soft");
+    fit(below, right - left - 7);
+    if (chosen.contains(head)) {
+      chosenRing(left + 1, 2, right - left - 2, place().top() - 6);
+    }
   }
 
-  /** What announces and lands a section, as shapes and in words; a plain diamond where nothing. */
-  private void drawBoundary(int index, double x, double right, double y) {
-    Section section = sections().get(index);
-    String id = "boundary-" + index;
-    if (section.entry().isEmpty()) {
-      named(
-          polygon(new double[] {x, y - 6, x + 5, y, x, y + 6, x - 5, y}, "boundary"),
+  /** What announces and lands bars, as shapes and in words. */
+  private void drawSigns() {
+    BoundaryMarks signs = new BoundaryMarks(place());
+    for (BoundaryMarks.Placed placed : signs.all()) {
+      Transition what = placed.mark().transition();
+      TransitionSigns.Sign sign =
+          TransitionSigns.of(what, placed.edge(), placed.beat(), placed.y());
+      TankMark mark = TankMark.sign(placed.section(), placed.mark().bar(), what.kind());
+      String words =
+          song.orElseThrow().form().label(placed.section())
+              + (placed.mark().bar() == 0 ? "" : ", bar " + (placed.mark().bar() + 1))
+              + ": "
+              + what;
+      String id = "sign-" + placed.section() + "-" + placed.mark().bar() + "-" + what.kind().word();
+      thing(
+          polygon(sign.points(), "transition", sign.style()),
           id,
-          section.title() + ": nothing announces it");
+          "transition",
+          words,
+          chosen.contains(mark));
+      if (chosen.contains(mark)) {
+        double from = Math.min(placed.left(), placed.edge() - 3);
+        chosenRing(from - 2, placed.y() - 9, placed.right() - from + 4, 18);
+      }
+    }
+    for (int i = place().columns().offset(); i < place().columns().end(); i++) {
+      drawSignWords(i);
+    }
+  }
+
+  private void drawSignWords(int section) {
+    String words =
+        sections().get(section).entry().stream()
+            .map(what -> what.kind().word())
+            .collect(Collectors.joining(" · "));
+    double x = place().beatX(section, 0);
+    boolean last = section + 1 == place().columns().end();
+    double right = last ? getWidth() - 4 : place().beatX(section + 1, 0);
+    if (words.isEmpty() && section > 0) {
+      double y = place().bottom() + 12;
+      named(
+          polygon(new double[] {x, y - 5, x + 4, y, x, y + 5, x - 4, y}, "boundary"),
+          "boundary-" + section,
+          sections().get(section).title() + ": nothing announces it");
       return;
     }
-    int beats = section.bars() * song.orElseThrow().brief().meter().beats();
-    TransitionSigns signs = new TransitionSigns(x, (right - x) / beats, y);
-    for (TransitionSigns.Sign sign : signs.of(section.entry())) {
-      polygon(sign.points(), "transition", sign.style());
+    if (!words.isEmpty()) {
+      Text text = text(x + 2, place().bottom() + BoundaryMarks.LOW + scaled(10), words, "soft");
+      squeeze(text, right - x - 6);
+      named(text, "boundary-" + section, sections().get(section).title() + ": " + words);
     }
-    String words =
-        section.entry().stream().map(Transition::toString).collect(Collectors.joining(", "));
-    Text text =
-        text(
-            x + 12,
-            y + 4,
-            section.entry().stream().map(Transition::word).collect(Collectors.joining(" ")),
-            "soft");
-    fit(text, right - x - 14);
-    named(text, id, section.title() + ": " + words);
   }
 
-  private void drawTanks(Part part, int index, int sectionIndex, double left, double right) {
+  private void drawTanks(Part part, int index, int sectionIndex) {
     Section section = sections().get(sectionIndex);
-    double bar = (right - left) / section.bars();
-    for (CellSpan span : section.spans(part.id())) {
-      double from = left + bar * span.fromBar();
-      double to = left + bar * span.endBar();
-      double gap = Math.min(3, (to - from) / 8);
-      drawTank(part, index, sectionIndex, span.cell(), from + gap, to - gap);
+    int beats = song.orElseThrow().brief().meter().beats();
+    List<CellSpan> spans = section.spans(part.id());
+    for (int i = 0; i < spans.size(); i++) {
+      CellSpan span = spans.get(i);
+      Optional<Cell> before =
+          i > 0 ? Optional.of(spans.get(i - 1).cell()) : lastCell(part, sectionIndex - 1);
+      double from =
+          place().beatX(sectionIndex, span.fromBar() * (double) beats + span.cell().beat());
+      double to = place().beatX(sectionIndex, span.endBar() * (double) beats + span.endBeat());
+      boolean goesOn = before.filter(cell -> cell.same(span.cell())).isPresent();
+      drawTank(part, index, sectionIndex, span.cell(), from, to, goesOn);
     }
+    drawCurves(part, index, sectionIndex);
   }
 
-  private void drawTank(Part part, int index, int sectionIndex, Cell cell, double from, double to) {
-    double top = place().top(index) + 4;
-    double bottom = top + place().rowHeight() - 9;
+  private Optional<Cell> lastCell(Part part, int section) {
+    if (section < 0 || !place().shows(section)) {
+      return Optional.empty();
+    }
+    List<Cell> cells = sections().get(section).cells(part.id());
+    return Optional.of(cells.get(cells.size() - 1));
+  }
+
+  /** Water that goes on from the tank before has no wall between. */
+  private void drawTank(
+      Part part, int index, int sectionIndex, Cell cell, double from, double to, boolean goesOn) {
+    double top = place().top(index) + ABOVE;
+    double bottom = place().top(index) + place().rowHeight() - BELOW;
     double water = bottom - TankWater.share(cell.level()) * (bottom - top);
-    box(from, top, to - from, bottom - top, "tank");
+    String id =
+        "tank-"
+            + sectionIndex
+            + "-"
+            + part.id()
+            + "-"
+            + cell.fromBar()
+            + (cell.beat() == 0 ? "" : "." + cell.beat());
+    TankMark mark = new TankMark(sectionIndex, index, cell.fromBar(), cell.beat());
+    boolean isChosen = chosen.contains(mark);
+    String where =
+        song.orElseThrow().form().label(sectionIndex)
+            + " from bar "
+            + (cell.fromBar() + 1)
+            + (cell.beat() == 0 ? "" : "." + (cell.beat() + 1));
+    thing(
+        box(from, top, to - from, bottom - top, "tank"),
+        id,
+        "tank",
+        part.name() + ", " + cell.level() + ", " + where,
+        isChosen);
     if (cell.level() != Level.OUT) {
       polygon(TankWater.outline(from, to, water, bottom), "water-" + cell.level());
     }
-    Polyline wall =
-        polyline(
-            new double[] {from, top, from, bottom, to, bottom, to, top},
-            "tank-wall",
-            cell.level() == Level.OUT ? "out" : "in");
-    String id = "tank-" + sectionIndex + "-" + part.id() + "-" + cell.fromBar();
-    TankMark mark = new TankMark(sectionIndex, index, cell.fromBar());
-    boolean isChosen = chosen.contains(mark);
-    String place =
-        song.orElseThrow().form().label(sectionIndex) + " from bar " + (cell.fromBar() + 1);
-    thing(wall, id, "tank", part.name() + ", " + cell.level() + ", " + place, isChosen);
-    String words = cell.level() == Level.OUT ? "" : cell.level().toString();
-    boolean special = !part.pattern(cell.pattern()).equals(part.usual());
-    if (special) {
-      squeeze(text(from + 4, top + scaled(12), cell.pattern(), "soft"), to - from - 7);
+    line(from, bottom, to, bottom, "tank-wall", "in");
+    if (!goesOn) {
+      line(from, top, from, bottom, "tank-wall", "in");
     }
-    boolean deep = cell.level() == Level.LIFTED;
-    textCentred((from + to) / 2, bottom - 6, to - from - 4, words, deep ? "on-deep" : "soft");
+    drawTankWords(part, cell, from, to, top, bottom);
     if (isChosen) {
-      chosenRing(from - 2, top - 2, to - from + 4, bottom - top + 5);
-      ring(from - 4, top - 4, to - from + 8, bottom - top + 9);
+      double at = place().beatX(sectionIndex, cursorBar * (double) beatsPerBar() + cursorBeat);
+      if (at >= from && at <= to) {
+        line(at, bottom - 6, at, bottom, "tank-cursor");
+      }
+      chosenRing(from - 1, top - 1, to - from + 2, bottom - top + 3);
+      ring(from - 3, top - 3, to - from + 6, bottom - top + 7);
     }
+  }
+
+  private int beatsPerBar() {
+    return song.orElseThrow().brief().meter().beats();
+  }
+
+  private void drawTankWords(
+      Part part, Cell cell, double from, double to, double top, double bottom) {
+    if (cell.level() == Level.OUT) {
+      return;
+    }
+    boolean special = !part.pattern(cell.pattern()).equals(part.usual());
+    String sound = TankSound.words(cell.sound());
+    String pattern =
+        (special ? cell.pattern() : "") + (special && !sound.isEmpty() ? " " : "") + sound;
+    boolean deep = cell.level() == Level.LIFTED;
+    String style = deep ? "on-deep" : "soft";
+    if (bottom - top < scaled(14) && deep) {
+      return;
+    }
+    if (bottom - top < scaled(30)) {
+      String words = pattern.isEmpty() ? cell.level().toString() : pattern;
+      squeeze(text(from + 4, bottom - 4, words, style), to - from - 6);
+      return;
+    }
+    if (!pattern.isEmpty()) {
+      squeeze(text(from + 4, top + scaled(12), pattern, style), to - from - 7);
+    }
+    textCentred((from + to) / 2, bottom - 6, to - from - 4, cell.level().toString(), style);
+  }
+
+  /** What moves, as a second line over the water. */
+  private void drawCurves(Part part, int index, int sectionIndex) {
+    Section section = sections().get(sectionIndex);
+    double top = place().top(index) + 4;
+    double bottom = top + place().rowHeight() - 8;
+    double right = getWidth() - 4;
+    int number = 0;
+    for (Curve curve : section.curves().getOrDefault(part.id(), List.of())) {
+      double from = place().beatX(sectionIndex, (double) curve.fromBar() * beatsPerBar());
+      double end = (double) curve.fromBar() + curve.barsIn(section.bars());
+      double to = Math.min(right, barX(sectionIndex, end));
+      double[] points =
+          CurveLine.of(curve, from, to, top, bottom, barX(sectionIndex, 1) - barX(sectionIndex, 0));
+      named(
+          polyline(points, "curve-line"),
+          "curve-" + sectionIndex + "-" + part.id() + "-" + number++,
+          part.name() + ", " + curve + " over " + curve.barsIn(section.bars()) + " bars");
+      if (bottom - top >= scaled(28)) {
+        fit(text(from + 4, top + scaled(10), curve.kind().toString(), "curve-word"), to - from - 8);
+      }
+    }
+  }
+
+  /** Where a bar counted from a section stands, beyond its end too. */
+  private double barX(int section, double bar) {
+    int at = section;
+    double left = bar;
+    while (at + 1 < sections().size()
+        && place().shows(at + 1)
+        && left > sections().get(at).bars()) {
+      left -= sections().get(at).bars();
+      at++;
+    }
+    return place().beatX(at, Math.min(left, sections().get(at).bars()) * beatsPerBar());
   }
 }

@@ -1,20 +1,17 @@
 package westtide.desktop.form;
 
-import java.util.List;
 import westtide.song.Transition;
 
 /**
- * What a transition does as a shape below the tanks: hollow where drums fall out, filled where
- * everything stops, each as wide as it is long, a burst where a crash lands.
- *
- * @param edge pixel of the boundary
- * @param beat pixels of a beat
- * @param y pixel of the middle of the signs
+ * What a transition does as a shape below the tanks, as wide as it is long and as high as it is
+ * deep: hollow where something falls out, filled where everything stops, strokes where drums fill,
+ * a wedge where something rises, a burst where something lands.
  */
-record TransitionSigns(double edge, double beat, double y)
-    implements Transition.Kinds<TransitionSigns.Sign> {
-  private static final double HALF = 5;
-  private static final double LEAST = 5;
+final class TransitionSigns {
+  private static final double LEAST = 9;
+  private static final double HALF = 7;
+
+  private TransitionSigns() {}
 
   /**
    * A shape.
@@ -24,41 +21,99 @@ record TransitionSigns(double edge, double beat, double y)
    */
   record Sign(double[] points, String style) {}
 
-  List<Sign> of(List<Transition> entry) {
-    return entry.stream().map(transition -> transition.accept(this)).toList();
+  /** How wide a transition is drawn. */
+  static double width(Transition what, double beat) {
+    return Math.max(LEAST, what.beats() * beat);
   }
 
-  @Override
-  public Sign drumsOut(Transition.DrumsOut transition) {
-    return box(edge - width(transition.beats()), edge, "drums-out");
+  /**
+   * The sign of a transition.
+   *
+   * @param edge pixel of the bar it announces or lands
+   * @param beat pixels of a beat
+   * @param y pixel of its middle
+   */
+  static Sign of(Transition what, double edge, double beat, double y) {
+    double width = width(what, beat);
+    boolean before = what.kind().place() == Transition.Place.BEFORE;
+    double from = before ? edge - width : edge;
+    double to = before ? edge : edge + width;
+    double h = HALF * (0.4 + 0.6 * what.depth() / 100.0);
+    return switch (what.kind()) {
+      case DRUMS_OUT, GAP, LATE -> new Sign(gapped(from, to, y, h), "hollow");
+      case STOP -> new Sign(box(from, to, y, h), "stop");
+      case SNARE_STOP -> new Sign(box(from + 4, to + 4, y, h), "stop");
+      case HOLD -> new Sign(new double[] {from, y - 2, to, y - 2, to, y + 2, from, y + 2}, "held");
+      case FILL, TOM_FILL, HAT_FILL, KICKLESS, SNARE_BUILD, COUNT ->
+          new Sign(strokes(from, to, y, h), "strokes");
+      case CRASH, IMPACT -> new Sign(burst(edge, y, h + 2, 1), "crash");
+      case REVERSE -> new Sign(burst(edge, y, h + 2, -1), "crash");
+      case RISER -> new Sign(new double[] {from, y + h, to, y - h, to, y + h}, "wedge");
+      case SWEEP, TAIL, FADE ->
+          new Sign(new double[] {from, y - h, to, y + h, from, y + h}, "wedge");
+      case BASS_RUN, LINE_RUN, RAMP -> new Sign(stairs(from, to, y, h), "stairs");
+      case OPEN -> new Sign(lens(from, to, y, h, true), "filter");
+      case CLOSE -> new Sign(lens(from, to, y, h, false), "filter");
+    };
   }
 
-  @Override
-  public Sign stop(Transition.Stop transition) {
-    return box(edge - width(transition.beats()), edge, "stop");
+  private static double[] box(double from, double to, double y, double h) {
+    return new double[] {from, y - h, to, y - h, to, y + h, from, y + h};
   }
 
-  @Override
-  public Sign snareStop(Transition.SnareStop transition) {
-    double from = edge + 2 * beat;
-    return box(from, from + width(Math.max(1, transition.beats())), "stop");
+  /** A box that is open below: what is not there. */
+  private static double[] gapped(double from, double to, double y, double h) {
+    return new double[] {from, y + h, from, y - h, to, y - h, to, y + h, to, y - h, from, y - h};
   }
 
-  @Override
-  public Sign crash(Transition.Crash transition) {
-    return new Sign(
-        new double[] {
-          edge, y - 9, edge + 3, y - 2, edge + 9, y, edge + 3, y + 2, edge, y + 9, edge - 2, y
-        },
-        "crash");
+  private static double[] burst(double edge, double y, double h, int way) {
+    double far = edge + way * 14;
+    double near = edge + way * 4;
+    return new double[] {edge, y - h, near, y - 2, far, y, near, y + 2, edge, y + h};
   }
 
-  private double width(int beats) {
-    return Math.max(LEAST, beats * beat);
+  /** Strokes that grow towards the end. */
+  private static double[] strokes(double from, double to, double y, double h) {
+    int count = Math.max(3, Math.min(9, (int) ((to - from) / 5)));
+    double step = (to - from) / count;
+    double[] out = new double[8 * count + 4];
+    int at = 0;
+    for (int i = 0; i < count; i++) {
+      double x = from + i * step;
+      double top = y + h - 2 * h * (i + 1) / count;
+      double right = x + step * 0.55;
+      for (double value : new double[] {x, y + h, x, top, right, top, right, y + h}) {
+        out[at++] = value;
+      }
+    }
+    out[at++] = to;
+    out[at++] = y + h;
+    out[at++] = from;
+    out[at] = y + h;
+    return out;
   }
 
-  private Sign box(double from, double to, String style) {
-    return new Sign(
-        new double[] {from, y - HALF, to, y - HALF, to, y + HALF, from, y + HALF}, style);
+  private static double[] stairs(double from, double to, double y, double h) {
+    int count = 4;
+    double[] out = new double[4 * count + 4];
+    int at = 0;
+    for (int i = 0; i < count; i++) {
+      double top = y + h - 2 * h * (i + 1) / count;
+      out[at++] = from + (to - from) * i / count;
+      out[at++] = top;
+      out[at++] = from + (to - from) * (i + 1) / count;
+      out[at++] = top;
+    }
+    out[at++] = to;
+    out[at++] = y + h;
+    out[at++] = from;
+    out[at] = y + h;
+    return out;
+  }
+
+  private static double[] lens(double from, double to, double y, double h, boolean opens) {
+    double wide = opens ? to : from;
+    double thin = opens ? from : to;
+    return new double[] {thin, y + h, (thin + wide) / 2, y + h * 0.6, wide, y - h, wide, y + h};
   }
 }

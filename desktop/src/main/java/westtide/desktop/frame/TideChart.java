@@ -18,13 +18,14 @@ import westtide.review.Energy;
 import westtide.rhythm.Clock;
 import westtide.song.Form;
 import westtide.song.SectionKind;
+import westtide.song.id.SectionId;
 import westtide.style.FormHabit;
 
 /**
  * The whole song at the lower edge: sections to scale on a bar ruler, energy bar by bar as a water
- * line, the style's usual energy as a thin dashed one. A click goes there and selects the bar and
- * its section, a drag loops the bars it passes, a double click opens the section in the form; the
- * arrow keys select a section, with Shift a bar.
+ * line, the style's usual energy as a thin dashed one, which is dragged to ask for another. A click
+ * goes there and selects the bar and its section, a drag loops the bars it passes, a double click
+ * opens the section in the form; the arrow keys select a section, with Shift a bar.
  */
 public final class TideChart extends Drawing {
   private static final double EDGE = 22;
@@ -35,19 +36,29 @@ public final class TideChart extends Drawing {
   private static final double ROOMY = 800;
   private static final double SHALLOWEST = 22;
 
+  /** Pixels above and below a target line in which it is taken hold of. */
+  private static final double NEAR = 4;
+
   private final PlayDesk play;
   private final OpenSong open;
   private final Runnable openForm;
+  private final EnergyPanel wishes;
   private Optional<SongView> view = Optional.empty();
   private int pressedBar;
   private boolean dragged;
+  private Optional<Wish> wish = Optional.empty();
+  private Optional<Wish> ghost = Optional.empty();
+
+  /** An energy that is asked for, or would be reached, in a section. */
+  private record Wish(SectionId section, int energy) {}
 
   /** A chart that plays from where it is clicked and selects what is there. */
-  public TideChart(PlayDesk play, OpenSong open, Runnable openForm) {
+  public TideChart(PlayDesk play, OpenSong open, Runnable openForm, EnergyPanel wishes) {
     super("Tide chart: the sections of the song and their energy", true);
     this.play = play;
     this.open = open;
     this.openForm = openForm;
+    this.wishes = wishes;
     setId("tide-chart");
     getStyleClass().add("tide");
     setMinHeight(LOWEST);
@@ -94,6 +105,11 @@ public final class TideChart extends Drawing {
 
   private void press(MouseEvent event) {
     requestFocus();
+    wish = onTarget(event.getX(), event.getY());
+    if (wish.isPresent()) {
+      dragged = true;
+      return;
+    }
     pressedBar = bar(event.getX());
     dragged = false;
     view.ifPresent(v -> open.selectBar(pressedBar));
@@ -102,7 +118,30 @@ public final class TideChart extends Drawing {
     }
   }
 
+  /** The target line under a point. */
+  private Optional<Wish> onTarget(double px, double py) {
+    if (view.isEmpty()) {
+      return Optional.empty();
+    }
+    SongView v = view.get();
+    int section = v.song().form().sectionAt(bar(px));
+    double line = energyAxis().at(target(v, section));
+    return Math.abs(py - line) <= NEAR
+        ? Optional.of(new Wish(v.song().form().id(section), target(v, section)))
+        : Optional.empty();
+  }
+
+  private Axis energyAxis() {
+    return new Axis(0, 100, foot(), scaled(TOP));
+  }
+
   private void drag(MouseEvent event) {
+    if (wish.isPresent()) {
+      int energy = (int) Math.round(Math.max(0, Math.min(100, energyAxis().value(event.getY()))));
+      wish = Optional.of(new Wish(wish.get().section(), energy));
+      redraw();
+      return;
+    }
     int bar = bar(event.getX());
     if (view.isEmpty() || (!dragged && bar == pressedBar)) {
       return;
@@ -115,6 +154,16 @@ public final class TideChart extends Drawing {
   }
 
   private void release(MouseEvent event) {
+    if (wish.isPresent()) {
+      Wish asked = wish.get();
+      wish = Optional.empty();
+      int place = view.orElseThrow().song().form().place(asked.section()).orElse(0);
+      if (asked.energy() != target(view.get(), place)) {
+        wishes.propose(this, asked.section(), asked.energy());
+      }
+      redraw();
+      return;
+    }
     if (view.isPresent() && !dragged) {
       play.seek(pressedBar * view.get().song().brief().meter().ticksPerBar());
     }
@@ -123,6 +172,30 @@ public final class TideChart extends Drawing {
   private int bar(double x) {
     return view.map(v -> Math.max(0, Math.min(v.song().form().bars() - 1, (int) bars(v).value(x))))
         .orElse(0);
+  }
+
+  /** Shows what a section would come to, until {@link #noGhost}. */
+  void ghost(SectionId section, int energy) {
+    ghost = Optional.of(new Wish(section, energy));
+    redraw();
+  }
+
+  void noGhost() {
+    ghost = Optional.empty();
+    redraw();
+  }
+
+  /** Where a section begins, in pixels. */
+  double sectionX(SectionId section) {
+    return view.map(
+            v -> bars(v).at(v.song().form().startBar(v.song().form().place(section).orElse(0))))
+        .orElse(0.0);
+  }
+
+  /** Looks for a way to the energy the style wants in the selected section. */
+  public void reachTarget() {
+    view.ifPresent(
+        v -> wishes.propose(this, v.song().form().id(open.section()), target(v, open.section())));
   }
 
   private void key(KeyEvent event) {
@@ -172,7 +245,7 @@ public final class TideChart extends Drawing {
         getHeight() - 6,
         "energy, bar by bar; dashed: what "
             + v.style().name().toLowerCase()
-            + " usually wants · click goes there, drag loops",
+            + " usually wants, drag it · click goes there, drag loops",
         "soft");
     String length = form.bars() + " bars · " + Clock.of(v.song().millis());
     named(textEnding(getWidth() - EDGE, getHeight() - 6, length, "soft"), "tide-length", length);
@@ -243,8 +316,25 @@ public final class TideChart extends Drawing {
         form.label(index) + ", " + form.sections().get(index).bars() + " bars");
     fit(name, width - 8);
     fit(textBelow(name, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
-    int wanted = target(v, index);
-    line(left, y.at(wanted), left + width, y.at(wanted), "energy-target");
+    int wanted =
+        wish.filter(asked -> asked.section().equals(form.id(index)))
+            .map(Wish::energy)
+            .orElse(target(v, index));
+    named(
+        line(left, y.at(wanted), left + width, y.at(wanted), "energy-target"),
+        "tide-target-" + index,
+        form.label(index) + ": target energy " + wanted);
+    if (wish.filter(asked -> asked.section().equals(form.id(index))).isPresent()) {
+      text(left + 6, y.at(wanted) - 4, "energy " + wanted, "bold");
+    }
+    ghost
+        .filter(would -> would.section().equals(form.id(index)))
+        .ifPresent(
+            would ->
+                named(
+                    line(left, y.at(would.energy()), left + width, y.at(would.energy()), "ghost"),
+                    "tide-ghost",
+                    form.label(index) + " would reach " + would.energy()));
   }
 
   private static int target(SongView v, int index) {

@@ -24,6 +24,7 @@ public final class Pages<S> extends VBox {
   private final ScrollPane scroll = new ScrollPane(front);
   private final double least;
   private Page<S> page;
+  private boolean folded;
 
   /**
    * Pages, the first in front, each as high as it needs but not lower than {@code height}; where
@@ -35,7 +36,7 @@ public final class Pages<S> extends VBox {
     this.pages = pages;
     this.turned = turned;
     this.page = pages.get(0);
-    this.tabs = new Chips<>(prefix, Page::title, this::turnTo);
+    this.tabs = new Chips<>(prefix, Page::title, this::press);
     tabs.show(List.copyOf(pages), page);
     front.setAlignment(Pos.TOP_LEFT);
     front.getChildren().add(page.node());
@@ -61,7 +62,7 @@ public final class Pages<S> extends VBox {
 
   @Override
   protected double computeMinHeight(double width) {
-    return above(width) + least;
+    return folded ? above(width) : above(width) + least;
   }
 
   private double above(double width) {
@@ -69,6 +70,9 @@ public final class Pages<S> extends VBox {
   }
 
   private double pageHeight(double width) {
+    if (folded) {
+      return 0;
+    }
     double inner = width < 0 ? -1 : width - BORDER;
     return Math.max(least, snapSizeY(page.node().prefHeight(inner)) + BORDER);
   }
@@ -78,6 +82,24 @@ public final class Pages<S> extends VBox {
     double above = above(getWidth());
     tabs.resizeRelocate(0, 0, getWidth(), above - getSpacing());
     scroll.resizeRelocate(0, above, getWidth(), Math.max(0, getHeight() - above));
+  }
+
+  /** The same pages; the one in front is folded away and back by choosing it again. */
+  public Pages<S> folding() {
+    tabs.telling();
+    return this;
+  }
+
+  /** Folds what is in front away, so that only the titles are seen, or back. */
+  public void fold(boolean away) {
+    folded = away;
+    scroll.setVisible(!away);
+    requestLayout();
+  }
+
+  /** Whether only the titles are seen. */
+  public boolean folded() {
+    return folded;
   }
 
   /** All of them. */
@@ -90,9 +112,18 @@ public final class Pages<S> extends VBox {
     page.show(scene);
   }
 
+  private void press(Page<S> chosen) {
+    if (chosen == page) {
+      fold(!folded);
+    } else {
+      turnTo(chosen);
+    }
+  }
+
   /** Brings a page to the front. */
   public void turnTo(Page<S> chosen) {
     page = chosen;
+    fold(false);
     front.getChildren().setAll(page.node());
     scroll.setVvalue(0);
     tabs.show(List.copyOf(pages), page);

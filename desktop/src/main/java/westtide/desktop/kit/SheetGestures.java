@@ -38,6 +38,9 @@ public final class SheetGestures<M> {
     /** Chooses marks, and nothing else. */
     void choose(Set<M> marks);
 
+    /** A button is pressed at a point, on a mark or beside all. */
+    default void pressed(double x, double y) {}
+
     /** Sets the cursor to a point. */
     void cursor(double x, double y);
 
@@ -137,6 +140,7 @@ public final class SheetGestures<M> {
     fromX = event.getX();
     fromY = event.getY();
     alt = event.isAltDown();
+    sheet.pressed(fromX, fromY);
     pressed = sheet.at(fromX, fromY);
     if (event.getButton() == MouseButton.SECONDARY) {
       chooseForMenu();

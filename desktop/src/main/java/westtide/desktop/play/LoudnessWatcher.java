@@ -20,7 +20,7 @@ import westtide.sound.Mixdown;
  * that shows the result is in front. A newer edit ends the older rendering.
  */
 public final class LoudnessWatcher {
-  private static final Set<Stage> LISTENING = EnumSet.of(Stage.LOW_END, Stage.LEVELS);
+  private static final Set<Stage> LISTENING = EnumSet.of(Stage.LOW_END, Stage.FORM, Stage.LEVELS);
 
   private final OpenSong open;
   private final PauseTransition calm = new PauseTransition(Duration.millis(700));

@@ -20,9 +20,12 @@ class TankLayoutTest {
     for (int section = 0; section < SONG.form().sections().size(); section++) {
       int start = SONG.form().startBar(section);
       double tick = (start + 1.5) * SONG.brief().meter().ticksPerBar();
+      int now = section;
       boolean inView = section >= layout.columns().offset() && section < layout.columns().end();
       if (inView) {
-        assertThat(layout.placeAt(layout.x(tick))).contains(new TankLayout.Place(section, 1));
+        assertThat(layout.placeAt(layout.x(tick)))
+            .hasValueSatisfying(
+                place -> assertThat(place.section() + " " + place.bar()).isEqualTo(now + " 1"));
       } else {
         assertThat(layout.x(tick)).isNegative();
       }

@@ -1,0 +1,150 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.Transition;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.Edit;
+import westtide.song.edit.MarksPart;
+import westtide.song.id.SectionId;
+import westtide.style.BoundaryHabit;
+import westtide.style.Style;
+
+/**
+ * How a style would announce and land the sections of a song: its habits for each kind of section,
+ * cut to what the song has and to how long the section before is. Hooks that return are announced
+ * in turn by each of its ways, the last one by the last.
+ *
+ * @param style the style
+ * @param song the song
+ */
+public record TransitionDraft(Style style, Song song) {
+  /**
+   * What is proposed for one boundary.
+   *
+   * @param section the section that is entered
+   * @param marks what announces and lands it
+   * @param why the reason, one sentence
+   */
+  public record Proposal(SectionId section, List<Transition> marks, String why) {
+    /** Copies the marks. */
+    public Proposal {
+      marks = List.copyOf(marks);
+    }
+  }
+
+  /** A proposal for every boundary for which the style has one, in order. */
+  public List<Proposal> proposals() {
+    List<Proposal> out = new ArrayList<>();
+    Map<SectionKind, Integer> seen = new EnumMap<>(SectionKind.class);
+    Form form = song.form();
+    for (int i = 0; i < form.sections().size(); i++) {
+      SectionKind kind = form.sections().get(i).word().kind();
+      int turn = seen.merge(kind, 1, Integer::sum) - 1;
+      List<BoundaryHabit> habits = style.boundaries().getOrDefault(kind, List.of());
+      if (i > 0 && !habits.isEmpty()) {
+        boolean last = kind == SectionKind.HOOK && turn > 0 && last(i, kind);
+        BoundaryHabit habit = habits.get(last ? habits.size() - 1 : turn % habits.size());
+        out.add(proposal(i, habit));
+      }
+    }
+    return out;
+  }
+
+  /** A proposal for the entry of one section. */
+  public Optional<Proposal> of(SectionId section) {
+    return proposals().stream().filter(one -> one.section().equals(section)).findFirst();
+  }
+
+  private boolean last(int place, SectionKind kind) {
+    List<Section> after = song.form().sections().subList(place + 1, song.form().sections().size());
+    return after.stream().noneMatch(section -> section.word().kind() == kind);
+  }
+
+  private Proposal proposal(int place, BoundaryHabit habit) {
+    List<Transition> marks = new ArrayList<>();
+    for (Transition mark : habit.marks()) {
+      fitted(mark, place).ifPresent(marks::add);
+    }
+    boolean announced = marks.stream().anyMatch(m -> m.kind().place() == Transition.Place.BEFORE);
+    boolean hook = song.form().sections().get(place).word().kind() == SectionKind.HOOK;
+    if (marks.isEmpty() || hook && !announced) {
+      boolean drums = !hook && plays(song.form().sections().get(place), Role.DRUMS, 0);
+      marks.add(Transition.of(drums ? Transition.Kind.FILL : Transition.Kind.REVERSE));
+    }
+    return new Proposal(song.form().id(place), marks, habit.why());
+  }
+
+  /** The mark as long as there is room for, where the song has what it needs. */
+  private Optional<Transition> fitted(Transition mark, int place) {
+    Section before = song.form().sections().get(place - 1);
+    boolean fits =
+        switch (mark.kind()) {
+          case DRUMS_OUT, KICKLESS, HAT_FILL -> plays(before, Role.DRUMS, before.bars() - 1);
+          case FILL, TOM_FILL, SNARE_BUILD, COUNT -> !song.parts(Role.DRUMS).isEmpty();
+          case RAMP -> plays(before, Role.SUB, before.bars() - 1);
+          case BASS_RUN ->
+              plays(before, Role.BASS, before.bars() - 1)
+                  || plays(song.form().sections().get(place), Role.BASS, 0)
+                  || song.parts(Role.BASS).isEmpty() && !song.parts(Role.SUB).isEmpty();
+          case LINE_RUN, TAIL -> plays(before, Role.LINE, before.bars() - 1);
+          case SNARE_STOP -> backbeat(song.form().sections().get(place));
+          default -> true;
+        };
+    if (!fits) {
+      return Optional.empty();
+    }
+    boolean announces = mark.kind().place() == Transition.Place.BEFORE;
+    int room = before.bars() * song.brief().meter().beats();
+    return Optional.of(announces && mark.beats() > room ? mark.withBeats(room) : mark);
+  }
+
+  private boolean plays(Section section, Role role, int bar) {
+    return song.parts(role).stream()
+        .anyMatch(part -> section.cell(part.id(), bar).level() != Level.OUT);
+  }
+
+  private boolean backbeat(Section section) {
+    return song.parts(Role.DRUMS).stream()
+        .filter(part -> section.cell(part.id(), 0).level() != Level.OUT)
+        .anyMatch(part -> strikesBackbeat(part, section));
+  }
+
+  private boolean strikesBackbeat(Part part, Section section) {
+    return part.groove(section.cell(part.id(), 0).pattern(), song.brief().meter()).stream()
+        .flatMap(groove -> groove.lanes().stream())
+        .anyMatch(
+            lane ->
+                (lane.voice() == DrumVoice.SNARE || lane.voice() == DrumVoice.CLAP)
+                    && !lane.lane().hits().isEmpty());
+  }
+
+  /** Announces every section that has no transition yet; where all have some, all of them anew. */
+  public Edit propose() {
+    return Edit.of("Propose transitions", before -> new TransitionDraft(style, before).proposed());
+  }
+
+  private Song proposed() {
+    List<Proposal> all = proposals();
+    List<Proposal> open = all.stream().filter(one -> entry(one.section()).isEmpty()).toList();
+    Form form = song.form();
+    for (Proposal one : open.isEmpty() ? all : open) {
+      form = form.with(one.section(), section -> section.withEntry(one.marks()));
+    }
+    return MarksPart.with(song.withForm(form));
+  }
+
+  private List<Transition> entry(SectionId id) {
+    return song.form().sections().get(song.form().place(id).orElseThrow()).entry();
+  }
+}

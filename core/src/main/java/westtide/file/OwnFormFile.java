@@ -1,0 +1,115 @@
+package westtide.file;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import westtide.song.OwnForm;
+import westtide.song.Role;
+import westtide.song.id.PartId;
+
+/** Plans saved from one's own songs as JSON files that can be read and shared. */
+public final class OwnFormFile {
+  private static final String ENDING = ".form.json";
+  private static final String FORMAT = "west-tide form";
+  private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private OwnFormFile() {}
+
+  /**
+   * Writes a plan into a folder under its name; one of the same name is replaced.
+   *
+   * @throws UnusableFileException when the folder cannot be written
+   */
+  public static void write(OwnForm form, Path folder) throws UnusableFileException {
+    ObjectNode out = MAPPER.createObjectNode();
+    out.put("format", FORMAT).put("version", 1).put("name", form.name());
+    ObjectNode roles = out.putObject("roles");
+    form.roles().forEach((part, role) -> roles.put(part.value(), role.name()));
+    FormFields.write(form.form(), out.putArray("form"));
+    try {
+      Files.createDirectories(folder);
+      String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(out);
+      WholeFile.write(file(form.name(), folder), (text + "\n").getBytes(StandardCharsets.UTF_8));
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("a form could not be written as JSON", e);
+    } catch (IOException e) {
+      throw new UnusableFileException(folder + " cannot be written", e);
+    }
+  }
+
+  /** A name is no path: what a file name cannot have is left out. */
+  private static Path file(String name, Path folder) {
+    String safe = name.replaceAll("[^\\p{L}\\p{N} _-]", "").strip();
+    String kept = safe.isEmpty() ? "form" : safe.substring(0, Math.min(80, safe.length()));
+    return folder.resolve(kept + ENDING);
+  }
+
+  /**
+   * Reads a plan.
+   *
+   * @throws UnusableFileException when the file is missing or is no plan; the message says why
+   */
+  public static OwnForm read(Path path) throws UnusableFileException {
+    try {
+      JsonNode json = MAPPER.readTree(Files.readString(path));
+      Map<PartId, Role> roles = new LinkedHashMap<>();
+      Fields.field(json, "roles")
+          .properties()
+          .forEach(e -> roles.put(PartId.of(e.getKey()), Role.valueOf(e.getValue().asText())));
+      return new OwnForm(
+          Fields.text(json, "name"), FormFields.form(Fields.field(json, "form")), roles);
+    } catch (IOException | IllegalArgumentException e) {
+      throw new UnusableFileException(path + " is no plan of a form: " + e.getMessage(), e);
+    }
+  }
+
+  /**
+   * All plans of a folder by name; {@code told} hears of files that are none, which are left out.
+   */
+  public static List<OwnForm> all(Path folder, Consumer<String> told) {
+    List<OwnForm> out = new ArrayList<>();
+    if (!Files.isDirectory(folder)) {
+      return out;
+    }
+    try (Stream<Path> files = Files.list(folder)) {
+      for (Path path : files.filter(p -> p.toString().endsWith(ENDING)).sorted().toList()) {
+        add(path, out, told);
+      }
+    } catch (IOException e) {
+      told.accept(folder + " cannot be listed: " + e.getMessage());
+    }
+    return out;
+  }
+
+  private static void add(Path path, List<OwnForm> out, Consumer<String> told) {
+    try {
+      out.add(read(path));
+    } catch (UnusableFileException e) {
+      told.accept(e.getMessage());
+    }
+  }
+
+  /**
+   * Deletes the plan of a name, if it is there.
+   *
+   * @throws UnusableFileException when it cannot be deleted
+   */
+  public static void remove(String name, Path folder) throws UnusableFileException {
+    try {
+      Files.deleteIfExists(file(name, folder));
+    } catch (IOException e) {
+      throw new UnusableFileException(file(name, folder) + " cannot be deleted", e);
+    }
+  }
+}

@@ -1,0 +1,70 @@
+package westtide.score;
+
+import java.util.Optional;
+import westtide.rhythm.Velocity;
+import westtide.song.Part;
+import westtide.song.Transition;
+import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
+
+/** The notes of risers, crashes, sweeps and impacts. */
+final class MarkNotes {
+  private static final LaneId CRASH = DrumVoice.CRASH.lane();
+
+  private MarkNotes() {}
+
+  /** A mark in the part that holds them, heard with an instrument of its own. */
+  static ScoredNote of(Transition what, int from, int to) {
+    return new ScoredNote(
+        from,
+        to - from,
+        key(what.kind()),
+        velocity(what),
+        from,
+        0,
+        0,
+        Source.TRANSITION,
+        Optional.empty(),
+        instrument(what.kind()));
+  }
+
+  /** A crash on a kit. */
+  static ScoredNote crash(Part drums, Transition what, int from, int to) {
+    return new ScoredNote(
+        from,
+        to - from,
+        drums.sound(CRASH).note(),
+        velocity(what),
+        from,
+        0,
+        0,
+        Source.TRANSITION,
+        Optional.of(new ScoredNote.Struck(CRASH, 0)),
+        "");
+  }
+
+  private static int velocity(Transition what) {
+    return Velocity.held(Math.round(Velocity.ACCENT * what.depth() / 100.0));
+  }
+
+  /** The MIDI note a mark is written on, one a kind, so that none ends another. */
+  private static int key(Transition.Kind kind) {
+    return switch (kind) {
+      case CRASH -> 69;
+      case REVERSE -> 67;
+      case SWEEP -> 62;
+      case IMPACT -> 64;
+      default -> 60;
+    };
+  }
+
+  private static String instrument(Transition.Kind kind) {
+    return switch (kind) {
+      case CRASH -> "crash";
+      case REVERSE -> "reversed crash";
+      case SWEEP -> "sweep down";
+      case IMPACT -> "impact";
+      default -> "riser";
+    };
+  }
+}

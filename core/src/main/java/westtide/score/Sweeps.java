@@ -1,0 +1,36 @@
+package westtide.score;
+
+import java.util.List;
+import java.util.Map;
+import westtide.song.Transition;
+import westtide.song.mix.Curve;
+
+/** The movements of filters and fades at a boundary. */
+final class Sweeps {
+  private static final double OPEN = Curve.Kind.LOW_PASS.even(Curve.Kind.LOW_PASS.high());
+
+  /** How far a low-pass closes at full depth: six octaves below 20 kHz are about 310 Hz. */
+  private static final double OCTAVES = 6;
+
+  private static final double SILENT_DECIBELS = -60;
+
+  private Sweeps() {}
+
+  static Map<Moving, List<Motion.Piece>> of(Boundaries.At at) {
+    double depth = at.what().depth() / 100.0;
+    double closed = OPEN - OCTAVES * depth;
+    if (at.what().kind() == Transition.Kind.FADE) {
+      double floor = SILENT_DECIBELS * depth;
+      return Map.of(
+          Moving.LEVEL,
+          List.of(
+              new Motion.Piece(at.from(), at.to(), 0, floor),
+              new Motion.Piece(at.to(), Math.max(at.to(), at.end()), floor, floor)));
+    }
+    boolean opens = at.what().kind() == Transition.Kind.OPEN;
+    return Map.of(
+        Moving.LOW_PASS,
+        List.of(
+            new Motion.Piece(at.from(), at.to(), opens ? closed : OPEN, opens ? OPEN : closed)));
+  }
+}

@@ -1,0 +1,228 @@
+package westtide.desktop.form;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import javafx.scene.Node;
+import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.NumberField;
+import westtide.desktop.kit.Page;
+import westtide.desktop.room.Desk;
+import westtide.song.CellSound;
+import westtide.song.Level;
+import westtide.song.NamedPattern;
+import westtide.song.Role;
+import westtide.song.Thinning;
+import westtide.song.edit.FormEdits;
+import westtide.song.edit.PartEdits;
+import westtide.song.mix.Mix;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.theory.voicing.ChordMember;
+
+/** What the part does in the selected tank: level, pattern, height, what is left out, sound. */
+final class CellPage implements Page<FormScene> {
+  private static final String OWN = "own sound";
+
+  private final Desk desk;
+  private final Runnable changed;
+  private final Chips<Level> level = new Chips<>("level-", Level::toString, this::level);
+  private final Chooser<String> pattern =
+      new Chooser<>("cell-pattern", "the pattern the part plays", List.of(), this::pattern);
+  private final NumberField change = BarField.of("cell-split", "change at bar", this::split);
+  private final NumberField octave =
+      NumberField.held(
+              "cell-octave",
+              "octave",
+              -CellSound.FARTHEST,
+              CellSound.FARTHEST,
+              () -> now().octave(),
+              v -> sound("another octave", sound -> sound.withOctave(v)))
+          .inline();
+  private final NumberField lowPass =
+      NumberField.held(
+              "cell-low-pass",
+              "low-pass, Hz",
+              200,
+              Mix.OPEN,
+              () -> now().lowPass(),
+              v -> sound("low-passed at " + v + " Hz", sound -> sound.withLowPass(v)))
+          .inline()
+          .wide()
+          .telling("Nothing of the part passes above it here; 20000 is open");
+  private final NumberField softest =
+      NumberField.held(
+              "cell-softest",
+              "leave out softer than",
+              0,
+              127,
+              () -> thinning().softest(),
+              v -> thin(thinning().withSoftest(v)))
+          .inline()
+          .telling("Notes softer than this velocity are left out here; 0 plays all");
+  private final Chips<ChordMember> without =
+      new Chips<>("cell-without-", CellPage::word, this::leaveOut);
+  private final Chooser<String> instrument =
+      new Chooser<>("cell-instrument", "the sound of the part here", List.of(), this::instrument);
+  private final VBox box = new VBox(8);
+  private final Node thinRow;
+  private FormScene scene;
+
+  /** A page; {@code changed} is told when another tank is selected by it. */
+  CellPage(Desk desk, Runnable changed) {
+    this.desk = desk;
+    this.changed = changed;
+    level.getStyleClass().add("small-chips");
+    without.getStyleClass().add("small-chips");
+    this.thinRow = Controls.row(8, Controls.whole(Controls.label("leave out", "small")), without);
+    box.getChildren()
+        .addAll(
+            Controls.flow(
+                level,
+                pattern,
+                change,
+                Controls.explained(
+                    Controls.action("cell-join", "same all through", this::join),
+                    "Deletes the changes of this part inside the section"),
+                Controls.explained(
+                    Controls.action("cell-main", "main part", this::main),
+                    "The part that dominates: verses keep it, and findings watch it")),
+            Controls.flow(octave, lowPass, instrument, thinRow, softest));
+  }
+
+  @Override
+  public String title() {
+    return "tank";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(FormScene shown) {
+    scene = shown;
+    level.show(List.of(Level.values()), scene.cell().level());
+    pattern.display(
+        scene.part().patterns().stream().map(NamedPattern::name).toList(),
+        scene.part().pattern(scene.cell().pattern()).name());
+    change.show(String.valueOf(scene.section().bars() / 2 + 1));
+    CellSound sound = scene.cell().sound();
+    octave.show(String.valueOf(sound.octave()));
+    lowPass.show(String.valueOf(sound.lowPass()));
+    softest.show(String.valueOf(sound.thinning().softest()));
+    boolean drums = scene.part().role() == Role.DRUMS;
+    octave.setDisable(drums);
+    thinRow.setDisable(drums);
+    without.showMany(List.of(ChordMember.values()), List.copyOf(sound.thinning().without()));
+    List<String> names = new ArrayList<>(List.of(OWN));
+    if (!drums) {
+      InstrumentBook.shipped().instruments().forEach(one -> names.add(one.name()));
+    }
+    instrument.display(names, sound.instrument().isEmpty() ? OWN : sound.instrument());
+    instrument.setDisable(drums);
+  }
+
+  private CellSound now() {
+    return scene.cell().sound();
+  }
+
+  private Thinning thinning() {
+    return now().thinning();
+  }
+
+  private static String word(ChordMember member) {
+    return switch (member) {
+      case BASS -> "bass";
+      case ROOT -> "root";
+      case THIRD -> "3rd";
+      case FIFTH -> "5th";
+      case SEVENTH -> "7th";
+      case ABOVE -> "9th up";
+      case TOP -> "top";
+    };
+  }
+
+  private void level(Level wanted) {
+    desk.apply(
+        FormEdits.level(
+            scene.id(), scene.part().id(), scene.tank().fromBar(), scene.tank().beat(), wanted));
+  }
+
+  private void pattern(String wanted) {
+    desk.apply(
+        FormEdits.pattern(
+            scene.id(), scene.part().id(), scene.tank().fromBar(), scene.tank().beat(), wanted));
+  }
+
+  private void sound(String what, UnaryOperator<CellSound> to) {
+    desk.apply(
+        FormEdits.sound(
+            scene.id(),
+            scene.part().id(),
+            scene.tank().fromBar(),
+            scene.tank().beat(),
+            "sound " + what,
+            to));
+  }
+
+  private void thin(Thinning other) {
+    sound("with other notes left out", sound -> sound.withThinning(other));
+  }
+
+  private void leaveOut(ChordMember member) {
+    Set<ChordMember> next = new LinkedHashSet<>(thinning().without());
+    if (!next.remove(member)) {
+      next.add(member);
+    }
+    thin(thinning().withoutMembers(next));
+  }
+
+  private void instrument(String name) {
+    sound("as " + name, sound -> sound.withInstrument(name.equals(OWN) ? "" : name));
+  }
+
+  /** Lets the part do something else from a bar of the section on. */
+  private void split(BarField.Typed at) {
+    int bars = scene.section().bars();
+    boolean opening = at.bar() == 0 && at.beat() == 0;
+    if (opening || at.bar() >= bars || at.beat() >= scene.beats()) {
+      throw new IllegalArgumentException(
+          bars == 1
+              ? "a section of one bar changes at 1.2 to 1." + scene.beats()
+              : "a change begins at bar 2 to "
+                  + bars
+                  + ", or on a beat such as 2.3, but was "
+                  + at);
+    }
+    boolean there =
+        scene.section().cells(scene.part().id()).stream()
+            .anyMatch(c -> c.fromBar() == at.bar() && c.beat() == at.beat());
+    if (there) {
+      throw new IllegalArgumentException(scene.part().name() + " already changes at bar " + at);
+    }
+    desk.apply(FormEdits.split(scene.id(), scene.part().id(), at.bar(), at.beat()));
+    changedTo = new TankMark(scene.place(), scene.tank().row(), at.bar(), at.beat());
+    changed.run();
+  }
+
+  private TankMark changedTo;
+
+  /** The tank that was split off last. */
+  TankMark changedTo() {
+    return changedTo;
+  }
+
+  private void join() {
+    desk.apply(FormEdits.join(scene.id(), scene.part().id()));
+  }
+
+  private void main() {
+    desk.apply(new PartEdits(scene.part().id()).main());
+  }
+}

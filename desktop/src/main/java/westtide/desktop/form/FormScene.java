@@ -1,0 +1,44 @@
+package westtide.desktop.form;
+
+import java.util.Optional;
+import westtide.desktop.open.SongView;
+import westtide.song.Cell;
+import westtide.song.Part;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.id.SectionId;
+
+/**
+ * What the pages below the tanks are about.
+ *
+ * @param view the open song
+ * @param place the place of the selected section, from 0
+ * @param part the selected part
+ * @param tank the selected tank
+ * @param sign the chosen sign, if one is chosen
+ */
+record FormScene(SongView view, int place, Part part, TankMark tank, Optional<TankMark> sign) {
+  Song song() {
+    return view.song();
+  }
+
+  Section section() {
+    return song().form().sections().get(place);
+  }
+
+  SectionId id() {
+    return section().id();
+  }
+
+  String label() {
+    return song().form().label(place);
+  }
+
+  Cell cell() {
+    return section().cell(part.id(), tank.fromBar(), tank.beat());
+  }
+
+  int beats() {
+    return song().brief().meter().beats();
+  }
+}

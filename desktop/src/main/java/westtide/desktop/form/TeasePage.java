@@ -1,0 +1,97 @@
+package westtide.desktop.form;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import westtide.compose.TeasePlan;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.Page;
+import westtide.desktop.play.PlayDesk;
+import westtide.desktop.room.Desk;
+import westtide.song.Role;
+import westtide.song.Song;
+
+/** A line planted early: the path from its first hint to its peak, heard stage by stage. */
+final class TeasePage implements Page<FormScene> {
+  private final Desk desk;
+  private final VBox box = new VBox(8);
+  private final FlowPane path = Controls.flow();
+  private FormScene scene;
+
+  TeasePage(Desk desk) {
+    this.desk = desk;
+    path.setId("tease-path");
+    box.getChildren()
+        .addAll(
+            Controls.wrapped(
+                "The selected line comes as a hint, half open, then in full at the last hook. Press"
+                    + " a stage to hear it as it would be.",
+                "small"),
+            path,
+            Controls.explained(
+                Controls.action("tease-plant", "plant it", this::plant),
+                "One step: the line is out where it has no stage up to its peak"));
+  }
+
+  @Override
+  public String title() {
+    return "tease";
+  }
+
+  @Override
+  public Node node() {
+    return box;
+  }
+
+  @Override
+  public void show(FormScene shown) {
+    scene = shown;
+    List<Node> nodes = new ArrayList<>();
+    if (scene.part().role() == Role.DRUMS || scene.part().role() == Role.MARKS) {
+      nodes.add(Controls.label("Select a line or chords: drums are not teased.", "small"));
+    } else {
+      List<TeasePlan.Stage> stages = plan().stages();
+      for (int i = 0; i < stages.size(); i++) {
+        TeasePlan.Stage stage = stages.get(i);
+        String from = stage.fromBar() == 0 ? "" : " bar " + (stage.fromBar() + 1);
+        nodes.add(
+            Controls.explained(
+                Controls.action(
+                    "tease-stage-" + i,
+                    "▷ " + scene.song().form().label(stage.place()) + from + ": " + stage.level(),
+                    () -> hear(stage)),
+                stage.why()));
+        if (i + 1 < stages.size()) {
+          nodes.add(Controls.label("→", "small"));
+        }
+      }
+    }
+    path.getChildren().setAll(nodes);
+  }
+
+  private TeasePlan plan() {
+    return new TeasePlan(scene.song(), scene.part().id());
+  }
+
+  /** The stage as it will be, in its section, round and round. */
+  private void hear(TeasePlan.Stage stage) {
+    Song song = scene.song();
+    int ticks = song.brief().meter().ticksPerBar();
+    int from = song.form().startBar(stage.place()) + stage.fromBar();
+    int bars = Math.min(4, song.form().sections().get(stage.place()).bars() - stage.fromBar());
+    TeasePlan plan = plan();
+    desk.play()
+        .tryOut(
+            heard -> plan.edit().apply(heard),
+            new PlayDesk.Range(from * ticks, (from + bars) * ticks));
+  }
+
+  /** Plants the line. */
+  void plant() {
+    if (scene.part().role() != Role.DRUMS && scene.part().role() != Role.MARKS) {
+      desk.apply(plan().edit());
+    }
+  }
+}
