@@ -155,10 +155,8 @@ public final class DeliverRoom implements Room {
     VBox box =
         Controls.column(
             4,
-            Controls.row(
-                10,
+            Controls.flow(
                 Controls.label("MIDI", "stop-name"),
-                Controls.spring(),
                 Controls.primary("write-midi", "write the whole song", this::writeWhole),
                 Controls.action("write-parts", "one file a part", this::writeParts),
                 Controls.explained(

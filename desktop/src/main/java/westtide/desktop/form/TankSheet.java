@@ -418,7 +418,7 @@ final class TankSheet extends Drawing {
     }
     if (!words.isEmpty()) {
       Text text = text(x + 2, place().bottom() + BoundaryMarks.LOW + scaled(10), words, "soft");
-      squeeze(text, right - x - 6);
+      fit(text, right - x - 6);
       named(text, "boundary-" + section, sections().get(section).title() + ": " + words);
     }
   }

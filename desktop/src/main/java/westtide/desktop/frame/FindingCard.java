@@ -26,8 +26,11 @@ final class FindingCard extends VBox {
     getStyleClass().add("finding");
     setId("finding-" + index);
     this.fix = Controls.action("fix-" + index, "", this::mend);
+    fix.setWrapText(true);
+    fix.setMinWidth(0);
     Button leave = Controls.action("leave-" + index, "ignore", this::leave);
     leave.getStyleClass().add("quiet");
+    leave.setMinWidth(USE_PREF_SIZE);
     getChildren().addAll(title, why, where, Controls.row(4, fix, Controls.spring(), leave));
   }
 
@@ -37,7 +40,7 @@ final class FindingCard extends VBox {
     title.setText(found.title());
     why.setText(found.why());
     where.setText(found.where());
-    fix.setText(found.fix().map(mended -> mended.label()).orElse(""));
+    fix.setText(found.fix().map(mended -> mended.label()).orElse("no fix"));
     fix.setVisible(found.fix().isPresent());
     fix.setManaged(found.fix().isPresent());
     boolean warns = getStyleClass().contains("warning");
