@@ -32,7 +32,7 @@ public final class FormChanges {
       }
     }
     for (int i = 0; i < then.sections().size(); i++) {
-      Optional<Section> before = section(now, then.label(i));
+      Optional<Section> before = now.labelled(then.label(i));
       if (before.isEmpty()) {
         out.add(then.label(i) + " is new");
       } else {
@@ -71,14 +71,5 @@ public final class FormChanges {
         .map(cell -> cell.level())
         .max(Level::compareTo)
         .orElse(Level.OUT);
-  }
-
-  private static Optional<Section> section(Form form, String label) {
-    for (int i = 0; i < form.sections().size(); i++) {
-      if (form.label(i).equals(label)) {
-        return Optional.of(form.sections().get(i));
-      }
-    }
-    return Optional.empty();
   }
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import westtide.compose.groove.GrooveDraft;
 import westtide.song.Cell;
 import westtide.song.Form;
@@ -58,8 +59,7 @@ public final class FormDraft {
       Section section = section(items.get(i));
       sections.add(i + 1 < items.size() ? section : withoutFill(section));
     }
-    liftLastHook(sections);
-    return new Form(sections);
+    return withLastHookLifted(new Form(sections));
   }
 
   /**
@@ -163,14 +163,9 @@ public final class FormDraft {
     return out;
   }
 
-  private void liftLastHook(List<Section> sections) {
-    for (int i = sections.size() - 1; i >= 0; i--) {
-      Section section = sections.get(i);
-      if (section.word().kind() == SectionKind.HOOK) {
-        sections.set(i, lifted(section));
-        return;
-      }
-    }
+  private Form withLastHookLifted(Form form) {
+    OptionalInt last = form.last(SectionKind.HOOK);
+    return last.isPresent() ? form.with(form.id(last.getAsInt()), this::lifted) : form;
   }
 
   /** The section with its first line fuller. */

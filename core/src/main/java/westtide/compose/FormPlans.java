@@ -152,12 +152,7 @@ public record FormPlans(Style style, Song song) {
   /** The form a plan would lay out. */
   public Form form(Plan plan) {
     Form laid = FormDraft.in(style, song).form(plan.items());
-    Form out = laid;
-    Song there = song.withForm(laid);
-    for (TransitionDraft.Proposal one : new TransitionDraft(style, there).proposals()) {
-      out = out.with(one.section(), section -> section.withEntry(one.marks()));
-    }
-    return out;
+    return new TransitionDraft(style, song.withForm(laid)).announced();
   }
 
   /** What a plan would change against the form the song has, a sentence each. */

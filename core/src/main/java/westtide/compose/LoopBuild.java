@@ -72,12 +72,7 @@ public record LoopBuild(Style style, Song song, Section loop, List<FormLine.Item
       hook += section.word().kind() == SectionKind.HOOK ? 1 : 0;
       out.add(staggered(section, hook, hooks));
     }
-    Form form = new Form(out);
-    Song there = song.withForm(form);
-    for (TransitionDraft.Proposal one : new TransitionDraft(style, there).proposals()) {
-      form = form.with(one.section(), section -> section.withEntry(one.marks()));
-    }
-    return form;
+    return new TransitionDraft(style, song.withForm(new Form(out))).announced();
   }
 
   private static long count(Form form, SectionKind kind) {

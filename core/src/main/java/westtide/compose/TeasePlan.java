@@ -11,7 +11,6 @@ import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.FormEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
@@ -42,12 +41,7 @@ public record TeasePlan(Song song, PartId part) {
   /** Where the line peaks: the last hook, or the last section in which it plays. */
   public int peak() {
     Form form = song.form();
-    for (int i = form.sections().size() - 1; i >= 0; i--) {
-      if (form.sections().get(i).word().kind() == SectionKind.HOOK) {
-        return i;
-      }
-    }
-    return form.sections().size() - 1;
+    return form.last(SectionKind.HOOK).orElse(form.sections().size() - 1);
   }
 
   /** The path from the first hint to the peak, at least three levels where there is room. */
@@ -114,10 +108,5 @@ public record TeasePlan(Song song, PartId part) {
       out = out.with(stage.section(), section -> section.withCells(part, cells));
     }
     return out;
-  }
-
-  /** One stage alone, to be heard. */
-  public Edit only(Stage stage) {
-    return FormEdits.level(stage.section(), part, stage.fromBar(), stage.level());
   }
 }

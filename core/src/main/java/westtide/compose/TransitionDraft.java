@@ -53,7 +53,7 @@ public record TransitionDraft(Style style, Song song) {
       int turn = seen.merge(kind, 1, Integer::sum) - 1;
       List<BoundaryHabit> habits = style.boundaries().getOrDefault(kind, List.of());
       if (i > 0 && !habits.isEmpty()) {
-        boolean last = kind == SectionKind.HOOK && turn > 0 && last(i, kind);
+        boolean last = turn > 0 && form.last(SectionKind.HOOK).orElse(-1) == i;
         BoundaryHabit habit = habits.get(last ? habits.size() - 1 : turn % habits.size());
         out.add(proposal(i, habit));
       }
@@ -64,11 +64,6 @@ public record TransitionDraft(Style style, Song song) {
   /** A proposal for the entry of one section. */
   public Optional<Proposal> of(SectionId section) {
     return proposals().stream().filter(one -> one.section().equals(section)).findFirst();
-  }
-
-  private boolean last(int place, SectionKind kind) {
-    List<Section> after = song.form().sections().subList(place + 1, song.form().sections().size());
-    return after.stream().noneMatch(section -> section.word().kind() == kind);
   }
 
   private Proposal proposal(int place, BoundaryHabit habit) {
@@ -137,14 +132,23 @@ public record TransitionDraft(Style style, Song song) {
   private Song proposed() {
     List<Proposal> all = proposals();
     List<Proposal> open = all.stream().filter(one -> entry(one.section()).isEmpty()).toList();
+    return MarksPart.with(song.withForm(entered(open.isEmpty() ? all : open)));
+  }
+
+  /** The form with every section for which there is a proposal announced by it. */
+  public Form announced() {
+    return entered(proposals());
+  }
+
+  private Form entered(List<Proposal> proposals) {
     Form form = song.form();
-    for (Proposal one : open.isEmpty() ? all : open) {
+    for (Proposal one : proposals) {
       form = form.with(one.section(), section -> section.withEntry(one.marks()));
     }
-    return MarksPart.with(song.withForm(form));
+    return form;
   }
 
   private List<Transition> entry(SectionId id) {
-    return song.form().sections().get(song.form().place(id).orElseThrow()).entry();
+    return song.form().find(id).orElseThrow().entry();
   }
 }

@@ -13,7 +13,6 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
-import westtide.song.edit.MarksPart;
 import westtide.song.edit.SectionEdits;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
@@ -203,7 +202,7 @@ public record EnergyProposal(
               proposal -> {
                 edits.add(new SectionEdits(id, SectionEdits.Scope.THIS).enter(proposal.marks()));
                 steps.add("entered by " + proposal.marks().get(0) + ": " + proposal.why());
-                score = Score.of(MarksPart.with(edits.get(edits.size() - 1).apply(now)));
+                score = Score.of(edits.get(edits.size() - 1).apply(now));
                 reached = energy(score);
               });
     }

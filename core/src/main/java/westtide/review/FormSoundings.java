@@ -11,7 +11,6 @@ import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
@@ -28,6 +27,7 @@ final class FormSoundings {
   private final Form form;
   private final Energy energy;
   private final Style style;
+  private final PlacedSections sections;
 
   FormSoundings(Score score, Style style, Energy energy) {
     this.score = score;
@@ -35,6 +35,7 @@ final class FormSoundings {
     this.form = song.form();
     this.energy = energy;
     this.style = style;
+    this.sections = new PlacedSections(song, energy);
   }
 
   StageSoundings take() {
@@ -42,7 +43,7 @@ final class FormSoundings {
     addFlatHooks(findings);
     addEmptySections(findings);
     addLength(findings);
-    findings.addAll(new ArrangementFindings(score, style, energy).all());
+    findings.addAll(new ArrangementFindings(score, style, sections).all());
     return new StageSoundings(measures(), findings);
   }
 
@@ -76,10 +77,9 @@ final class FormSoundings {
     double sum = 0;
     int bars = 0;
     for (int i = 0; i < form.sections().size(); i++) {
-      Section section = form.sections().get(i);
-      if (section.word().kind() == kind) {
-        sum += energy.mean(form.startBar(i), section.bars()) * section.bars();
-        bars += section.bars();
+      if (sections.kind(i) == kind) {
+        sum += sections.mean(i) * sections.at(i).bars();
+        bars += sections.at(i).bars();
       }
     }
     return bars == 0 ? 0 : sum / bars;
@@ -87,14 +87,11 @@ final class FormSoundings {
 
   private int longestStill() {
     int longest = 0;
-    for (Section section : form.sections()) {
-      List<Integer> changes = new ArrayList<>(List.of(0, section.bars()));
-      for (Part part : song.parts()) {
-        section.cells(part.id()).forEach(cell -> changes.add(cell.fromBar()));
-      }
-      List<Integer> sorted = changes.stream().sorted().toList();
-      for (int i = 1; i < sorted.size(); i++) {
-        longest = Math.max(longest, sorted.get(i) - sorted.get(i - 1));
+    for (int place = 0; place < sections.count(); place++) {
+      int last = 0;
+      for (int change : sections.partChanges(place)) {
+        longest = Math.max(longest, change - last);
+        last = change;
       }
     }
     return longest;
@@ -106,15 +103,14 @@ final class FormSoundings {
       return;
     }
     for (int i = 0; i < form.sections().size(); i++) {
-      Section section = form.sections().get(i);
-      double own = energy.mean(form.startBar(i), section.bars());
-      if (section.word().kind() == SectionKind.HOOK && own <= calm) {
+      double own = sections.mean(i);
+      if (sections.kind(i) == SectionKind.HOOK && own <= calm) {
         findings.add(
             new Finding(
                 "form.flat.#" + form.id(i),
                 Weight.WARNING,
                 "The " + form.label(i) + " does not rise",
-                bars(i),
+                sections.bars(i),
                 "Its energy is "
                     + Math.round(own)
                     + ", the calmer sections' "
@@ -211,10 +207,5 @@ final class FormSoundings {
                     : "shorten a section or delete one")
                 + " where it matters.",
             Optional.empty()));
-  }
-
-  private String bars(int index) {
-    int first = form.startBar(index) + 1;
-    return "bars " + first + "–" + (first + form.sections().get(index).bars() - 1);
   }
 }

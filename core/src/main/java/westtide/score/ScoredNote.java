@@ -76,12 +76,6 @@ public record ScoredNote(
         start, ticks, key, other, written, since, slide, source, struck, instrument);
   }
 
-  /** The same note begun at another tick, ending where it did. */
-  public ScoredNote startingAt(int tick) {
-    return new ScoredNote(
-        tick, end() - tick, key, velocity, tick, 0, 0, source, struck, instrument);
-  }
-
   /** The same note so many ticks earlier. */
   public ScoredNote earlierBy(int less) {
     return new ScoredNote(

@@ -1,6 +1,8 @@
 package westtide.song;
 
 import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
 
@@ -51,6 +53,21 @@ public record Cell(int fromBar, int beat, Level level, String pattern, CellSound
   /** Whether the cell begins at the very start of a section. */
   public boolean opens() {
     return fromBar == 0 && beat == 0;
+  }
+
+  /** Whether it begins on a beat of a bar, both from 0. */
+  public boolean isAt(int bar, int onBeat) {
+    return fromBar == bar && beat == onBeat;
+  }
+
+  /** The last of cells in their order that has begun by a beat of a bar; empty before the first. */
+  public static Optional<Cell> during(List<Cell> cells, int bar, int beat) {
+    Optional<Cell> found = Optional.empty();
+    for (Cell cell : cells) {
+      boolean begun = cell.fromBar < bar || cell.fromBar == bar && cell.beat <= beat;
+      found = begun ? Optional.of(cell) : found;
+    }
+    return found;
   }
 
   /** The same cell from another bar on. */

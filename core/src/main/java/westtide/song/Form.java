@@ -2,6 +2,7 @@ package westtide.song;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
@@ -45,6 +46,26 @@ public record Form(List<Section> sections) {
   /** The id of the section at a place. */
   public SectionId id(int place) {
     return sections.get(place).id();
+  }
+
+  /** The section of an id; empty when the form has none of that id. */
+  public Optional<Section> find(SectionId id) {
+    return sections.stream().filter(section -> section.id().equals(id)).findFirst();
+  }
+
+  /** The section that goes by a label, such as {@code "hook 2"}. */
+  public Optional<Section> labelled(String label) {
+    return IntStream.range(0, sections.size())
+        .filter(i -> label(i).equals(label))
+        .mapToObj(sections::get)
+        .findFirst();
+  }
+
+  /** The place of the last section of a kind, counted from 0; empty when there is none. */
+  public OptionalInt last(SectionKind kind) {
+    return IntStream.range(0, sections.size())
+        .filter(i -> sections.get(i).word().kind() == kind)
+        .reduce((before, after) -> after);
   }
 
   /** The form with every section changed. */

@@ -18,7 +18,7 @@ public final class FormLine {
   private static final Pattern WORDS =
       Pattern.compile(
           "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?"
-              + "((?:\\s+[a-z][a-z-]*(?::\\d{1,2}){0,1}(?::\\d{1,3})?(?:\\s+\\d{1,2})?)*)\\s*");
+              + "((?:\\s+[a-z][a-z-]*(?::\\d{1,3}){0,2}(?:\\s+\\d{1,2})?)*)\\s*");
   private static final Pattern MARK =
       Pattern.compile("([a-z][a-z-]*(?::\\d{1,3}){0,2})(?:\\s+(\\d{1,2}))?");
 

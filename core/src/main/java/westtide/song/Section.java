@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
@@ -102,12 +103,7 @@ public record Section(
 
   /** What a part does on a beat of a bar of this section, both counted from 0. */
   public Cell cell(PartId part, int bar, int beat) {
-    Cell found = Cell.out();
-    for (Cell cell : cells.getOrDefault(part, List.of())) {
-      boolean begun = cell.fromBar() < bar || cell.fromBar() == bar && cell.beat() <= beat;
-      found = begun ? cell : found;
-    }
-    return found;
+    return Cell.during(cells.getOrDefault(part, List.of()), bar, beat).orElse(Cell.out());
   }
 
   /** The cells of a part that lie inside the section, beginning with bar 0. */
@@ -300,6 +296,11 @@ public record Section(
   /** What announces and lands a bar of the section, counted from 0. */
   public List<Transition> at(int bar) {
     return marks.stream().filter(mark -> mark.bar() == bar).map(Mark::transition).toList();
+  }
+
+  /** The transitions at a bar and one more, as long as it usually is. */
+  public List<Transition> atWith(int bar, Transition.Kind more) {
+    return Stream.concat(at(bar).stream(), Stream.of(Transition.of(more))).toList();
   }
 
   /** The section announced and landed otherwise. */

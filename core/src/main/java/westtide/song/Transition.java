@@ -43,54 +43,43 @@ public record Transition(Kind kind, int beats, int depth, Set<PartId> parts, Set
     AFTER
   }
 
-  /** What it is made of, which decides how it is drawn and which of a kind go together. */
-  public enum Family {
-    SILENCE,
-    DRUMS,
-    MARK,
-    RUN,
-    FILTER
-  }
-
   /** The kinds of transition. */
   public enum Kind {
-    DRUMS_OUT("drums-out", "drums out", Place.BEFORE, Family.SILENCE, 1, 1),
-    STOP("stop", "everything stops", Place.BEFORE, Family.SILENCE, 1, 1),
-    SNARE_STOP("snare-stop", "all stop on the first snare", Place.AFTER, Family.SILENCE, 1, 0),
-    GAP("gap", "gap of the low end and drums", Place.BEFORE, Family.SILENCE, 8, 1),
-    LATE("late", "enters late", Place.AFTER, Family.SILENCE, 2, 1),
-    HOLD("hold", "held", Place.BEFORE, Family.SILENCE, 8, 1),
-    FILL("fill", "snare fill", Place.BEFORE, Family.DRUMS, 2, 1),
-    TOM_FILL("toms", "tom fill", Place.BEFORE, Family.DRUMS, 2, 1),
-    HAT_FILL("hat-roll", "hat roll", Place.BEFORE, Family.DRUMS, 1, 1),
-    KICKLESS("kickless", "fill without kick", Place.BEFORE, Family.DRUMS, 2, 1),
-    SNARE_BUILD("build", "snare build 1/4 to 1/16", Place.BEFORE, Family.DRUMS, 16, 2),
-    COUNT("count", "stick count", Place.BEFORE, Family.DRUMS, 4, 1),
-    CRASH("crash", "crash on the one", Place.AFTER, Family.MARK, 4, 1),
-    REVERSE("reverse", "reversed crash", Place.BEFORE, Family.MARK, 4, 1),
-    RISER("riser", "riser", Place.BEFORE, Family.MARK, 8, 1),
-    SWEEP("sweep", "sweep down", Place.AFTER, Family.MARK, 4, 1),
-    IMPACT("impact", "impact", Place.AFTER, Family.MARK, 4, 1),
-    BASS_RUN("run", "bass run", Place.BEFORE, Family.RUN, 2, 1),
-    LINE_RUN("line-run", "line run", Place.BEFORE, Family.RUN, 2, 1),
-    RAMP("ramp", "808 ramp", Place.BEFORE, Family.RUN, 2, 1),
-    TAIL("tail", "tail at the tempo", Place.AFTER, Family.RUN, 4, 1),
-    OPEN("open", "low-pass opens", Place.BEFORE, Family.FILTER, 16, 1),
-    CLOSE("close", "low-pass closes", Place.BEFORE, Family.FILTER, 8, 1),
-    FADE("fade", "fade out", Place.AFTER, Family.FILTER, 0, 0);
+    DRUMS_OUT("drums-out", "drums out", Place.BEFORE, 1, 1),
+    STOP("stop", "everything stops", Place.BEFORE, 1, 1),
+    SNARE_STOP("snare-stop", "all stop on the first snare", Place.AFTER, 1, 0),
+    GAP("gap", "gap of the low end and drums", Place.BEFORE, 8, 1),
+    LATE("late", "enters late", Place.AFTER, 2, 1),
+    HOLD("hold", "held", Place.BEFORE, 8, 1),
+    FILL("fill", "snare fill", Place.BEFORE, 2, 1),
+    TOM_FILL("toms", "tom fill", Place.BEFORE, 2, 1),
+    HAT_FILL("hat-roll", "hat roll", Place.BEFORE, 1, 1),
+    KICKLESS("kickless", "fill without kick", Place.BEFORE, 2, 1),
+    SNARE_BUILD("build", "snare build 1/4 to 1/16", Place.BEFORE, 16, 2),
+    COUNT("count", "stick count", Place.BEFORE, 4, 1),
+    CRASH("crash", "crash on the one", Place.AFTER, 4, 1),
+    REVERSE("reverse", "reversed crash", Place.BEFORE, 4, 1),
+    RISER("riser", "riser", Place.BEFORE, 8, 1),
+    SWEEP("sweep", "sweep down", Place.AFTER, 4, 1),
+    IMPACT("impact", "impact", Place.AFTER, 4, 1),
+    BASS_RUN("run", "bass run", Place.BEFORE, 2, 1),
+    LINE_RUN("line-run", "line run", Place.BEFORE, 2, 1),
+    RAMP("ramp", "808 ramp", Place.BEFORE, 2, 1),
+    TAIL("tail", "tail at the tempo", Place.AFTER, 4, 1),
+    OPEN("open", "low-pass opens", Place.BEFORE, 16, 1),
+    CLOSE("close", "low-pass closes", Place.BEFORE, 8, 1),
+    FADE("fade", "fade out", Place.AFTER, 0, 0);
 
     private final String word;
     private final String title;
     private final Place place;
-    private final Family family;
     private final int usual;
     private final int least;
 
-    Kind(String word, String title, Place place, Family family, int usual, int least) {
+    Kind(String word, String title, Place place, int usual, int least) {
       this.word = word;
       this.title = title;
       this.place = place;
-      this.family = family;
       this.usual = usual;
       this.least = least;
     }
@@ -105,9 +94,12 @@ public record Transition(Kind kind, int beats, int depth, Set<PartId> parts, Set
       return place;
     }
 
-    /** What it is made of. */
-    public Family family() {
-      return family;
+    /** Whether it is a sound of its own, such as a riser, rather than something the parts do. */
+    public boolean mark() {
+      return switch (this) {
+        case CRASH, REVERSE, RISER, SWEEP, IMPACT -> true;
+        default -> false;
+      };
     }
 
     /** How many beats it usually lasts. */

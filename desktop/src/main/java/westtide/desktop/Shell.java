@@ -120,7 +120,7 @@ public final class Shell {
             new DrumsRoom(desk),
             new LowEndRoom(desk),
             new LinesRoom(desk),
-            new FormRoom(desk),
+            new FormRoom(desk, around.data().resolve("forms")),
             new LevelsRoom(desk),
             new DeliverRoom(desk));
     this.bridge =

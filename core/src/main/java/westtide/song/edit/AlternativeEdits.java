@@ -68,19 +68,10 @@ public final class AlternativeEdits {
     List<Section> out = new ArrayList<>();
     for (int i = 0; i < song.form().sections().size(); i++) {
       Section own = song.form().sections().get(i);
-      Optional<Section> like = section(other, song.form().label(i));
+      Optional<Section> like = other.labelled(song.form().label(i));
       out.add(like.map(s -> own.withPartOf(s.withBars(own.bars()), part)).orElse(own));
     }
     return song.withForm(new Form(out));
-  }
-
-  private static Optional<Section> section(Form form, String label) {
-    for (int i = 0; i < form.sections().size(); i++) {
-      if (form.label(i).equals(label)) {
-        return Optional.of(form.sections().get(i));
-      }
-    }
-    return Optional.empty();
   }
 
   private static Song shown(Song song, List<Form> all, int place) {

@@ -147,7 +147,7 @@ public final class FormEdits {
 
   /** Cells of a part with one in which it enters, or after which it is out. */
   public static List<Cell> cut(List<Cell> cells, int bar, int beat, boolean enters) {
-    Cell here = at(cells, bar, beat);
+    Cell here = Cell.during(cells, bar, beat).orElse(cells.get(0)).at(bar, beat);
     List<Cell> out = new ArrayList<>();
     if (enters) {
       out.add(cells.get(0).withLevel(Level.OUT));
@@ -165,15 +165,6 @@ public final class FormEdits {
     return out;
   }
 
-  private static Cell at(List<Cell> cells, int bar, int beat) {
-    Cell wanted = Cell.out().at(bar, beat);
-    Cell found = cells.get(0);
-    for (Cell cell : cells) {
-      found = Cell.ORDER.compare(cell, wanted) <= 0 ? cell : found;
-    }
-    return found.at(bar, beat);
-  }
-
   /** Takes away where a part changes: what it did before goes on. */
   public static Edit removeChange(SectionId id, PartId part, int bar, int beat) {
     return sectionOf(
@@ -184,7 +175,7 @@ public final class FormEdits {
             s.withCells(
                 part,
                 s.cells(part).stream()
-                    .filter(cell -> cell.opens() || cell.fromBar() != bar || cell.beat() != beat)
+                    .filter(cell -> cell.opens() || !cell.isAt(bar, beat))
                     .toList()));
   }
 
@@ -250,14 +241,12 @@ public final class FormEdits {
 
   private static List<Cell> changed(
       List<Cell> cells, int bar, int beat, UnaryOperator<Cell> change) {
-    return cells.stream()
-        .map(c -> c.fromBar() == bar && c.beat() == beat ? change.apply(c) : c)
-        .toList();
+    return cells.stream().map(c -> c.isAt(bar, beat) ? change.apply(c) : c).toList();
   }
 
   private static List<Cell> split(Section section, PartId part, int bar, int beat) {
     List<Cell> cells = new ArrayList<>(section.cells(part));
-    boolean taken = cells.stream().anyMatch(cell -> cell.fromBar() == bar && cell.beat() == beat);
+    boolean taken = cells.stream().anyMatch(cell -> cell.isAt(bar, beat));
     if (!taken && bar < section.bars()) {
       cells.add(section.cell(part, bar, beat).at(bar, beat));
     }
@@ -266,26 +255,21 @@ public final class FormEdits {
 
   /** Cells of a part with the change at a beat moved to another. */
   public static List<Cell> moved(List<Cell> cells, int bar, int beat, int toBar, int toBeat) {
-    Cell wanted = Cell.out().at(toBar, toBeat);
-    Cell old = Cell.out().at(bar, beat);
+    Cell from = Cell.out().at(bar, beat);
+    Cell to = Cell.out().at(toBar, toBeat);
+    boolean later = Cell.ORDER.compare(to, from) > 0;
     List<Cell> out = new ArrayList<>();
     for (Cell cell : cells) {
-      int toOld = Cell.ORDER.compare(cell, old);
-      int toNew = Cell.ORDER.compare(cell, wanted);
-      boolean between = toOld < 0 && toNew >= 0 || toOld > 0 && toNew <= 0;
-      if (toOld == 0 && !cell.opens()) {
-        out.add(cell.at(toBar, toBeat));
-      } else if (!between || cell.opens()) {
+      boolean across =
+          Cell.ORDER.compare(cell, later ? from : to) >= 0
+              && Cell.ORDER.compare(cell, later ? to : from) <= 0;
+      if (!across || cell.opens() && !to.opens()) {
         out.add(cell);
+      } else if (cell.isAt(bar, beat) && !cell.opens()) {
+        out.add(cell.at(toBar, toBeat));
       }
     }
-    return wanted.opens()
-        ? out.stream().filter(c -> !c.opens() || c.same(cell(cells, old))).toList()
-        : out;
-  }
-
-  private static Cell cell(List<Cell> cells, Cell at) {
-    return cells.stream().filter(c -> Cell.ORDER.compare(c, at) == 0).findFirst().orElse(at);
+    return out;
   }
 
   private static Edit section(String name, SectionId id, UnaryOperator<Section> change) {

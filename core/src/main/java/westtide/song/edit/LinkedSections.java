@@ -34,7 +34,7 @@ public final class LinkedSections {
     List<Section> out = new ArrayList<>(after.sections());
     for (int i = 0; i < out.size(); i++) {
       Section now = out.get(i);
-      Optional<Section> old = section(before, now.id());
+      Optional<Section> old = before.find(now.id());
       if (old.isEmpty() || now.link().isEmpty() || old.get().link().isEmpty()) {
         continue;
       }
@@ -115,10 +115,6 @@ public final class LinkedSections {
     return section.link().map(SectionLink::group);
   }
 
-  private static Optional<Section> section(Form form, SectionId id) {
-    return form.sections().stream().filter(s -> s.id().equals(id)).findFirst();
-  }
-
   /** The other sections of a section's group, in order. */
   public static List<Section> others(Form form, Section section) {
     return section.link().isEmpty()
@@ -140,8 +136,8 @@ public final class LinkedSections {
 
   /** The song with a section made the same as another and linked to it. */
   static Song linked(Song song, SectionId id, SectionId model) {
-    Optional<Section> like = section(song.form(), model);
-    if (like.isEmpty() || id.equals(model) || section(song.form(), id).isEmpty()) {
+    Optional<Section> like = song.form().find(model);
+    if (like.isEmpty() || id.equals(model) || song.form().find(id).isEmpty()) {
       return song;
     }
     int next =
@@ -177,7 +173,7 @@ public final class LinkedSections {
 
   /** The song with a part of a section as in the sections it is linked to. */
   static Song sameAgain(Song song, SectionId id, PartId part) {
-    Optional<Section> section = section(song.form(), id);
+    Optional<Section> section = song.form().find(id);
     Optional<Section> model = section.flatMap(s -> others(song.form(), s).stream().findFirst());
     if (model.isEmpty()) {
       return song;

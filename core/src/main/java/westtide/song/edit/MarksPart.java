@@ -40,6 +40,6 @@ public final class MarksPart {
   /** A crash is struck on the kit where there is one. */
   private static boolean needsPart(Transition.Kind kind, Song song) {
     boolean crash = kind == Transition.Kind.CRASH;
-    return kind.family() == Transition.Family.MARK && !(crash && !song.parts(Role.DRUMS).isEmpty());
+    return kind.mark() && !(crash && !song.parts(Role.DRUMS).isEmpty());
   }
 }

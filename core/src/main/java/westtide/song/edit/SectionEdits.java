@@ -6,6 +6,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
@@ -67,13 +68,10 @@ public record SectionEdits(SectionId id, Scope scope) {
     return Edit.of(
         "Double the last hook",
         song -> {
-          List<Section> sections = song.form().sections();
-          for (int i = sections.size() - 1; i >= 0; i--) {
-            if (sections.get(i).word().kind() == SectionKind.HOOK) {
-              return new SectionEdits(sections.get(i).id(), Scope.THIS).repeat().apply(song);
-            }
-          }
-          return song;
+          OptionalInt last = song.form().last(SectionKind.HOOK);
+          return last.isPresent()
+              ? new SectionEdits(song.form().id(last.getAsInt()), Scope.THIS).repeat().apply(song)
+              : song;
         });
   }
 
@@ -132,7 +130,7 @@ public record SectionEdits(SectionId id, Scope scope) {
     return Edit.named(
         song -> "Arrange the " + called(song) + " like the " + called(song, model),
         song -> {
-          Optional<Section> like = section(song, model);
+          Optional<Section> like = song.form().find(model);
           return like.isEmpty() ? song : changed(song, section -> like(section, like.get()));
         });
   }
@@ -327,7 +325,7 @@ public record SectionEdits(SectionId id, Scope scope) {
   }
 
   private Song changed(Song song, UnaryOperator<Section> change) {
-    Optional<Section> front = section(song, id);
+    Optional<Section> front = song.form().find(id);
     if (front.isEmpty()) {
       return song;
     }
@@ -342,10 +340,6 @@ public record SectionEdits(SectionId id, Scope scope) {
       case KIND -> section.word().kind() == kind;
       case ALL -> true;
     };
-  }
-
-  private static Optional<Section> section(Song song, SectionId id) {
-    return song.form().sections().stream().filter(s -> s.id().equals(id)).findFirst();
   }
 
   private String called(Song song) {

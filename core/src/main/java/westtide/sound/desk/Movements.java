@@ -24,9 +24,4 @@ public record Movements(
   /** Nothing moves. */
   public static final Movements NONE =
       new Movements(STILL, STILL, STILL, STILL, STILL, STILL, STILL);
-
-  /** Level and low-pass alone move. */
-  public static Movements of(Automation level, Automation lowPass) {
-    return new Movements(level, lowPass, STILL, STILL, STILL, STILL, STILL);
-  }
 }

@@ -202,7 +202,7 @@ final class CellPage implements Page<FormScene> {
     }
     boolean there =
         scene.section().cells(scene.part().id()).stream()
-            .anyMatch(c -> c.fromBar() == at.bar() && c.beat() == at.beat());
+            .anyMatch(c -> c.isAt(at.bar(), at.beat()));
     if (there) {
       throw new IllegalArgumentException(scene.part().name() + " already changes at bar " + at);
     }

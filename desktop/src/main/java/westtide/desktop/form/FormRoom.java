@@ -1,10 +1,12 @@
 package westtide.desktop.form;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.FormDraft;
@@ -27,6 +29,7 @@ import westtide.song.FormLine;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.PartEdits;
 import westtide.song.edit.SectionEdits;
 import westtide.text.Reading;
 
@@ -57,9 +60,13 @@ public final class FormRoom implements Room {
   private final PlansPage plans;
   private final TeasePage tease;
   private final Pages<FormScene> pages;
+  private Optional<TankMark> lastSign = Optional.empty();
 
-  /** The room. */
-  public FormRoom(Desk desk) {
+  /** The song for which the pages were folded or not. */
+  private String seen = "";
+
+  /** The room; plans saved from one's own songs are kept in the folder {@code forms}. */
+  public FormRoom(Desk desk, Path forms) {
     this.desk = desk;
     this.tanks = new TankSheet(new TankActions(desk, this::showPages));
     this.actions = new PartActions(desk, "form-");
@@ -68,7 +75,7 @@ public final class FormRoom implements Room {
     this.cell = new CellPage(desk, this::chooseSplit);
     this.transitions = new TransitionPage(desk);
     this.section = new SectionPage(desk);
-    this.plans = new PlansPage(desk);
+    this.plans = new PlansPage(desk, new OwnForms(forms, desk.messages()));
     this.tease = new TeasePage(desk);
     this.pages =
         new Pages<FormScene>(
@@ -112,7 +119,7 @@ public final class FormRoom implements Room {
     length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
     tanks.show(song, desk.open().section(), desk.open().part());
     actions.show(view);
-    alternatives.show(song, tanks.part().id());
+    alternatives.show(song, tanks.choice().part().id());
     if (!song.title().equals(seen)) {
       seen = song.title();
       pages.fold(song.parts().size() > MANY);
@@ -153,7 +160,8 @@ public final class FormRoom implements Room {
             "shorter-section", "Make the section four bars shorter", () -> onSection().resize(-4)),
         Command.of("move-section-later", "Move the section later", () -> onSection().move(1)),
         Command.of("move-section-earlier", "Move the section earlier", () -> onSection().move(-1)),
-        Command.of("rename-part", "Rename the selected part", () -> tanks.rename(tanks.part())),
+        Command.of(
+            "rename-part", "Rename the selected part", () -> tanks.rename(tanks.choice().part())),
         Command.of("part-earlier", "Move the part earlier in the order", () -> actions.move(-1))
             .withKeys("Shortcut+Shift+UP"),
         Command.of("part-later", "Move the part later in the order", () -> actions.move(1))
@@ -184,21 +192,22 @@ public final class FormRoom implements Room {
             summary,
             Controls.row(10, actions, alternatives),
             pages);
-    javafx.scene.layout.HBox.setHgrow(line, Priority.ALWAYS);
-    javafx.scene.layout.HBox.setHgrow(actions, Priority.ALWAYS);
+    HBox.setHgrow(line, Priority.ALWAYS);
+    HBox.setHgrow(actions, Priority.ALWAYS);
   }
 
   private void showPages() {
-    if (tanks.empty() || desk.open().view().isEmpty()) {
+    TankChoice choice = tanks.choice();
+    if (choice.empty() || desk.open().view().isEmpty()) {
       return;
     }
     FormScene scene =
         new FormScene(
             desk.open().view().get(),
-            tanks.selected(),
-            tanks.part(),
-            new TankMark(tanks.selected(), tanks.row(), tanks.fromBar(), tanks.beat()),
-            tanks.sign());
+            choice.here().section(),
+            choice.part(),
+            choice.here(),
+            choice.sign());
     if (scene.sign().isPresent() && !lastSign.equals(scene.sign())) {
       lastSign = scene.sign();
       pages.turnTo(transitions);
@@ -206,18 +215,8 @@ public final class FormRoom implements Room {
     }
     lastSign = scene.sign();
     pages.show(scene);
-    cell.show(scene);
-    section.show(scene);
-    transitions.show(scene);
-    plans.show(scene);
-    tease.show(scene);
     showSummary(scene);
   }
-
-  private Optional<TankMark> lastSign = Optional.empty();
-
-  /** The song for which the pages were folded or not. */
-  private String seen = "";
 
   private void showSummary(FormScene scene) {
     BarField.Typed at = new BarField.Typed(scene.tank().fromBar(), scene.tank().beat());
@@ -280,6 +279,6 @@ public final class FormRoom implements Room {
   }
 
   private void main() {
-    desk.apply(new westtide.song.edit.PartEdits(tanks.part().id()).main());
+    desk.apply(new PartEdits(tanks.choice().part().id()).main());
   }
 }

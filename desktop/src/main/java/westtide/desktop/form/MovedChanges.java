@@ -15,8 +15,7 @@ final class MovedChanges {
 
   /** The sentence; empty where nothing moved. */
   static Optional<String> told(Section before, Song song, SectionId id) {
-    Optional<Section> found =
-        song.form().sections().stream().filter(s -> s.id().equals(id)).findFirst();
+    Optional<Section> found = song.form().find(id);
     if (found.isEmpty() || found.get().bars() == before.bars()) {
       return Optional.empty();
     }

@@ -15,15 +15,13 @@ final class OwnForms {
   private static final Logger LOG = LoggerFactory.getLogger(OwnForms.class);
 
   private final Messages messages;
-  private final Path folder = Path.of(home(), "forms");
+  private final Path folder;
+  private Optional<List<OwnForm>> read = Optional.empty();
 
-  OwnForms(Messages messages) {
+  /** The plans of a folder, which are read when they are first asked for. */
+  OwnForms(Path folder, Messages messages) {
+    this.folder = folder;
     this.messages = messages;
-  }
-
-  private static String home() {
-    return System.getProperty(
-        "west.tide.home", Path.of(System.getProperty("user.home"), ".west-tide").toString());
   }
 
   List<String> names() {
@@ -35,12 +33,17 @@ final class OwnForms {
   }
 
   private List<OwnForm> all() {
-    return OwnFormFile.all(folder, told -> LOG.warn("a plan was left out: {}", told));
+    if (read.isEmpty()) {
+      read =
+          Optional.of(OwnFormFile.all(folder, told -> LOG.warn("a plan was left out: {}", told)));
+    }
+    return read.get();
   }
 
   void save(OwnForm form) {
     try {
       OwnFormFile.write(form, folder);
+      read = Optional.empty();
       messages.done("The form is kept as \"" + form.name() + "\" among the plans.");
     } catch (UnusableFileException e) {
       messages.failed(e.getMessage());
@@ -50,6 +53,7 @@ final class OwnForms {
   void remove(String name) {
     try {
       OwnFormFile.remove(name, folder);
+      read = Optional.empty();
     } catch (UnusableFileException e) {
       messages.failed(e.getMessage());
     }

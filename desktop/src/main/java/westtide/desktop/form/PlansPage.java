@@ -1,5 +1,6 @@
 package westtide.desktop.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -22,7 +23,7 @@ import westtide.song.edit.FormEdits;
 
 /**
  * Forms the song could have: a plan of the style or of one's own, or built from the loop; each
- * shown beside the present one before it is laid out.
+ * shown beside the present one before it is used.
  */
 final class PlansPage implements Page<FormScene> {
   private static final String LOOP = "Build from the loop";
@@ -36,14 +37,14 @@ final class PlansPage implements Page<FormScene> {
   private final Label then = Controls.wrapped("", "small");
   private final Label changes = Controls.wrapped("", "small");
   private final VBox box = new VBox(8);
-  private final Node lay = Controls.primary("plan-lay", "lay it out", this::lay);
+  private final Node lay = Controls.primary("plan-lay", "use this plan", this::lay);
   private final Node drop = Controls.action("plan-drop", "delete this plan", this::dropOwn);
   private FormScene scene;
   private Optional<String> looked = Optional.empty();
 
-  PlansPage(Desk desk) {
+  PlansPage(Desk desk, OwnForms own) {
     this.desk = desk;
-    this.own = new OwnForms(desk.messages());
+    this.own = own;
     now.setId("plan-now");
     then.setId("plan-then");
     changes.setId("plan-changes");
@@ -62,7 +63,7 @@ final class PlansPage implements Page<FormScene> {
                 lay,
                 Controls.explained(
                     Controls.action("plan-save", "save this song's form as a plan", this::save),
-                    "Sections, levels and transitions, to be laid out over other songs"),
+                    "Sections, levels and transitions, to be used for other songs"),
                 drop),
             both,
             changes);
@@ -81,7 +82,7 @@ final class PlansPage implements Page<FormScene> {
   @Override
   public void show(FormScene shown) {
     scene = shown;
-    List<String> names = new java.util.ArrayList<>();
+    List<String> names = new ArrayList<>();
     plansOf().all().forEach(plan -> names.add(plan.name()));
     names.add(LOOP);
     own.names().forEach(names::add);
@@ -145,8 +146,8 @@ final class PlansPage implements Page<FormScene> {
   private void lay() {
     looked.ifPresent(
         name -> {
-          desk.apply(FormEdits.replace("Lay out " + name, laid(name)));
-          desk.messages().done(name + " is laid out; undo brings the old form back.");
+          desk.apply(FormEdits.replace("Use the plan " + name, laid(name)));
+          desk.messages().done("The song has the form " + name + "; undo brings the old one back.");
         });
   }
 

@@ -23,6 +23,7 @@ import westtide.song.edit.FormEdits;
 import westtide.song.edit.LinkedSections;
 import westtide.song.edit.SectionEdits;
 import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 
 /** What can be done with whole sections: their name, length, repeats, links and arrangement. */
 final class SectionPage implements Page<FormScene> {
@@ -257,21 +258,16 @@ final class SectionPage implements Page<FormScene> {
   }
 
   /** The section that is named beside the buttons. */
-  private int other() {
-    for (int i = 0; i < scene.song().form().sections().size(); i++) {
-      if (scene.song().form().label(i).equals(model.value()) && i != scene.place()) {
-        return i;
-      }
-    }
-    return scene.place();
+  private SectionId other() {
+    return scene.song().form().labelled(model.value()).map(Section::id).orElse(scene.id());
   }
 
   private void like() {
-    done(edits().arrangedLike(scene.song().form().id(other())));
+    done(edits().arrangedLike(other()));
   }
 
   private void link() {
-    done(edits().linkTo(scene.song().form().id(other())));
+    done(edits().linkTo(other()));
   }
 
   private void unlink() {

@@ -18,7 +18,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
 /** What the sheet of tanks does with the song: levels, patterns, parts and what is selected. */
-final class TankActions implements TankSheet.Actions {
+final class TankActions {
 
   /** The edits of one tank. */
   private interface Poured {
@@ -34,16 +34,16 @@ final class TankActions implements TankSheet.Actions {
     this.chosen = chosen;
   }
 
-  @Override
-  public void fill(List<TankMark> tanks, Level level) {
+  /** Sets the level of tanks. */
+  void fill(List<TankMark> tanks, Level level) {
     each(
         "Set " + tanks.size() + " tanks to " + level,
         tanks,
         (id, part, tank) -> List.of(FormEdits.level(id, part, tank.fromBar(), tank.beat(), level)));
   }
 
-  @Override
-  public void pour(Cell like, List<TankMark> tanks) {
+  /** Lets tanks play as another does: its level, its sound and its pattern. */
+  void pour(Cell like, List<TankMark> tanks) {
     each("Paste level and pattern", tanks, (id, part, tank) -> poured(like, id, part, tank));
   }
 
@@ -69,13 +69,13 @@ final class TankActions implements TankSheet.Actions {
     return desk.open().song().parts().get(tank.row()).id();
   }
 
-  @Override
-  public void arrange(TankMark tank, List<Cell> cells) {
+  /** Lets the part of a tank do this over its section. */
+  void arrange(TankMark tank, List<Cell> cells) {
     desk.apply(FormEdits.arrange(section(tank), part(tank), now -> cells));
   }
 
-  @Override
-  public void split(TankMark tank, int bar, int beat) {
+  /** Lets a part do something else from a beat of a section on. */
+  void split(TankMark tank, int bar, int beat) {
     if (bar == 0 && beat == 0) {
       desk.messages().done("A change begins behind the first beat of a section.");
       return;
@@ -83,29 +83,29 @@ final class TankActions implements TankSheet.Actions {
     desk.apply(FormEdits.split(section(tank), part(tank), bar, beat));
   }
 
-  @Override
-  public void join(TankMark tank) {
+  /** Takes away where a part changes. */
+  void join(TankMark tank) {
     desk.apply(FormEdits.removeChange(section(tank), part(tank), tank.fromBar(), tank.beat()));
   }
 
-  @Override
-  public void resize(int section, int bars) {
+  /** Gives a section another length, in bars. */
+  void resize(int section, int bars) {
     desk.apply(FormEdits.resize(desk.open().song().form().id(section), bars));
   }
 
-  @Override
-  public void resized(Section was) {
+  /** Tells what a section of another length did to the changes inside it. */
+  void resized(Section was) {
     MovedChanges.told(was, desk.open().song(), was.id()).ifPresent(desk.messages()::done);
   }
 
-  @Override
-  public void move(int section, int to) {
+  /** Moves a section to another place. */
+  void move(int section, int to) {
     desk.apply(FormEdits.move(desk.open().song().form().id(section), to));
     desk.open().select(to);
   }
 
-  @Override
-  public void transition(TankMark sign, Optional<Transition> changed) {
+  /** Changes a transition at a bar of a section; an empty one takes it away. */
+  void transition(TankMark sign, Optional<Transition> changed) {
     List<Transition> next = new ArrayList<>();
     Song song = desk.open().song();
     for (Transition one : song.form().sections().get(sign.section()).at(sign.fromBar())) {
@@ -129,26 +129,22 @@ final class TankActions implements TankSheet.Actions {
     desk.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
   }
 
-  @Override
-  public void select(int section, Part part) {
+  void select(int section, Part part) {
     Selection now = desk.open().selection();
     SectionId id = desk.open().song().form().id(section);
     Selection there = now.section().equals(id) ? now : now.withSection(desk.open().song(), id);
     desk.open().select(there.withPart(part));
   }
 
-  @Override
-  public void rename(Part part, String name) {
+  void rename(Part part, String name) {
     desk.apply(new PartEdits(part.id()).rename(name));
   }
 
-  @Override
-  public void reorder(Part part, int to) {
+  void reorder(Part part, int to) {
     desk.apply(new PartEdits(part.id()).move(to));
   }
 
-  @Override
-  public void chosen(int section, PartId part, int fromBar) {
+  void chosen(int section, PartId part, int fromBar) {
     chosen.run();
   }
 }

@@ -137,6 +137,17 @@ record TankLayout(
     return edges[at] + (edges[at + 1] - edges[at]) * beat / beats;
   }
 
+  /** Where a bar counted from the start of a section stands, beyond its end too while in view. */
+  double barX(int section, double bar) {
+    int at = section;
+    double left = bar;
+    while (at + 1 < sections().size() && shows(at + 1) && left > sections().get(at).bars()) {
+      left -= sections().get(at).bars();
+      at++;
+    }
+    return beatX(at, Math.min(left, sections().get(at).bars()) * song.brief().meter().beats());
+  }
+
   /** Whether a section is in view. */
   boolean shows(int section) {
     return section >= columns().offset() && section < columns().end();

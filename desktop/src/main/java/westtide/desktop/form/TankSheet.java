@@ -19,7 +19,6 @@ import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transition;
-import westtide.song.id.PartId;
 import westtide.song.mix.Curve;
 
 /**
@@ -28,42 +27,6 @@ import westtide.song.mix.Curve;
  * it. Of many parts and sections those in view are drawn, the wheel moves on.
  */
 final class TankSheet extends Drawing {
-  /** What the sheet asks its room to do. Sections, parts and bars count from 0. */
-  interface Actions {
-    /** Sets the level of tanks. */
-    void fill(List<TankMark> tanks, Level level);
-
-    /** Lets tanks play as another does: its level and its pattern. */
-    void pour(Cell like, List<TankMark> tanks);
-
-    void select(int section, Part part);
-
-    /** Lets the part of a tank do this over its section. */
-    void arrange(TankMark tank, List<Cell> cells);
-
-    /** Lets a part do something else from a beat of a section on. */
-    void split(TankMark tank, int bar, int beat);
-
-    /** Takes away where a part changes. */
-    void join(TankMark tank);
-
-    void resize(int section, int bars);
-
-    /** Tells what a section of another length did to the changes inside it. */
-    void resized(Section was);
-
-    void move(int section, int to);
-
-    /** Changes a transition at a bar of a section; an empty one takes it away. */
-    void transition(TankMark sign, Optional<Transition> changed);
-
-    void chosen(int section, PartId part, int fromBar);
-
-    void rename(Part part, String name);
-
-    void reorder(Part part, int to);
-  }
-
   private static final double LEFT = TankLayout.LEFT;
 
   /** Pixels of a row above its tanks, and below them. */
@@ -71,21 +34,14 @@ final class TankSheet extends Drawing {
 
   static final double BELOW = 3;
 
-  private final Actions actions;
+  private final TankActions actions;
+  private final TankChoice choice = new TankChoice();
   private final TankMarks marks;
   private int closer = 1;
-  private Optional<Song> song = Optional.empty();
-  private int selected;
-  private int row;
-  private int fromBar;
-  private int beat;
-  private int cursorBar;
-  private int cursorBeat;
   private int firstRow;
   private int firstColumn;
-  private Set<TankMark> chosen = Set.of();
 
-  TankSheet(Actions actions) {
+  TankSheet(TankActions actions) {
     super("The form: what each part does in each section", true);
     this.actions = actions;
     setId("tank-sheet");
@@ -95,63 +51,15 @@ final class TankSheet extends Drawing {
   }
 
   void show(Song shown, int section, Part part) {
-    boolean moved = section != selected || song.isEmpty();
-    int before = row;
-    song = Optional.of(shown);
-    selected = section;
-    row = Math.max(0, shown.parts().indexOf(part));
-    fromBar = cell().fromBar();
-    beat = cell().beat();
-    if (moved || before != row) {
+    if (choice.follow(shown, section, part)) {
       bringIntoView();
-    }
-    chosen = chosen.stream().filter(this::there).collect(Collectors.toSet());
-    boolean other = chosen.stream().anyMatch(mark -> !mark.isTank()) && chosen.size() == 1;
-    if (!other) {
-      TankMark here = new TankMark(selected, row, fromBar, beat);
-      chosen = chosen.contains(here) ? chosen : Set.of(here);
     }
     redraw();
   }
 
-  private boolean there(TankMark mark) {
-    boolean section = mark.section() < sections().size();
-    return switch (mark.is()) {
-      case NAME -> mark.row() == row;
-      case TANK -> section && mark.row() < song.orElseThrow().parts().size();
-      case HEAD -> section && mark.section() == selected;
-      case SIGN -> section && transition(mark).isPresent();
-    };
-  }
-
-  /** The transition a sign stands for. */
-  Optional<Transition> transition(TankMark mark) {
-    return sections().get(mark.section()).at(mark.fromBar()).stream()
-        .filter(one -> one.kind() == mark.sign().orElseThrow())
-        .findFirst();
-  }
-
-  /** The chosen sign, if one is chosen. */
-  Optional<TankMark> sign() {
-    return chosen.stream().filter(mark -> mark.is() == TankMark.Kind.SIGN).findFirst();
-  }
-
-  /** Sets the cursor of the selected tank: where the part is to do something else. */
-  void cursorAt(TankLayout.Place under) {
-    cursorBar = under.bar();
-    cursorBeat = under.beat();
-  }
-
-  int cursorBar() {
-    return cursorBar;
-  }
-
-  int cursorBeat() {
-    return cursorBeat;
-  }
-
-  int beat() {
-    return beat;
+  /** What is chosen here. */
+  TankChoice choice() {
+    return choice;
   }
 
   /** What can be done here and by which keys. */
@@ -159,30 +67,14 @@ final class TankSheet extends Drawing {
     return marks.keys();
   }
 
-  Song song() {
-    return song.orElseThrow();
-  }
-
-  Part part() {
-    return song.orElseThrow().parts().get(row);
-  }
-
-  Cell cell() {
-    return sections().get(selected).cell(part().id(), fromBar, beat);
-  }
-
-  List<Section> sections() {
-    return song.orElseThrow().form().sections();
-  }
-
   void bringIntoView() {
-    firstRow = place().rows().showing(row).offset();
-    firstColumn = place().columns().showing(selected).offset();
+    firstRow = place().rows().showing(choice.here().row()).offset();
+    firstColumn = place().columns().showing(choice.here().section()).offset();
   }
 
   TankLayout place() {
     return new TankLayout(
-        song.orElseThrow(),
+        choice.song(),
         getWidth(),
         getHeight(),
         textScaleProperty().get(),
@@ -204,7 +96,7 @@ final class TankSheet extends Drawing {
   }
 
   private void scroll(ScrollEvent event) {
-    if (song.isEmpty()) {
+    if (choice.empty()) {
       return;
     }
     int by = event.getDeltaY() + event.getDeltaX() > 0 ? -1 : 1;
@@ -219,65 +111,19 @@ final class TankSheet extends Drawing {
     redraw();
   }
 
-  int row() {
-    return row;
-  }
-
-  int selected() {
-    return selected;
-  }
-
-  int fromBar() {
-    return fromBar;
-  }
-
-  /** The chosen tanks or name. */
-  Set<TankMark> chosen() {
-    return chosen;
-  }
-
   /** Chooses tanks, or the name of a part; the last of them is the one that is shown below. */
-  void choose(Set<TankMark> marks) {
-    for (TankMark mark : marks) {
-      if (!chosen.contains(mark) || marks.size() == 1) {
-        row = mark.isName() || mark.isTank() ? mark.row() : row;
-        selected = mark.isName() ? selected : mark.section();
-        fromBar = mark.isTank() ? mark.fromBar() : 0;
-        beat = mark.isTank() ? mark.beat() : 0;
-      }
-    }
-    Set<TankMark> kept = Set.copyOf(marks);
-    int bar = fromBar;
-    int on = beat;
-    actions.select(selected, part());
-    fromBar = bar;
-    beat = on;
-    chosen = kept;
-    actions.chosen(selected, part().id(), fromBar);
+  void choose(Set<TankMark> marked) {
+    TankMark here = choice.after(marked);
+    choice.take(here, marked);
+    actions.select(here.section(), choice.part());
+    choice.take(here, marked);
+    actions.chosen(here.section(), choice.part().id(), here.fromBar());
     redraw();
-  }
-
-  /** The chosen tanks, or the one the cursor is on. */
-  List<TankMark> tanks() {
-    List<TankMark> tanks = chosen.stream().filter(TankMark::isTank).toList();
-    return tanks.isEmpty() ? List.of(new TankMark(selected, row, fromBar, beat)) : tanks;
-  }
-
-  Cell cell(TankMark mark) {
-    Song in = song.orElseThrow();
-    return in.form()
-        .sections()
-        .get(mark.section())
-        .cell(in.parts().get(mark.row()).id(), mark.fromBar(), mark.beat());
-  }
-
-  boolean empty() {
-    return song.isEmpty();
   }
 
   /** Opens a field over the name of a part in view. */
   void rename(Part part) {
-    int at = song.orElseThrow().parts().indexOf(part);
+    int at = choice.song().parts().indexOf(part);
     double y = place().top(at) + place().rowHeight() / 2 - 20;
     layout();
     NameEditor.open(
@@ -286,10 +132,10 @@ final class TankSheet extends Drawing {
 
   @Override
   protected void draw() {
-    if (song.isEmpty()) {
+    if (choice.empty()) {
       return;
     }
-    Song shown = song.get();
+    Song shown = choice.song();
     TankLayout place = place();
     Window rows = place.rows();
     Window columns = place.columns();
@@ -297,7 +143,7 @@ final class TankSheet extends Drawing {
     firstColumn = columns.offset();
     double[] edges = place.edges();
     double bottom = place.bottom();
-    int picked = selected - columns.offset();
+    int picked = choice.here().section() - columns.offset();
     if (picked >= 0 && picked < columns.shown()) {
       box(edges[picked], 0, edges[picked + 1] - edges[picked], bottom + 4, "band", "pick");
     }
@@ -333,11 +179,16 @@ final class TankSheet extends Drawing {
     double height = place().rowHeight();
     boolean low = height < scaled(34);
     double y = place().top(index) + height / 2 + (low ? 3 : -1);
-    boolean main = song.orElseThrow().main().filter(part.id()::equals).isPresent();
-    Text name = text(6, y, (main ? "◆ " : "") + part.name(), index == row ? "bold" : "plain");
+    boolean main = choice.song().main().filter(part.id()::equals).isPresent();
+    Text name =
+        text(
+            6,
+            y,
+            (main ? "◆ " : "") + part.name(),
+            index == choice.here().row() ? "bold" : "plain");
     named(name, "part-name-" + part.id(), part.name() + (main ? ", the main part" : ""));
     fit(name, LEFT - 14);
-    if (chosen.contains(TankMark.name(index))) {
+    if (choice.marks().contains(TankMark.name(index))) {
       chosenRing(1, place().top(index) + 2, LEFT - 8, height - 5);
     }
     if (!low) {
@@ -346,11 +197,11 @@ final class TankSheet extends Drawing {
   }
 
   private String habit(Part part) {
-    return PatternDescription.main(part, song.orElseThrow());
+    return PatternDescription.main(part, choice.song());
   }
 
   private void drawHeader(Song shown, int index, double left, double right) {
-    Section section = sections().get(index);
+    Section section = choice.sections().get(index);
     Text name = text(left + 5, scaled(17), shown.form().label(index), "section");
     String linked = section.link().map(link -> link.different() ? "≠" : "=").orElse("");
     String words =
@@ -360,12 +211,12 @@ final class TankSheet extends Drawing {
             + " bars"
             + (linked.isEmpty() ? "" : ", linked");
     TankMark head = TankMark.head(index);
-    thing(name, "section-" + index, "section", words, chosen.contains(head));
+    thing(name, "section-" + index, "section", words, choice.marks().contains(head));
     fit(name, right - left - 7);
     String bars = section.bars() + (right - left > scaled(56) ? " bars" : "");
     Text below = textBelow(name, linked.isEmpty() ? bars : linked + " " + bars, "soft");
     fit(below, right - left - 7);
-    if (chosen.contains(head)) {
+    if (choice.marks().contains(head)) {
       chosenRing(left + 1, 2, right - left - 2, place().top() - 6);
     }
   }
@@ -379,7 +230,7 @@ final class TankSheet extends Drawing {
           TransitionSigns.of(what, placed.edge(), placed.beat(), placed.y());
       TankMark mark = TankMark.sign(placed.section(), placed.mark().bar(), what.kind());
       String words =
-          song.orElseThrow().form().label(placed.section())
+          choice.song().form().label(placed.section())
               + (placed.mark().bar() == 0 ? "" : ", bar " + (placed.mark().bar() + 1))
               + ": "
               + what;
@@ -389,8 +240,8 @@ final class TankSheet extends Drawing {
           id,
           "transition",
           words,
-          chosen.contains(mark));
-      if (chosen.contains(mark)) {
+          choice.marks().contains(mark));
+      if (choice.marks().contains(mark)) {
         double from = Math.min(placed.left(), placed.edge() - 3);
         chosenRing(from - 2, placed.y() - 9, placed.right() - from + 4, 18);
       }
@@ -402,7 +253,7 @@ final class TankSheet extends Drawing {
 
   private void drawSignWords(int section) {
     String words =
-        sections().get(section).entry().stream()
+        choice.sections().get(section).entry().stream()
             .map(what -> what.kind().word())
             .collect(Collectors.joining(" · "));
     double x = place().beatX(section, 0);
@@ -413,19 +264,19 @@ final class TankSheet extends Drawing {
       named(
           polygon(new double[] {x, y - 5, x + 4, y, x, y + 5, x - 4, y}, "boundary"),
           "boundary-" + section,
-          sections().get(section).title() + ": nothing announces it");
+          choice.sections().get(section).title() + ": nothing announces it");
       return;
     }
     if (!words.isEmpty()) {
       Text text = text(x + 2, place().bottom() + BoundaryMarks.LOW + scaled(10), words, "soft");
       fit(text, right - x - 6);
-      named(text, "boundary-" + section, sections().get(section).title() + ": " + words);
+      named(text, "boundary-" + section, choice.sections().get(section).title() + ": " + words);
     }
   }
 
   private void drawTanks(Part part, int index, int sectionIndex) {
-    Section section = sections().get(sectionIndex);
-    int beats = song.orElseThrow().brief().meter().beats();
+    Section section = choice.sections().get(sectionIndex);
+    int beats = choice.beats();
     List<CellSpan> spans = section.spans(part.id());
     for (int i = 0; i < spans.size(); i++) {
       CellSpan span = spans.get(i);
@@ -444,7 +295,7 @@ final class TankSheet extends Drawing {
     if (section < 0 || !place().shows(section)) {
       return Optional.empty();
     }
-    List<Cell> cells = sections().get(section).cells(part.id());
+    List<Cell> cells = choice.sections().get(section).cells(part.id());
     return Optional.of(cells.get(cells.size() - 1));
   }
 
@@ -463,9 +314,9 @@ final class TankSheet extends Drawing {
             + cell.fromBar()
             + (cell.beat() == 0 ? "" : "." + cell.beat());
     TankMark mark = new TankMark(sectionIndex, index, cell.fromBar(), cell.beat());
-    boolean isChosen = chosen.contains(mark);
+    boolean isChosen = choice.marks().contains(mark);
     String where =
-        song.orElseThrow().form().label(sectionIndex)
+        choice.song().form().label(sectionIndex)
             + " from bar "
             + (cell.fromBar() + 1)
             + (cell.beat() == 0 ? "" : "." + (cell.beat() + 1));
@@ -484,17 +335,17 @@ final class TankSheet extends Drawing {
     }
     drawTankWords(part, cell, from, to, top, bottom);
     if (isChosen) {
-      double at = place().beatX(sectionIndex, cursorBar * (double) beatsPerBar() + cursorBeat);
+      double at =
+          place()
+              .beatX(
+                  sectionIndex,
+                  choice.cursor().bar() * (double) choice.beats() + choice.cursor().beat());
       if (at >= from && at <= to) {
         line(at, bottom - 6, at, bottom, "tank-cursor");
       }
       chosenRing(from - 1, top - 1, to - from + 2, bottom - top + 3);
       ring(from - 3, top - 3, to - from + 6, bottom - top + 7);
     }
-  }
-
-  private int beatsPerBar() {
-    return song.orElseThrow().brief().meter().beats();
   }
 
   private void drawTankWords(
@@ -524,17 +375,23 @@ final class TankSheet extends Drawing {
 
   /** What moves, as a second line over the water. */
   private void drawCurves(Part part, int index, int sectionIndex) {
-    Section section = sections().get(sectionIndex);
+    Section section = choice.sections().get(sectionIndex);
     double top = place().top(index) + 4;
     double bottom = top + place().rowHeight() - 8;
     double right = getWidth() - 4;
     int number = 0;
     for (Curve curve : section.curves().getOrDefault(part.id(), List.of())) {
-      double from = place().beatX(sectionIndex, (double) curve.fromBar() * beatsPerBar());
+      double from = place().beatX(sectionIndex, (double) curve.fromBar() * choice.beats());
       double end = (double) curve.fromBar() + curve.barsIn(section.bars());
-      double to = Math.min(right, barX(sectionIndex, end));
+      double to = Math.min(right, place().barX(sectionIndex, end));
       double[] points =
-          CurveLine.of(curve, from, to, top, bottom, barX(sectionIndex, 1) - barX(sectionIndex, 0));
+          CurveLine.of(
+              curve,
+              from,
+              to,
+              top,
+              bottom,
+              place().barX(sectionIndex, 1) - place().barX(sectionIndex, 0));
       named(
           polyline(points, "curve-line"),
           "curve-" + sectionIndex + "-" + part.id() + "-" + number++,
@@ -543,18 +400,5 @@ final class TankSheet extends Drawing {
         fit(text(from + 4, top + scaled(10), curve.kind().toString(), "curve-word"), to - from - 8);
       }
     }
-  }
-
-  /** Where a bar counted from a section stands, beyond its end too. */
-  private double barX(int section, double bar) {
-    int at = section;
-    double left = bar;
-    while (at + 1 < sections().size()
-        && place().shows(at + 1)
-        && left > sections().get(at).bars()) {
-      left -= sections().get(at).bars();
-      at++;
-    }
-    return place().beatX(at, Math.min(left, sections().get(at).bars()) * beatsPerBar());
   }
 }

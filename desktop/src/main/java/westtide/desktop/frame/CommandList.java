@@ -117,13 +117,13 @@ public final class CommandList extends VBox {
   private List<Command> nearest(String wanted) {
     List<Command> all = new ArrayList<>(commands);
     all.addAll(places);
+    record Near(Command command, double alike) {}
     return all.stream()
         .filter(command -> command.possible().getAsBoolean())
-        .sorted(
-            Comparator.comparingDouble(
-                    (Command command) -> OtherWords.alike(command.title(), wanted))
-                .reversed())
+        .map(command -> new Near(command, OtherWords.alike(command.title(), wanted)))
+        .sorted(Comparator.comparingDouble(Near::alike).reversed())
         .limit(NEAREST)
+        .map(Near::command)
         .toList();
   }
 

@@ -63,11 +63,16 @@ final class OtherWords {
   }
 
   private static List<String> pairs(String text) {
-    String letters = text.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]", "");
+    int[] letters =
+        text.toLowerCase(Locale.ROOT).chars().filter(OtherWords::isLetterOrDigit).toArray();
     List<String> out = new ArrayList<>();
-    for (int i = 0; i + 1 < letters.length(); i++) {
-      out.add(letters.substring(i, i + 2));
+    for (int i = 0; i + 1 < letters.length; i++) {
+      out.add("" + (char) letters[i] + (char) letters[i + 1]);
     }
     return out;
+  }
+
+  private static boolean isLetterOrDigit(int c) {
+    return c >= 'a' && c <= 'z' || c >= '0' && c <= '9';
   }
 }

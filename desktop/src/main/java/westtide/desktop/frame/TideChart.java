@@ -340,17 +340,9 @@ public final class TideChart extends Drawing {
   private static int target(SongView v, int index) {
     FormHabit habit = v.style().form();
     SectionKind kind = v.song().form().sections().get(index).word().kind();
-    if (kind == SectionKind.HOOK && index == lastHook(v.song().form())) {
+    if (v.song().form().last(SectionKind.HOOK).orElse(-1) == index) {
       return habit.lastHook();
     }
     return habit.energy().getOrDefault(kind, 50);
-  }
-
-  private static int lastHook(Form form) {
-    int last = -1;
-    for (int i = 0; i < form.sections().size(); i++) {
-      last = form.sections().get(i).word().kind() == SectionKind.HOOK ? i : last;
-    }
-    return last;
   }
 }

@@ -1,0 +1,181 @@
+package westtide.review;
+
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.SortedSet;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+import westtide.score.Passage;
+import westtide.score.Score;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.Form;
+import westtide.song.Mark;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.Transition;
+import westtide.song.edit.FormEdits;
+import westtide.style.Style;
+
+/**
+ * Sections in which nothing happens for too long, patterns that break off at the end of theirs, and
+ * sections that come back note for note (common practice).
+ */
+final class ChangeFindings {
+  private static final int HABIT_BARS = 8;
+
+  private final Score score;
+  private final PlacedSections sections;
+  private final Song song;
+  private final Form form;
+  private final Style style;
+
+  ChangeFindings(Score score, PlacedSections sections, Style style) {
+    this.score = score;
+    this.sections = sections;
+    this.song = sections.song();
+    this.form = sections.form();
+    this.style = style;
+  }
+
+  /** The first stretch of a section in which nothing changes for longer than is usual. */
+  Optional<Finding> still(int place) {
+    if (sections.kind(place) == SectionKind.GROOVE) {
+      return Optional.empty();
+    }
+    int last = 0;
+    for (int change : changes(place)) {
+      if (change - last > HABIT_BARS) {
+        return Optional.of(still(place, last, change));
+      }
+      last = change;
+    }
+    return Optional.empty();
+  }
+
+  private SortedSet<Integer> changes(int place) {
+    Section section = sections.at(place);
+    SortedSet<Integer> changes = new TreeSet<>(sections.partChanges(place));
+    section.curves().values().forEach(list -> list.forEach(cell -> changes.add(cell.fromBar())));
+    section.marks().stream().map(Mark::bar).forEach(changes::add);
+    return changes;
+  }
+
+  private Finding still(int place, int from, int to) {
+    return PlacedSections.note(
+        "still.#" + form.id(place) + "." + from,
+        (to - from) + " bars of the " + form.label(place) + " without any change",
+        "bars " + (form.startBar(place) + from + 1) + "–" + (form.startBar(place) + to),
+        "Every four or eight bars something usually enters, leaves or varies.",
+        Optional.of(dropOut(place, from + (to - from) / 2)));
+  }
+
+  /** The drums leave a beat in the middle. */
+  private Fix dropOut(int place, int bar) {
+    return new Fix(
+        "drums out for a beat before bar " + (form.startBar(place) + bar + 1),
+        FormEdits.transitions(
+            form.id(place), bar, sections.at(place).atWith(bar, Transition.Kind.DRUMS_OUT)));
+  }
+
+  /** A groove or line whose bars do not divide its section breaks off at the end. */
+  Optional<Finding> uneven(int place) {
+    return score.parts().stream().flatMap(part -> uneven(part, place).stream()).findFirst();
+  }
+
+  private Optional<Finding> uneven(ScoredPart part, int place) {
+    return part.passages().stream()
+        .filter(passage -> passage.place() == place && breaksOff(passage))
+        .findFirst()
+        .map(passage -> uneven(part.part(), passage));
+  }
+
+  private boolean breaksOff(Passage passage) {
+    int bar = song.brief().meter().ticksPerBar();
+    Section section = sections.at(passage.place());
+    int played = (passage.end() - passage.sectionStart()) / bar;
+    return !section.ending(passage.from() / bar)
+        && played == section.bars()
+        && played % length(passage) != 0;
+  }
+
+  private static int length(Passage passage) {
+    return passage
+        .groove()
+        .map(Pattern.Drums::bars)
+        .or(() -> passage.line().map(Pattern.Written::bars))
+        .orElse(1);
+  }
+
+  private Finding uneven(Part part, Passage passage) {
+    int place = passage.place();
+    int played = sections.at(place).bars();
+    int length = length(passage);
+    int whole = (played / length + 1) * length;
+    return PlacedSections.note(
+        "uneven." + part.id() + ".#" + form.id(place),
+        part.name() + " breaks off in the " + form.label(place),
+        sections.bars(place),
+        passage.name()
+            + " is "
+            + length
+            + " bars long, the section "
+            + played
+            + "; the last time it is cut.",
+        Optional.of(
+            new Fix(
+                "make the section " + whole + " bars", FormEdits.resize(form.id(place), whole))));
+  }
+
+  /** A section that comes back note for note, in songs of a style that goes on evolving. */
+  Optional<Finding> returns(int place) {
+    if (!style.groove().schools().throughWritten() || sections.kind(place) == SectionKind.GAP) {
+      return Optional.empty();
+    }
+    return IntStream.range(0, place)
+        .filter(earlier -> same(earlier, place))
+        .mapToObj(earlier -> returns(earlier, place))
+        .findFirst();
+  }
+
+  private boolean same(int earlier, int place) {
+    return sections.kind(earlier) == sections.kind(place)
+        && sections.at(earlier).bars() == sections.at(place).bars()
+        && notes(earlier).equals(notes(place));
+  }
+
+  private Finding returns(int earlier, int place) {
+    return PlacedSections.note(
+        "same.#" + form.id(place),
+        "The " + form.label(place) + " is the " + form.label(earlier) + " note for note",
+        sections.bars(place),
+        style.name()
+            + " usually evolves; a part more, another fill or another ending makes it"
+            + " a return.",
+        Optional.empty());
+  }
+
+  private Set<String> notes(int place) {
+    int bar = song.brief().meter().ticksPerBar();
+    int from = form.startBar(place) * bar;
+    int to = from + sections.at(place).bars() * bar;
+    Set<String> all = new HashSet<>();
+    for (ScoredPart part : score.parts()) {
+      for (ScoredNote note : part.between(from, to)) {
+        all.add(
+            part.part().id()
+                + " "
+                + (note.start() - from)
+                + " "
+                + note.key()
+                + " "
+                + note.velocity());
+      }
+    }
+    return all;
+  }
+}
