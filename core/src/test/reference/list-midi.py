@@ -14,6 +14,9 @@ for number, track in enumerate(file.tracks, start=1):
         tick += message.time
         if message.type == "set_tempo":
             rows.append([number, tick, "Tempo", [message.tempo]])
+        elif message.type == "time_signature":
+            power = message.denominator.bit_length() - 1
+            rows.append([number, tick, "Time_signature", [message.numerator, power]])
         elif message.type in KINDS:
             rows.append([number, tick, KINDS[message.type], [message.name if message.type == "track_name" else message.text]])
         elif message.type == "end_of_track":

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.file.MidiPlan;
 import westtide.review.Energy;
+import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -28,11 +29,13 @@ final class SongTree {
   private final Score score;
   private final Song song;
   private final Meter meter;
+  private final BarLines lines;
 
   SongTree(Score score) {
     this.score = score;
     this.song = score.song();
     this.meter = song.brief().meter();
+    this.lines = song.barLines();
   }
 
   /** The tree, with every note when they are asked for, on the keys that MIDI says. */
@@ -133,8 +136,11 @@ final class SongTree {
         node()
             .put("section", song.form().label(place))
             .put("fromBar", song.form().startBar(place) + 1)
-            .put("bars", section.bars())
-            .put("progression", section.progression());
+            .put("bars", section.bars());
+    if (section.length().cut(meter)) {
+      out.put("beats", section.beats(meter));
+    }
+    out.put("progression", section.progression());
     section.pedal().ifPresent(pedal -> out.put("pedal", pedal.toString()));
     if (!section.entry().isEmpty()) {
       ArrayNode entry = out.putArray("enteredBy");
@@ -149,8 +155,8 @@ final class SongTree {
           plays
               .addObject()
               .put("part", part.part().name())
-              .put("fromBar", passage.start() / meter.ticksPerBar() + 1)
-              .put("toBar", passage.end() / meter.ticksPerBar())
+              .put("fromBar", lines.bar(passage.start()) + 1)
+              .put("toBar", lines.bar(passage.end() - 1) + 1)
               .put("level", passage.level().toString())
               .put("pattern", passage.name());
         }
@@ -218,8 +224,8 @@ final class SongTree {
 
   /** Bar, beat and tick of the beat, all from 1 but the tick. */
   private String at(int tick) {
-    int bar = tick / meter.ticksPerBar();
-    int within = tick % meter.ticksPerBar();
+    int bar = lines.bar(tick);
+    int within = tick - lines.tick(bar);
     return (bar + 1)
         + "."
         + (within / meter.ticksPerBeat() + 1)

@@ -74,7 +74,7 @@ public final class FormDraft {
       Optional<Section> kept = left.stream().filter(item::means).findFirst();
       kept.ifPresent(left::remove);
       sections.add(
-          kept.map(section -> entered(section.withBars(item.bars()), item.entry()))
+          kept.map(section -> entered(section.withLength(item.length()), item.entry()))
               .orElseGet(() -> section(item)));
     }
     return new Form(sections);
@@ -94,7 +94,10 @@ public final class FormDraft {
   }
 
   private Section section(FormLine.Item item) {
-    return section(item.word(), item.bars()).withName(item.name()).withEntry(item.entry());
+    return section(item.word(), item.bars())
+        .withLength(item.length())
+        .withName(item.name())
+        .withEntry(item.entry());
   }
 
   /** One section by the style's plan for its kind. */

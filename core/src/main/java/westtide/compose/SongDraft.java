@@ -135,7 +135,8 @@ public record SongDraft(
             .map(style.sound()::dress)
             .toList();
     Form drafted =
-        FormDraft.in(style, progressions, parts).form(FormLine.parse(line()).orElseThrow());
+        FormDraft.in(style, progressions, parts)
+            .form(FormLine.parse(line(), brief.meter()).orElseThrow());
     Form form = style.chords().pedal() ? withPedal(drafted, brief.key()) : drafted;
     Song plain =
         new Song(title, "", seed.value(), brief, progressions, parts, form, Set.of(), "{}");

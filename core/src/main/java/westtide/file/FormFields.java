@@ -107,6 +107,9 @@ final class FormFields {
                 list.forEach(curve -> array.add(curve(curve)));
               });
     }
+    if (section.lastBeats() > 0) {
+      out.put("lastBeats", section.lastBeats());
+    }
     section.name().ifPresent(name -> out.put("name", name));
     if (!section.marks().isEmpty()) {
       ArrayNode marks = out.putArray("marks");
@@ -130,6 +133,7 @@ final class FormFields {
         SectionId.of(number(node, "id")),
         SectionWord.find(word).orElseThrow(() -> unknown("section", word)),
         number(node, "bars"),
+        node.has("lastBeats") ? number(node, "lastBeats") : 0,
         text(node, "progression"),
         cells,
         curves,

@@ -15,6 +15,8 @@ import javax.sound.midi.MidiSystem;
 import javax.sound.midi.Sequence;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
@@ -181,15 +183,34 @@ public final class MidiFile {
     track.add(new MidiEvent(text(TRACK_NAME, score.song().title()), 0));
     int micros = brief.tempo().microsPerQuarter();
     track.add(meta(TEMPO, 0, micros >> 16, micros >> 8, micros));
-    int unit = Integer.numberOfTrailingZeros(brief.meter().unit());
-    track.add(meta(TIME_SIGNATURE, 0, brief.meter().beats(), unit, 24, 8));
+    track.add(meter(0, brief.meter().beats(), brief.meter()));
+    addShortBars(track, score.song());
     track.add(meta(KEY_SIGNATURE, 0, brief.key().signature(), brief.key().minor() ? 1 : 0));
     Form form = score.song().form();
     for (int i = 0; i < form.sections().size(); i++) {
-      long tick = (long) form.startBar(i) * brief.meter().ticksPerBar();
+      long tick = form.startTick(i, brief.meter());
       track.add(new MidiEvent(text(MARKER, form.label(i)), tick));
     }
     track.add(meta(END_OF_TRACK, score.ticks()));
+  }
+
+  /** A bar that is cut short has a signature of its own, and the bar after it the song's again. */
+  private static void addShortBars(Track track, Song song) throws InvalidMidiDataException {
+    Meter meter = song.brief().meter();
+    BarLines lines = song.barLines();
+    int beats = meter.beats();
+    for (int bar = 0; bar < song.form().bars(); bar++) {
+      int here = lines.length(bar) / meter.ticksPerBeat();
+      if (here != beats) {
+        track.add(meter(lines.tick(bar), here, meter));
+        beats = here;
+      }
+    }
+  }
+
+  private static MidiEvent meter(int tick, int beats, Meter meter) throws InvalidMidiDataException {
+    int unit = Integer.numberOfTrailingZeros(meter.unit());
+    return meta(TIME_SIGNATURE, tick, beats, unit, 24, 8);
   }
 
   private static void addPart(

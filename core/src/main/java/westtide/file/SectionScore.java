@@ -22,10 +22,9 @@ final class SectionScore {
   static Score of(Score score, int place) {
     Song song = score.song();
     Form form = song.form();
-    int bar = song.brief().meter().ticksPerBar();
-    int from = form.startBar(place) * bar;
+    int from = form.startTick(place, song.brief().meter());
     Section section = form.sections().get(place);
-    int to = from + section.bars() * bar;
+    int to = from + section.ticks(song.brief().meter());
     List<ScoredPart> parts = new ArrayList<>();
     for (ScoredPart part : score.parts()) {
       parts.add(

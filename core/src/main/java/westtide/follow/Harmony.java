@@ -35,7 +35,11 @@ public record Harmony(
 
   /** A progression repeated over a number of bars, its pushes played. */
   public static Harmony of(Progression progression, int bars, Brief brief) {
-    int ticks = bars * brief.meter().ticksPerBar();
+    return over(progression, bars * brief.meter().ticksPerBar(), brief);
+  }
+
+  /** A progression repeated over so many ticks, its pushes played. */
+  public static Harmony over(Progression progression, int ticks, Brief brief) {
     return new Harmony(
         progression.name(),
         progression.pushed(ticks),

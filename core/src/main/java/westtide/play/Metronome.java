@@ -2,6 +2,7 @@ package westtide.play;
 
 import java.util.List;
 import java.util.Map;
+import westtide.rhythm.BarLines;
 import westtide.song.mix.Mix;
 import westtide.sound.Engine;
 import westtide.sound.PreparedScore;
@@ -49,9 +50,10 @@ final class Metronome {
     if (!on) {
       return;
     }
+    BarLines lines = score.lines();
     int beat = score.ticksPerBeat();
     for (int tick = (fromTick + beat - 1) / beat * beat; tick < toTick; tick += beat) {
-      click(tick / beat % score.beatsPerBar() == 0, frames.of(tick));
+      click(lines.tick(lines.bar(tick)) == tick, frames.of(tick));
     }
   }
 

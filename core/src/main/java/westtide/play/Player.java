@@ -9,6 +9,8 @@ import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.Consumer;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
@@ -31,7 +33,7 @@ public final class Player implements AutoCloseable {
   private static final int MOST_FAILURES = 100;
 
   private static final PreparedScore NOTHING =
-      new PreparedScore(List.of(), new int[0], 0, 1920, 960, 4);
+      new PreparedScore(List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()));
 
   /** A score with what of it is heard. */
   private record Wish(Score score, Audible audible) {}

@@ -144,7 +144,7 @@ final class ChangeFindings {
 
   private boolean same(int earlier, int place) {
     return sections.kind(earlier) == sections.kind(place)
-        && sections.at(earlier).bars() == sections.at(place).bars()
+        && sections.at(earlier).length().equals(sections.at(place).length())
         && notes(earlier).equals(notes(place));
   }
 
@@ -160,9 +160,8 @@ final class ChangeFindings {
   }
 
   private Set<String> notes(int place) {
-    int bar = song.brief().meter().ticksPerBar();
-    int from = form.startBar(place) * bar;
-    int to = from + sections.at(place).bars() * bar;
+    int from = form.startTick(place, song.brief().meter());
+    int to = from + sections.at(place).ticks(song.brief().meter());
     Set<String> all = new HashSet<>();
     for (ScoredPart part : score.parts()) {
       for (ScoredNote note : part.between(from, to)) {

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import westtide.rhythm.BarLines;
 import westtide.rhythm.StepGrid;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
@@ -42,15 +43,16 @@ record DrumRepeats(List<List<Bar>> sections) {
 
   static DrumRepeats of(Score score, Part drums) {
     Form form = score.song().form();
-    int bar = score.song().brief().meter().ticksPerBar();
+    BarLines lines = score.song().barLines();
     Optional<ScoredPart> part = score.part(drums.id());
     List<List<Bar>> out = new ArrayList<>();
     for (int i = 0; i < form.sections().size(); i++) {
       Set<Set<Stroke>> earlier = new HashSet<>();
       List<Bar> bars = new ArrayList<>();
       for (int b = 0; b < form.sections().get(i).bars(); b++) {
-        int from = (form.startBar(i) + b) * bar;
-        Set<Stroke> strokes = part.map(p -> strokes(p, from, bar)).orElse(Set.of());
+        int from = lines.tick(form.startBar(i) + b);
+        int to = lines.tick(form.startBar(i) + b + 1);
+        Set<Stroke> strokes = part.map(p -> strokes(p, from, to)).orElse(Set.of());
         boolean fresh = earlier.add(strokes);
         bars.add(strokes.isEmpty() ? Bar.SILENT : fresh ? Bar.NEW : Bar.LIKE_EARLIER);
       }
@@ -59,9 +61,9 @@ record DrumRepeats(List<List<Bar>> sections) {
     return new DrumRepeats(out);
   }
 
-  private static Set<Stroke> strokes(ScoredPart part, int from, int bar) {
+  private static Set<Stroke> strokes(ScoredPart part, int from, int to) {
     Set<Stroke> out = new HashSet<>();
-    for (ScoredNote note : part.between(from, from + bar)) {
+    for (ScoredNote note : part.between(from, to)) {
       note.struck().ifPresent(s -> out.add(new Stroke(place(note.start() - from), s)));
     }
     return out;

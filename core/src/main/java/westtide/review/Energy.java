@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import westtide.rhythm.BarLines;
 import westtide.score.Motion;
 import westtide.score.Moving;
 import westtide.score.Score;
@@ -56,7 +57,7 @@ public record Energy(List<Double> bars) {
   /** The energy of every bar of a score. */
   public static Energy of(Score score) {
     int count = score.song().form().bars();
-    Bars bars = new Bars(count, score.song().brief().meter().ticksPerBar());
+    Bars bars = new Bars(count, score.song().barLines());
     score.parts().forEach(bars::add);
     List<Double> out = new ArrayList<>(count);
     for (int bar = 0; bar < count; bar++) {
@@ -75,7 +76,7 @@ public record Energy(List<Double> bars) {
 
   /** Sums over the parts, bar by bar. */
   private static final class Bars {
-    private final int ticksPerBar;
+    private final BarLines lines;
     private final double[] power;
     private final double[] who;
     private final double[] strikes;
@@ -85,8 +86,8 @@ public record Energy(List<Double> bars) {
     private double fullPower;
     private double everyone;
 
-    Bars(int count, int ticksPerBar) {
-      this.ticksPerBar = ticksPerBar;
+    Bars(int count, BarLines lines) {
+      this.lines = lines;
       power = new double[count];
       who = new double[count];
       strikes = new double[count];
@@ -120,7 +121,7 @@ public record Energy(List<Double> bars) {
         struck = starts[bar] > 0 ? velocity[bar] / starts[bar] : struck;
         double share = share(part, starts[bar], sounding[bar]);
         if (share > 0) {
-          int middle = bar * ticksPerBar + ticksPerBar / 2;
+          int middle = lines.tick(bar) + lines.length(bar) / 2;
           double decibels = level.at(middle, 0) + expression.at(middle, 0);
           double loud = Math.pow(struck / FULL_VELOCITY, POWER) * Math.pow(10, decibels / 10);
           power[bar] += gain * heard * loud * share;
@@ -133,13 +134,13 @@ public record Energy(List<Double> bars) {
 
     private void add(
         ScoredNote note, boolean drums, double[] velocity, int[] starts, double[] sounding) {
-      int first = note.start() / ticksPerBar;
+      int first = lines.bar(note.start());
       velocity[first] += note.velocity();
       starts[first]++;
-      for (int bar = first; bar < power.length && bar * ticksPerBar < note.end(); bar++) {
-        int from = Math.max(note.start(), bar * ticksPerBar);
-        int to = Math.min(note.end(), (bar + 1) * ticksPerBar);
-        sounding[bar] += (to - from) / (double) ticksPerBar;
+      for (int bar = first; bar < power.length && lines.tick(bar) < note.end(); bar++) {
+        int from = Math.max(note.start(), lines.tick(bar));
+        int to = Math.min(note.end(), lines.tick(bar + 1));
+        sounding[bar] += (to - from) / (double) lines.length(bar);
         if (!drums) {
           low[bar] = Math.min(low[bar], note.key());
           high[bar] = Math.max(high[bar], note.key());

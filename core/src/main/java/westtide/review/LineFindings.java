@@ -349,7 +349,7 @@ final class LineFindings {
   }
 
   private String at(ScoredNote note) {
-    Position at = Position.of(note.start(), score.song().brief().meter());
+    Position at = score.song().barLines().position(note.start());
     return "bar " + at.bar() + "." + at.beat();
   }
 }

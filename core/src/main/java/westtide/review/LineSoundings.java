@@ -204,8 +204,7 @@ final class LineSoundings {
     if (!found.add(id)) {
       return Optional.empty();
     }
-    Position at =
-        Position.of(slip.passage.sectionStart() + slip.heard.start(), song.brief().meter());
+    Position at = song.barLines().position(slip.passage.sectionStart() + slip.heard.start());
     String where =
         slip.part.part().name()
             + " "

@@ -173,7 +173,7 @@ final class LowEndSoundings {
         keys.stream()
             .map(midi -> key.pitch(midi) + ", " + Math.round(Pitch.hertz(midi)) + " Hz")
             .collect(Collectors.joining("; "));
-    int section = song.form().sectionAt(first.start() / song.brief().meter().ticksPerBar());
+    int section = song.form().sectionAt(song.barLines().bar(first.start()));
     return new Finding(
         "lowend.clash." + part.part().id() + "." + pattern + "." + first.key(),
         Weight.WARNING,
@@ -190,7 +190,7 @@ final class LowEndSoundings {
   }
 
   private String bar(int tick) {
-    Position at = Position.of(tick, song.brief().meter());
+    Position at = song.barLines().position(tick);
     return at.bar() + "." + at.beat();
   }
 }

@@ -161,7 +161,7 @@ final class LowLineFindings {
   }
 
   private String at(ScoredNote note) {
-    Position at = Position.of(note.start(), score.song().brief().meter());
+    Position at = score.song().barLines().position(note.start());
     return "bar " + at.bar() + "." + at.beat();
   }
 }

@@ -21,6 +21,11 @@ public record Position(int bar, int beat, int step) {
         inBeat / Ticks.PER_STEP + 1);
   }
 
+  /** The same beat and step of another bar. */
+  public Position inBar(int other) {
+    return new Position(other, beat, step);
+  }
+
   /** {@code "12.3.2"} is the second step of the third beat of bar 12. */
   @Override
   public String toString() {

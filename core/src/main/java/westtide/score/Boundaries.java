@@ -73,10 +73,10 @@ final class Boundaries {
     int start = 0;
     for (int place = 0; place < song.form().sections().size(); place++) {
       Section section = song.form().sections().get(place);
-      int end = start + section.bars() * meter.ticksPerBar();
+      int end = start + section.ticks(meter);
       for (Mark mark : section.marks()) {
-        int tick = start + mark.bar() * meter.ticksPerBar();
-        if (tick <= end) {
+        int tick = Math.min(end, start + mark.bar() * meter.ticksPerBar());
+        if (mark.bar() <= section.bars()) {
           out.add(at(mark, place, tick, start, end));
         }
       }
@@ -99,7 +99,7 @@ final class Boundaries {
   }
 
   private int sectionStart(int place) {
-    return song.form().startBar(place) * meter.ticksPerBar();
+    return song.form().startTick(place, meter);
   }
 
   /** A part's notes with every transition of the form. */

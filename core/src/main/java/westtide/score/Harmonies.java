@@ -43,7 +43,7 @@ final class Harmonies {
   record Kicks(int id, List<Integer> ticks) {}
 
   private record Key(
-      String progression, int bars, Optional<NoteName> pedal, Optional<ChordRhythm> rhythm) {}
+      String progression, int ticks, Optional<NoteName> pedal, Optional<ChordRhythm> rhythm) {}
 
   Harmonies(Song song) {
     this.song = song;
@@ -60,7 +60,7 @@ final class Harmonies {
             .orElse(FollowRule.Own.NOTHING);
     Section section = song.form().sections().get(place);
     String row = own.progression().orElse(section.progression());
-    Key key = new Key(row, section.bars(), section.pedal(), own.rhythm());
+    Key key = new Key(row, section.ticks(song.brief().meter()), section.pedal(), own.rhythm());
     Heard found = known.get(key);
     if (found == null) {
       found = new Heard(known.size(), harmony(key));
@@ -82,7 +82,7 @@ final class Harmonies {
   private Harmony harmony(Key key) {
     Progression row = song.progression(key.progression);
     Progression played = key.rhythm.isPresent() ? row.withRhythm(key.rhythm) : row;
-    Harmony chords = Harmony.of(played, key.bars, song.brief());
+    Harmony chords = Harmony.over(played, key.ticks, song.brief());
     return key.pedal.map(chords::overPedal).orElse(chords);
   }
 }

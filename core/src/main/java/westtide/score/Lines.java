@@ -179,7 +179,7 @@ final class Lines {
     @Override
     public Line written(Pattern.Written pattern) {
       int length = pattern.ticks(meter);
-      int total = song.form().sections().get(place).bars() * meter.ticksPerBar();
+      int total = song.form().sections().get(place).ticks(meter);
       int restart = pattern.cycle().restartTicks(total, meter);
       List<Note> once = HeldLine.inside(pattern.notes(), 0, length);
       List<Note> out = new ArrayList<>();

@@ -70,7 +70,7 @@ final class Motions {
         addCell(span.cell(), start + span.from(meter), start + span.to(meter));
       }
       addCurves(section, start);
-      start += section.bars() * meter.ticksPerBar();
+      start += section.ticks(meter);
     }
     Map<Moving, Motion> out = new EnumMap<>(Moving.class);
     pieces.forEach((what, list) -> out.put(what, Motion.of(what, list)));
@@ -143,7 +143,7 @@ final class Motions {
   private int sectionEnd(int tick) {
     int end = 0;
     for (Section section : song.form().sections()) {
-      end += section.bars() * meter.ticksPerBar();
+      end += section.ticks(meter);
       if (tick < end) {
         return end;
       }

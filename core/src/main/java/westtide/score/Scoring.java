@@ -54,10 +54,9 @@ final class Scoring {
   private ScoredPart scored(Part part) {
     List<ScoredNote> out = new ArrayList<>();
     List<Stretch> stretches = new ArrayList<>();
-    int startBar = 0;
+    int start = 0;
     for (int i = 0; i < song.form().sections().size(); i++) {
       Section section = song.form().sections().get(i);
-      int start = startBar * meter.ticksPerBar();
       List<CellSpan> spans = Spans.joined(section, part);
       for (CellSpan span : spans) {
         if (span.cell().level() != Level.OUT) {
@@ -65,7 +64,7 @@ final class Scoring {
         }
       }
       addSection(out, part, i, start, spans);
-      startBar += section.bars();
+      start += section.ticks(meter);
     }
     List<ScoredNote> sorted = NoteOrder.sorted(out);
     Boundaries.Applied applied =

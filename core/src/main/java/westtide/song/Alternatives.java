@@ -39,6 +39,13 @@ public record Alternatives(List<Form> before, List<Form> after) {
     return before.size();
   }
 
+  /**
+   * Whether the present form is the same one of as many: nothing was switched, added or deleted.
+   */
+  public boolean sameForm(Alternatives other) {
+    return present() == other.present() && count() == other.count();
+  }
+
   /** All forms in order. */
   public List<Form> all(Form present) {
     List<Form> out = new ArrayList<>(before);

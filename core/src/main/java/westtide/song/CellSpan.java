@@ -27,7 +27,8 @@ public record CellSpan(Cell cell, int endBar, int endBeat) {
 
   /** Tick after it from the start of the section. */
   public int to(Meter meter) {
-    return endBar * meter.ticksPerBar() + endBeat * meter.ticksPerBeat();
+    int beats = Math.min(endBeat, meter.beats());
+    return endBar * meter.ticksPerBar() + beats * meter.ticksPerBeat();
   }
 
   /** How many bars it touches, at least in part. */

@@ -7,6 +7,8 @@ import java.util.OptionalInt;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.song.id.SectionId;
 
 /**
@@ -86,6 +88,21 @@ public record Form(List<Section> sections) {
   /** The bar a section begins with, counted from 0. */
   public int startBar(int index) {
     return sections.subList(0, index).stream().mapToInt(Section::bars).sum();
+  }
+
+  /** Where its bars begin in a meter. */
+  public BarLines barLines(Meter meter) {
+    return BarLines.of(meter, sections.stream().map(Section::length).toList());
+  }
+
+  /** The tick a section begins at. */
+  public int startTick(int index, Meter meter) {
+    return sections.subList(0, index).stream().mapToInt(section -> section.ticks(meter)).sum();
+  }
+
+  /** Length in ticks. */
+  public int ticks(Meter meter) {
+    return startTick(sections.size(), meter);
   }
 
   /** The section in which a bar (from 0) lies; the last section for bars after the end. */

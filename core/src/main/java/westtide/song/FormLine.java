@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.text.Reading;
 
 /**
@@ -17,13 +19,12 @@ public final class FormLine {
   private static final Pattern ITEM = Pattern.compile("[^,]+");
   private static final Pattern WORDS =
       Pattern.compile(
-          "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(?:\\s*[x×]\\s*(\\d{1,3}))?"
+          "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(\\s*beats?\\b)?(?:\\s*[x×]\\s*(\\d{1,3}))?"
               + "((?:\\s+[a-z][a-z-]*(?::\\d{1,3}){0,2}(?:\\s+\\d{1,2})?)*)\\s*");
+  private static final Pattern LENGTH =
+      Pattern.compile("\\s*(\\d{1,9})(?:\\s*(bars?|beats?))?\\s*");
   private static final Pattern MARK =
       Pattern.compile("([a-z][a-z-]*(?::\\d{1,3}){0,2})(?:\\s+(\\d{1,2}))?");
-
-  /** Bars after a mark, such as {@code gap 2}, are bars of four beats: the line knows no meter. */
-  private static final int BEATS = 4;
 
   private static final int MOST_BARS = 999;
   private static final int MOST_TIMES = 32;
@@ -35,20 +36,21 @@ public final class FormLine {
    *
    * @param word what it is
    * @param name what it is called where that is not the word
-   * @param bars its length
+   * @param length its bars, the last of them as long as it is
    * @param entry what announces and lands it
    */
-  public record Item(SectionWord word, Optional<String> name, int bars, List<Transition> entry) {
+  public record Item(
+      SectionWord word, Optional<String> name, BarLines.Stretch length, List<Transition> entry) {
     /** Copies what announces it. */
     public Item {
       entry = List.copyOf(entry);
     }
 
-    static Item of(String called, int bars, List<Transition> entry) {
+    static Item of(String called, BarLines.Stretch length, List<Transition> entry) {
       Optional<SectionWord> known = SectionWord.find(called);
       return known
-          .map(word -> new Item(word, Optional.empty(), bars, entry))
-          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), bars, entry));
+          .map(word -> new Item(word, Optional.empty(), length, entry))
+          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), length, entry));
     }
 
     /** What it is called. */
@@ -56,9 +58,14 @@ public final class FormLine {
       return name.orElse(word.toString());
     }
 
+    /** Its length in bars, the last one counted even where it is short. */
+    public int bars() {
+      return length.bars();
+    }
+
     /** The same with another length in bars. */
     public Item withBars(int other) {
-      return new Item(word, name, other, entry);
+      return new Item(word, name, new BarLines.Stretch(other, 0), entry);
     }
 
     /** Whether a section is the one that is meant. */
@@ -67,8 +74,13 @@ public final class FormLine {
     }
   }
 
-  /** Reads a line into its sections. */
+  /** Reads a line into its sections, beats counted in 4/4, as plans of styles are written. */
   public static Reading<List<Item>> parse(String line) {
+    return parse(line, Meter.COMMON);
+  }
+
+  /** Reads a line into its sections, beats counted in a meter. */
+  public static Reading<List<Item>> parse(String line, Meter meter) {
     List<Item> items = new ArrayList<>();
     Matcher matcher = ITEM.matcher(line);
     int bars = 0;
@@ -84,19 +96,22 @@ public final class FormLine {
         return Reading.problem(
             column, "a section's name has 1 to 24 letters, but was \"" + words.group(1) + "\"");
       }
-      int length = Integer.parseInt(words.group(2));
-      if (length < 1 || length > Section.MOST_BARS) {
-        return Reading.problem(column, "a section has 1 to 128 bars, but was " + length);
+      int number = Integer.parseInt(words.group(2));
+      boolean inBeats = words.group(3) != null;
+      Optional<String> wrong = wrongLength(number, inBeats, meter);
+      if (wrong.isPresent()) {
+        return Reading.problem(column, wrong.get());
       }
-      int times = words.group(3) == null ? 1 : Integer.parseInt(words.group(3));
+      BarLines.Stretch length = length(number, inBeats, meter);
+      int times = words.group(4) == null ? 1 : Integer.parseInt(words.group(4));
       if (times < 1 || times > MOST_TIMES) {
         return Reading.problem(column, "a section is repeated 1 to 32 times, but was " + times);
       }
-      bars += length * times;
+      bars += length.bars() * times;
       if (bars > MOST_BARS) {
         return Reading.problem(column, "a song has at most 999 bars, but here it has " + bars);
       }
-      List<String> marks = marks(words.group(4));
+      List<String> marks = marks(words.group(5), meter);
       Optional<String> unknown =
           marks.stream().filter(mark -> Transition.parse(mark).isEmpty()).findFirst();
       if (unknown.isPresent()) {
@@ -115,31 +130,64 @@ public final class FormLine {
     return new Reading.Understood<>(List.copyOf(items));
   }
 
+  /** A length as it is typed by itself: {@code "16"}, {@code "16 bars"} or {@code "6 beats"}. */
+  public static BarLines.Stretch length(String text, Meter meter) {
+    Matcher matcher = LENGTH.matcher(text);
+    if (!matcher.matches()) {
+      throw new IllegalArgumentException(
+          "a length is bars such as 16, or beats such as 6 beats, but was \"" + text + "\"");
+    }
+    int number = Integer.parseInt(matcher.group(1));
+    boolean inBeats = matcher.group(2) != null && matcher.group(2).startsWith("beat");
+    wrongLength(number, inBeats, meter)
+        .ifPresent(
+            why -> {
+              throw new IllegalArgumentException(why);
+            });
+    return length(number, inBeats, meter);
+  }
+
+  private static BarLines.Stretch length(int number, boolean inBeats, Meter meter) {
+    return inBeats ? BarLines.Stretch.ofBeats(number, meter) : new BarLines.Stretch(number, 0);
+  }
+
+  private static Optional<String> wrongLength(int number, boolean inBeats, Meter meter) {
+    int most = Section.MOST_BARS * (inBeats ? meter.beats() : 1);
+    String unit = inBeats ? " beats" : " bars";
+    return number >= 1 && number <= most
+        ? Optional.empty()
+        : Optional.of("a section has 1 to " + most + unit + ", but was " + number);
+  }
+
   /** The words after the bars, bars after a word as its beats; "none" says that there is none. */
-  private static List<String> marks(String text) {
+  private static List<String> marks(String text, Meter meter) {
     List<String> out = new ArrayList<>();
     Matcher matcher = MARK.matcher(text);
     while (matcher.find()) {
       boolean bars = matcher.group(2) != null;
       String word = matcher.group(1);
       if (!word.equals("none")) {
-        out.add(bars ? word + ":" + BEATS * Integer.parseInt(matcher.group(2)) : word);
+        out.add(bars ? word + ":" + meter.beats() * Integer.parseInt(matcher.group(2)) : word);
       }
     }
     return out;
   }
 
   /** A form as it is typed: names, bars, and what announces and lands each section. */
-  public static String format(Form form) {
-    return form.sections().stream().map(FormLine::format).collect(Collectors.joining(", "));
+  public static String format(Form form, Meter meter) {
+    return form.sections().stream()
+        .map(section -> format(section, meter))
+        .collect(Collectors.joining(", "));
   }
 
-  private static String format(Section section) {
+  private static String format(Section section, Meter meter) {
     String words =
         section.entry().stream()
             .map(transition -> " " + transition.word())
             .collect(Collectors.joining());
-    return section.title() + " " + section.bars() + words;
+    BarLines.Stretch own = section.length();
+    String length = own.cut(meter) ? own.words(meter) : String.valueOf(own.bars());
+    return section.title() + " " + length + words;
   }
 
   private static int leading(String text) {

@@ -9,6 +9,8 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
@@ -20,6 +22,8 @@ import westtide.theory.NoteName;
  * @param id by what the form knows it
  * @param word what it is called
  * @param bars length in bars, 1 to 128
+ * @param lastBeats beats of the last bar where a tag or a gap cuts it short, 1 to 15; 0 for a whole
+ *     bar
  * @param progression the name of the progression it uses
  * @param cells for each part id, what the part does from beat to beat; a part without cells is out
  * @param curves for each part id, what moves from here on
@@ -32,6 +36,7 @@ public record Section(
     SectionId id,
     SectionWord word,
     int bars,
+    int lastBeats,
     String progression,
     Map<PartId, List<Cell>> cells,
     Map<PartId, List<Curve>> curves,
@@ -45,6 +50,9 @@ public record Section(
   /** The longest section, in bars. */
   public static final int MOST_BARS = 128;
 
+  /** The most beats of a last bar that is cut short. */
+  public static final int MOST_BEATS = 15;
+
   /** Bars that count as the end of a section: what happens there stays there at another length. */
   private static final int ENDING = 2;
 
@@ -52,6 +60,10 @@ public record Section(
   public Section {
     if (bars < 1 || bars > MOST_BARS) {
       throw new IllegalArgumentException("a section has 1 to 128 bars, but was " + bars);
+    }
+    if (lastBeats < 0 || lastBeats > MOST_BEATS) {
+      throw new IllegalArgumentException(
+          "a section's last bar has 1 to 15 beats, or 0 for a whole bar, but was " + lastBeats);
     }
     name = name.map(String::strip).filter(own -> !own.isEmpty() && !own.equals(word.toString()));
     if (name.filter(own -> own.length() > LONGEST_NAME).isPresent()) {
@@ -87,6 +99,7 @@ public record Section(
         SectionId.NEW,
         word,
         bars,
+        0,
         progression,
         cells,
         Map.of(),
@@ -111,11 +124,16 @@ public record Section(
     List<Cell> out = new ArrayList<>();
     out.add(cell(part, 0));
     for (Cell cell : cells.getOrDefault(part, List.of())) {
-      if (!cell.opens() && cell.fromBar() < bars) {
+      if (!cell.opens() && inside(cell)) {
         out.add(cell);
       }
     }
     return out;
+  }
+
+  private boolean inside(Cell cell) {
+    boolean cut = lastBeats > 0 && cell.fromBar() == bars - 1 && cell.beat() >= lastBeats;
+    return cell.fromBar() < bars && !cut;
   }
 
   /** The cells of {@link #cells(PartId)}, each with where it ends. */
@@ -126,7 +144,7 @@ public record Section(
       boolean last = i + 1 == inside.size();
       out.add(
           last
-              ? new CellSpan(inside.get(i), bars)
+              ? new CellSpan(inside.get(i), lastBeats > 0 ? bars - 1 : bars, lastBeats)
               : new CellSpan(inside.get(i), inside.get(i + 1).fromBar(), inside.get(i + 1).beat()));
     }
     return out;
@@ -148,7 +166,32 @@ public record Section(
             .map(mark -> mark.withBar(movedBar(mark.bar(), other)))
             .filter(mark -> mark.bar() <= other)
             .toList();
-    return new Section(id, word, other, progression, moved, moving, pedal, name, kept, link);
+    return new Section(id, word, other, 0, progression, moved, moving, pedal, name, kept, link);
+  }
+
+  /** The section with a last bar of so many beats, or a whole one for 0. */
+  public Section withLastBeats(int other) {
+    return new Section(id, word, bars, other, progression, cells, curves, pedal, name, marks, link);
+  }
+
+  /** The bars of the section, the last of them as long as it is. */
+  public BarLines.Stretch length() {
+    return new BarLines.Stretch(bars, lastBeats);
+  }
+
+  /** Length in beats. */
+  public int beats(Meter meter) {
+    return length().beats(meter);
+  }
+
+  /** The section at another length; what is near its end stays near it. */
+  public Section withLength(BarLines.Stretch other) {
+    return withBars(other.bars()).withLastBeats(other.lastBeats());
+  }
+
+  /** Length in ticks. */
+  public int ticks(Meter meter) {
+    return beats(meter) * meter.ticksPerBeat();
   }
 
   private Cell moved(Cell cell, int otherBars) {
@@ -176,12 +219,14 @@ public record Section(
   public Section withCells(PartId part, List<Cell> list) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(id, word, bars, progression, more, curves, pedal, name, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, more, curves, pedal, name, marks, link);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
-    return new Section(other, word, bars, progression, cells, curves, pedal, name, marks, link);
+    return new Section(
+        other, word, bars, lastBeats, progression, cells, curves, pedal, name, marks, link);
   }
 
   /** The section without a part. */
@@ -194,6 +239,7 @@ public record Section(
         id,
         word,
         bars,
+        lastBeats,
         progression,
         fewerCells,
         fewerCurves,
@@ -229,7 +275,7 @@ public record Section(
     fewerCells.remove(part);
     fewerCurves.remove(part);
     return new Section(
-        id, word, bars, progression, fewerCells, fewerCurves, pedal, name, marks, link);
+        id, word, bars, lastBeats, progression, fewerCells, fewerCurves, pedal, name, marks, link);
   }
 
   private Section withArrangement(PartId part, Optional<List<Cell>> list, List<Curve> moves) {
@@ -239,7 +285,8 @@ public record Section(
     if (!moves.isEmpty()) {
       moving.put(part, moves);
     }
-    return new Section(id, word, bars, progression, more, moving, pedal, name, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, more, moving, pedal, name, marks, link);
   }
 
   /** Whether a part does the same in another section. */
@@ -257,12 +304,22 @@ public record Section(
   /** The section called something else. */
   public Section withWord(SectionWord other) {
     return new Section(
-        id, other, bars, progression, cells, curves, pedal, Optional.empty(), marks, link);
+        id,
+        other,
+        bars,
+        lastBeats,
+        progression,
+        cells,
+        curves,
+        pedal,
+        Optional.empty(),
+        marks,
+        link);
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(id, word, bars, other, cells, curves, pedal, name, marks, link);
+    return new Section(id, word, bars, lastBeats, other, cells, curves, pedal, name, marks, link);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -270,12 +327,14 @@ public record Section(
     Map<PartId, List<Curve>> more = new LinkedHashMap<>(curves);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(id, word, bars, progression, cells, more, pedal, name, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, more, pedal, name, marks, link);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(id, word, bars, progression, cells, curves, other, name, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, curves, other, name, marks, link);
   }
 
   /** What people call it: a name of its own, or the word. */
@@ -285,7 +344,8 @@ public record Section(
 
   /** The section under a name of its own, or its word's again. */
   public Section withName(Optional<String> other) {
-    return new Section(id, word, bars, progression, cells, curves, pedal, other, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, curves, pedal, other, marks, link);
   }
 
   /** What announces and lands the section. */
@@ -317,11 +377,13 @@ public record Section(
 
   /** The section with other marks. */
   public Section withMarks(List<Mark> other) {
-    return new Section(id, word, bars, progression, cells, curves, pedal, name, other, link);
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, curves, pedal, name, other, link);
   }
 
   /** The section kept the same as others, or standing alone. */
   public Section withLink(Optional<SectionLink> other) {
-    return new Section(id, word, bars, progression, cells, curves, pedal, name, marks, other);
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, curves, pedal, name, marks, other);
   }
 }

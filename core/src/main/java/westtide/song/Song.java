@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
+import westtide.rhythm.BarLines;
 import westtide.song.chord.Progression;
 import westtide.song.id.PartId;
 
@@ -98,7 +99,12 @@ public record Song(
 
   /** Length in ticks. */
   public int ticks() {
-    return form.bars() * brief.meter().ticksPerBar();
+    return form.ticks(brief.meter());
+  }
+
+  /** Where its bars begin. */
+  public BarLines barLines() {
+    return form.barLines(brief.meter());
   }
 
   /** Length in milliseconds at the song's tempo. */

@@ -10,6 +10,7 @@ import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Limiter;
@@ -99,10 +100,11 @@ public record Listening(
     /** The sample after each section. */
     private static long[] ends(Score score) {
       Form form = score.song().form();
-      double bar = score.song().millis() / form.bars() / 1000 * RATE;
+      Song song = score.song();
+      double tick = song.brief().tempo().millis(1) / 1000 * RATE;
       long[] out = new long[form.sections().size()];
       for (int i = 0; i < out.length; i++) {
-        out[i] = Math.round(bar * (form.startBar(i) + form.sections().get(i).bars()));
+        out[i] = Math.round(tick * form.startTick(i + 1, song.brief().meter()));
       }
       return out;
     }

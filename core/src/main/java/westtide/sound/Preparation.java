@@ -68,9 +68,8 @@ public final class Preparation {
       }
     }
     tables.tidy();
-    var meter = score.song().brief().meter();
     return new PreparedScore(
-        parts, kicks(score), score.ticks(), ticksPerSecond, meter.ticksPerBeat(), meter.beats());
+        parts, kicks(score), score.ticks(), ticksPerSecond, score.song().barLines());
   }
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */

@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.List;
+import westtide.rhythm.BarLines;
 import westtide.song.id.PartId;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Strip;
@@ -13,16 +14,10 @@ import westtide.sound.desk.Track;
  * @param kicks ticks of the kick hits, rising
  * @param ticks length of the song
  * @param ticksPerSecond the tempo
- * @param ticksPerBeat ticks between two clicks of the metronome
- * @param beatsPerBar beats in a bar
+ * @param lines where its bars begin, and their meter
  */
 public record PreparedScore(
-    List<Prepared> parts,
-    int[] kicks,
-    int ticks,
-    double ticksPerSecond,
-    int ticksPerBeat,
-    int beatsPerBar) {
+    List<Prepared> parts, int[] kicks, int ticks, double ticksPerSecond, BarLines lines) {
   /**
    * A part.
    *
@@ -36,5 +31,10 @@ public record PreparedScore(
   /** Copies the parts. */
   public PreparedScore {
     parts = List.copyOf(parts);
+  }
+
+  /** Ticks between two clicks of the metronome. */
+  public int ticksPerBeat() {
+    return lines.meter().ticksPerBeat();
   }
 }

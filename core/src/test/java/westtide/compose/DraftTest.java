@@ -156,7 +156,7 @@ class DraftTest {
         FormEdits.level(SectionId.of(3), PartId.of("keys"), 0, Level.LIFTED)
             .apply(Songs.draft("trap", 1));
     FormDraft draft = FormDraft.in(Songs.book().get("trap"), song);
-    String hook = FormLine.format(song.form()).split(", ")[1];
+    String hook = FormLine.format(song.form(), Meter.COMMON).split(", ")[1];
     var items = FormLine.parse("verse 24, " + hook + ", bridge 8, verse 8").orElseThrow();
     Form typed = draft.form(items, song.form());
     assertThat(typed).hasToString("verse 24, hook 16, bridge 8, verse 8");
@@ -165,7 +165,7 @@ class DraftTest {
     assertThat(typed.sections().get(2).withId(SectionId.NEW))
         .isEqualTo(draft.section(SectionWord.BRIDGE, 8));
     assertThat(typed.sections().get(3).cell(PartId.of("keys"), 0).level()).isEqualTo(Level.HALF);
-    var same = FormLine.parse(FormLine.format(song.form())).orElseThrow();
+    var same = FormLine.parse(FormLine.format(song.form(), Meter.COMMON)).orElseThrow();
     assertThat(draft.form(same, song.form())).isEqualTo(song.form());
   }
 

@@ -22,7 +22,11 @@ import java.util.concurrent.TimeUnit;
  * both.
  */
 record MidiListing(
-    int ticksPerQuarter, int tempo, TreeMap<Integer, String> markers, List<Track> tracks) {
+    int ticksPerQuarter,
+    int tempo,
+    TreeMap<Integer, String> markers,
+    TreeMap<Integer, String> meters,
+    List<Track> tracks) {
   /** A note as listed. */
   record Listed(int start, int ticks, int key, int velocity) {}
 
@@ -107,18 +111,21 @@ record MidiListing(
     int quarter = 0;
     int tempo = 0;
     TreeMap<Integer, String> markers = new TreeMap<>();
+    TreeMap<Integer, String> meters = new TreeMap<>();
     TreeSet<Integer> numbers = new TreeSet<>();
     for (Event event : events) {
       switch (event.kind()) {
         case "Header" -> quarter = number(event, 2);
         case "Tempo" -> tempo = number(event, 0);
         case "Marker_t" -> markers.put(event.tick(), event.values().get(0));
+        case "Time_signature" ->
+            meters.put(event.tick(), number(event, 0) + "/" + (1 << number(event, 1)));
         case "Note_on_c" -> numbers.add(event.track());
         default -> {}
       }
     }
     List<Track> tracks = numbers.stream().map(track -> track(events, track)).toList();
-    return new MidiListing(quarter, tempo, markers, tracks);
+    return new MidiListing(quarter, tempo, markers, meters, tracks);
   }
 
   private static Track track(List<Event> events, int track) {

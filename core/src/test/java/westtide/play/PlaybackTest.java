@@ -7,12 +7,14 @@ import java.lang.management.ManagementFactory;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
+import westtide.rhythm.BarLines;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
@@ -20,11 +22,14 @@ import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Brief;
 import westtide.song.Cell;
+import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
@@ -48,7 +53,8 @@ class PlaybackTest {
 
   private final Preparation preparation = new Preparation(RATE);
   private final Gauges gauges = new Gauges();
-  private final PreparedScore nothing = new PreparedScore(List.of(), new int[0], 0, 1920, 960, 4);
+  private final PreparedScore nothing =
+      new PreparedScore(List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()));
   private final Playback playback = new Playback(RATE, nothing, gauges, 0);
 
   private void take(Song song) {
@@ -404,6 +410,26 @@ class PlaybackTest {
     assertThat(Arrays.copyOfRange(heard, hits.get(1) + 1, hits.get(1) + 300))
         .as("the others another one")
         .isNotEqualTo(first);
+  }
+
+  /** A bar of two beats before the next bar: its third click is a first one again. */
+  @Test
+  void theBarAfterAShortOneBeginsWithTheFirstClick() {
+    Song song = song(1, organ(new Note(0, 1, 60, 1)));
+    Section hook = song.form().sections().get(0);
+    Section gap = Section.of(SectionWord.GAP, 1, "hook", Map.of()).withLastBeats(2);
+    take(song.withForm(new Form(List.of(gap, hook))));
+    pump(RATE / 4);
+    playback.ask(new Request.Click(true));
+    playback.ask(new Request.Start(0, 0));
+    float[] heard = pump(BAR_FRAMES - 1000);
+    List<Integer> hits = onsets(heard);
+    assertThat(hits).hasSize(4);
+    float[] first = Arrays.copyOfRange(heard, hits.get(0) + 1, hits.get(0) + 300);
+    float[] second = Arrays.copyOfRange(heard, hits.get(1) + 1, hits.get(1) + 300);
+    float[] third = Arrays.copyOfRange(heard, hits.get(2) + 1, hits.get(2) + 300);
+    assertThat(third).containsExactly(first, within(0.01f));
+    assertThat(second).isNotEqualTo(first);
   }
 
   private static Song levels(Song song, Level first, Level second) {

@@ -15,6 +15,7 @@ import westtide.compose.FormDraft;
 import westtide.compose.TransitionDraft;
 import westtide.review.Soundings;
 import westtide.review.Stage;
+import westtide.rhythm.Meter;
 import westtide.song.Form;
 import westtide.song.FormLine;
 import westtide.song.Level;
@@ -132,8 +133,9 @@ class BoundariesTest {
   @Test
   void theFormLineSaysThemAndReadsThemAgain() {
     Song out = typed("verse 8, hook 8 drums-out:2 crash, outro 4 none");
-    assertThat(FormLine.format(out.form())).isEqualTo("verse 8, hook 8 drums-out:2 crash, outro 4");
-    assertThat(typed(FormLine.format(out.form())).form()).isEqualTo(out.form());
+    assertThat(FormLine.format(out.form(), Meter.COMMON))
+        .isEqualTo("verse 8, hook 8 drums-out:2 crash, outro 4");
+    assertThat(typed(FormLine.format(out.form(), Meter.COMMON)).form()).isEqualTo(out.form());
     Reading<?> wrong = FormLine.parse("intro 4, hook 8 boom");
     assertThat(((Reading.Problem<?>) wrong).message()).contains("boom").contains("drums-out");
     assertThat(((Reading.Problem<?>) wrong).column()).isEqualTo(10);
@@ -141,7 +143,9 @@ class BoundariesTest {
         .hasToString("all stop on the first snare for a beat");
     assertThatThrownBy(() -> Transition.of(Transition.Kind.STOP, 33))
         .hasMessageContaining("1 to 32");
-    assertThat(FormLine.format(typed("verse 8, hook 8 gap 1 riser:6 open 2, outro 8 fade").form()))
+    assertThat(
+            FormLine.format(
+                typed("verse 8, hook 8 gap 1 riser:6 open 2, outro 8 fade").form(), Meter.COMMON))
         .as("bars after a word are beats")
         .isEqualTo("verse 8, hook 8 gap:4 riser:6 open:8, outro 8 fade");
   }
@@ -314,7 +318,7 @@ class BoundariesTest {
           .isTrue();
     }
     Song song = Songs.draft("trap", 1);
-    assertThat(FormLine.format(song.form())).contains("reverse crash");
+    assertThat(FormLine.format(song.form(), Meter.COMMON)).contains("reverse crash");
     Song bare =
         new SectionEdits(song.form().id(1), SectionEdits.Scope.ALL).enter(List.of()).apply(song);
     assertThat(new TransitionDraft(Songs.book().get("trap"), bare).propose().apply(bare).form())

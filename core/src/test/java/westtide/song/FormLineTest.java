@@ -3,10 +3,12 @@ package westtide.song;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.rhythm.Meter;
 import westtide.text.Reading;
 
 class FormLineTest {
@@ -34,6 +36,7 @@ class FormLineTest {
         "intro; 1; needs",
         "hook 0; 1; 1 to 128",
         "hook 129; 1; 1 to 128",
+        "intro 8, tag 513 beats; 10; 1 to 512 beats",
         "''; 1; type sections",
         "hook 128, hook 128, hook 128, hook 128, hook 128, hook 128, hook 128, hook 128; 71; 999"
       })
@@ -61,6 +64,38 @@ class FormLineTest {
     FormLine.Item item = FormLine.parse(typed).orElseThrow().get(0);
     assertThat(item.word()).isEqualTo(word);
     assertThat(typed).startsWith(item.name().orElseThrow());
+  }
+
+  /** Tags and gaps are also so many beats long; what is formatted is what is read. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "hook 8, tag 6 beats, gap 1 beat, hook 8 stop; 4/4; 8 0, 2 2, 1 1, 8 0",
+        "verse 4, tag 4 beats crash; 3/4; 4 0, 2 1"
+      })
+  void lengthsAreBarsOrBeats(String typed, String in, String lengths) {
+    Meter meter = Meter.parse(in);
+    List<FormLine.Item> items = FormLine.parse(typed, meter).orElseThrow();
+    assertThat(items)
+        .extracting(item -> item.length().bars() + " " + item.length().lastBeats())
+        .isEqualTo(List.of(lengths.split(", ")));
+    List<Section> sections =
+        items.stream()
+            .map(
+                item ->
+                    Section.of(item.word(), item.bars(), "hook", Map.of())
+                        .withName(item.name())
+                        .withLength(item.length())
+                        .withEntry(item.entry()))
+            .toList();
+    assertThat(FormLine.format(new Form(sections), meter)).isEqualTo(typed);
+  }
+
+  @Test
+  void aGapInBarsIsBarsOfTheMeter() {
+    Reading<List<FormLine.Item>> waltz = FormLine.parse("hook 8 gap 2", new Meter(3, 4));
+    assertThat(waltz.orElseThrow().get(0).entry().get(0).beats()).isEqualTo(6);
   }
 
   @Test

@@ -9,6 +9,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 
 class TransportTest {
   private static final int RATE = 48_000;
@@ -20,7 +22,8 @@ class TransportTest {
   private int block;
 
   private static PreparedScore empty(int ticks, double bpm) {
-    return new PreparedScore(List.of(), new int[0], ticks, bpm * 16, 960, 4);
+    return new PreparedScore(
+        List.of(), new int[0], ticks, bpm * 16, BarLines.of(Meter.COMMON, List.of()));
   }
 
   private Transport transport(int ticks, double bpm) {

@@ -69,7 +69,7 @@ public final class AlternativeEdits {
     for (int i = 0; i < song.form().sections().size(); i++) {
       Section own = song.form().sections().get(i);
       Optional<Section> like = other.labelled(song.form().label(i));
-      out.add(like.map(s -> own.withPartOf(s.withBars(own.bars()), part)).orElse(own));
+      out.add(like.map(s -> own.withPartOf(s.withLength(own.length()), part)).orElse(own));
     }
     return song.withForm(new Form(out));
   }

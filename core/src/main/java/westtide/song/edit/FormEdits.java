@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import westtide.rhythm.BarLines;
 import westtide.song.Cell;
 import westtide.song.CellSound;
 import westtide.song.Form;
@@ -44,6 +45,13 @@ public final class FormEdits {
   public static Edit resize(SectionId id, int bars) {
     int held = Math.max(1, Math.min(Section.MOST_BARS, bars));
     return section("Make the section " + held + " bars long", id, s -> s.withBars(held));
+  }
+
+  /** Sets the length of a section, its last bar as short as it says. */
+  public static Edit length(SectionId id, BarLines.Stretch length) {
+    return Edit.named(
+        song -> "Make the section " + length.words(song.brief().meter()) + " long",
+        song -> song.withForm(song.form().with(id, s -> s.withLength(length))));
   }
 
   /** Moves a section to another place, counted from 0. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import westtide.rhythm.BarLines;
 import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -24,6 +25,9 @@ public final class LinkedSections {
   /** The edited song with linked sections changed alike. */
   static Song kept(Song before, Song after) {
     if (before == after || before.form() == after.form()) {
+      return after;
+    }
+    if (!before.alternatives().sameForm(after.alternatives())) {
       return after;
     }
     boolean linked = after.form().sections().stream().anyMatch(s -> s.link().isPresent());
@@ -76,7 +80,7 @@ public final class LinkedSections {
         sections.set(
             i,
             other
-                .withBars(model.bars())
+                .withLength(model.length())
                 .withProgression(model.progression())
                 .withPedal(model.pedal()));
       }
@@ -92,10 +96,10 @@ public final class LinkedSections {
                 : section);
   }
 
-  private record Frame(int bars, String progression, Object pedal) {}
+  private record Frame(BarLines.Stretch length, String progression, Object pedal) {}
 
   private static Frame frame(Section section) {
-    return new Frame(section.bars(), section.progression(), section.pedal());
+    return new Frame(section.length(), section.progression(), section.pedal());
   }
 
   private static Set<PartId> changed(Section before, Section after) {
@@ -159,7 +163,7 @@ public final class LinkedSections {
                 id,
                 s -> {
                   Section out =
-                      s.withBars(like.get().bars())
+                      s.withLength(like.get().length())
                           .withProgression(like.get().progression())
                           .withPedal(like.get().pedal())
                           .withLink(Optional.of(SectionLink.of(group)));

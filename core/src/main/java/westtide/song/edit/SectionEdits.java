@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.CellSound;
 import westtide.song.Form;
@@ -79,13 +81,31 @@ public record SectionEdits(SectionId id, Scope scope) {
   public Edit halve() {
     return Edit.named(
         song -> "Halve the " + called(song),
-        song -> changed(song, section -> resized(section, section.bars() / 2)));
+        song -> changed(song, section -> halved(section, song.brief().meter())));
   }
 
   /** Makes the section twice as long, its arrangement played twice, an ending only once. */
   public Edit doubleLength() {
     return Edit.named(
-        song -> "Double the " + called(song), song -> changed(song, SectionEdits::doubled));
+        song -> "Double the " + called(song),
+        song -> changed(song, section -> doubled(section, song.brief().meter())));
+  }
+
+  /** A section that is so many beats long is halved and doubled in beats. */
+  private static Section halved(Section section, Meter meter) {
+    return section.length().cut(meter)
+        ? ofBeats(section, Math.max(1, section.beats(meter) / 2), meter)
+        : resized(section, section.bars() / 2);
+  }
+
+  private static Section doubled(Section section, Meter meter) {
+    return section.length().cut(meter)
+        ? ofBeats(section, 2 * section.beats(meter), meter)
+        : doubled(section);
+  }
+
+  private static Section ofBeats(Section section, int beats, Meter meter) {
+    return section.withLength(BarLines.Stretch.ofBeats(beats, meter));
   }
 
   private static Section doubled(Section section) {

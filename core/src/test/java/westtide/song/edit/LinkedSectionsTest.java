@@ -10,6 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.rhythm.BarLines;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -77,6 +78,23 @@ class LinkedSectionsTest {
     Song free = new SectionEdits(SECOND, SectionEdits.Scope.THIS).unlink().apply(LINKED);
     Song changed = FormEdits.level(SECOND, KEYS, 0, Level.LIFTED).apply(free);
     assertThat(section(changed, VERSE).cell(KEYS, 0).level()).isNotEqualTo(Level.LIFTED);
+  }
+
+  @Test
+  void goingToAnotherFormMakesNothingDifferent() {
+    Song apart = new SectionEdits(SECOND, SectionEdits.Scope.THIS).different(true).apply(LINKED);
+    Song two = AlternativeEdits.add().apply(apart);
+    Song changed = FormEdits.level(SECOND, KEYS, 0, Level.OUT).apply(two);
+    Song back = AlternativeEdits.show(0).apply(changed);
+    assertThat(back.form()).isEqualTo(apart.form());
+    assertThat(AlternativeEdits.show(1).apply(back)).isEqualTo(changed);
+    assertThat(AlternativeEdits.remove().apply(changed).form()).isEqualTo(apart.form());
+  }
+
+  @Test
+  void aLengthInBeatsIsCarriedToo() {
+    Song cut = FormEdits.length(VERSE, new BarLines.Stretch(2, 2)).apply(LINKED);
+    assertThat(section(cut, SECOND).length()).isEqualTo(new BarLines.Stretch(2, 2));
   }
 
   /** Whatever edits come, linked sections stay equal, and undo gives the same song. */

@@ -187,11 +187,16 @@ final class CellPage implements Page<FormScene> {
     sound("as " + name, sound -> sound.withInstrument(name.equals(OWN) ? "" : name));
   }
 
+  private boolean beyond(BarField.Typed at) {
+    int beat = at.bar() * scene.beats() + at.beat();
+    return beat >= scene.section().beats(scene.song().brief().meter());
+  }
+
   /** Lets the part do something else from a bar of the section on. */
   private void split(BarField.Typed at) {
     int bars = scene.section().bars();
     boolean opening = at.bar() == 0 && at.beat() == 0;
-    if (opening || at.bar() >= bars || at.beat() >= scene.beats()) {
+    if (opening || at.bar() >= bars || at.beat() >= scene.beats() || beyond(at)) {
       throw new IllegalArgumentException(
           bars == 1
               ? "a section of one bar changes at 1.2 to 1." + scene.beats()

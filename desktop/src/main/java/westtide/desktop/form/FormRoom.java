@@ -115,7 +115,7 @@ public final class FormRoom implements Room {
   @Override
   public void show(SongView view) {
     Song song = view.song();
-    line.show(FormLine.format(song.form()));
+    line.show(FormLine.format(song.form(), song.brief().meter()));
     length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
     tanks.show(song, desk.open().section(), desk.open().part());
     actions.show(view);
@@ -141,7 +141,7 @@ public final class FormRoom implements Room {
             "Name, repeat, halve, double, link or rearrange the section",
             this::onSection),
         Command.of("propose-transitions", "Propose transitions for every section", this::announce),
-        Command.of("form-plans", "Plans: lay out another form", () -> pages.turnTo(plans)),
+        Command.of("form-plans", "Plans: use another form", () -> pages.turnTo(plans)),
         Command.of("build-from-loop", "Build the song from the loop", this::buildFromLoop),
         Command.of("tease-line", "Tease the selected line", () -> pages.turnTo(tease)),
         Command.of("main-part", "Mark the selected part as the main one", this::main),
@@ -236,7 +236,7 @@ public final class FormRoom implements Room {
   }
 
   private Optional<TypedLine.Trouble> take(String text) {
-    Reading<List<FormLine.Item>> reading = FormLine.parse(text);
+    Reading<List<FormLine.Item>> reading = FormLine.parse(text, desk.open().song().brief().meter());
     if (reading instanceof Reading.Problem<List<FormLine.Item>> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }

@@ -14,6 +14,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.Desk;
+import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.SectionWord;
@@ -42,6 +43,8 @@ final class SectionPage implements Page<FormScene> {
           "the chords of the section",
           List.of(),
           wanted -> desk().apply(FormEdits.progression(scene().id(), wanted)));
+  private final NumberField length =
+      new NumberField("section-length", "length", this::length, this::resize).inline();
   private final TextField name = Controls.field("section-name", "name of its own");
   private final Chips<SectionEdits.Scope> scopes =
       new Chips<>("scope-", SectionEdits.Scope::toString, this::scope);
@@ -74,6 +77,7 @@ final class SectionPage implements Page<FormScene> {
                 Controls.explained(
                     Controls.action("section-rename", "call it that", this::rename),
                     "A name of your own; what kind of section it is stays. Empty: its word"),
+                length.telling("Bars such as 16; a tag or a gap also in beats, such as 6 beats"),
                 Controls.action("section-shorter", "− 4 bars", () -> resize(-4)),
                 Controls.action("section-longer", "+ 4 bars", () -> resize(4)),
                 Controls.explained(
@@ -187,6 +191,8 @@ final class SectionPage implements Page<FormScene> {
     if (!name.isFocused()) {
       name.setText(scene.section().name().orElse(""));
     }
+    String own = scene.section().length().words(scene.song().brief().meter());
+    length.show(own.replaceFirst(" bars?$", ""));
     List<String> others = others();
     if (!others.isEmpty()) {
       model.display(others, others.contains(model.value()) ? model.value() : others.get(0));
@@ -286,6 +292,10 @@ final class SectionPage implements Page<FormScene> {
   /** Makes the selected section longer (or shorter) by bars. */
   void resize(int by) {
     done(FormEdits.resize(scene.id(), scene.section().bars() + by));
+  }
+
+  private void length(String text) {
+    done(FormEdits.length(scene.id(), FormLine.length(text, scene.song().brief().meter())));
   }
 
   /** Moves the selected section later (or earlier) by places. */

@@ -129,6 +129,7 @@ final class TankActions {
     desk.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
   }
 
+  /** Selects a section and a part, in every room. */
   void select(int section, Part part) {
     Selection now = desk.open().selection();
     SectionId id = desk.open().song().form().id(section);
@@ -136,15 +137,18 @@ final class TankActions {
     desk.open().select(there.withPart(part));
   }
 
+  /** Calls a part something else. */
   void rename(Part part, String name) {
     desk.apply(new PartEdits(part.id()).rename(name));
   }
 
+  /** Puts a part in another row, counted from 0. */
   void reorder(Part part, int to) {
     desk.apply(new PartEdits(part.id()).move(to));
   }
 
-  void chosen(int section, PartId part, int fromBar) {
+  /** Tells that other tanks are chosen. */
+  void chosen() {
     chosen.run();
   }
 }

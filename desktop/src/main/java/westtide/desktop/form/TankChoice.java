@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -32,8 +33,12 @@ final class TankChoice {
     return song().form().sections();
   }
 
+  Meter meter() {
+    return song().brief().meter();
+  }
+
   int beats() {
-    return song().brief().meter().beats();
+    return meter().beats();
   }
 
   /** The tank in front: it is shown below the sheet. */

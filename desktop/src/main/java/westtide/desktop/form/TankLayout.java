@@ -3,6 +3,8 @@ package westtide.desktop.form;
 import java.util.List;
 import java.util.Optional;
 import westtide.desktop.kit.Window;
+import westtide.rhythm.BarLines;
+import westtide.rhythm.Meter;
 import westtide.song.Section;
 import westtide.song.Song;
 
@@ -113,7 +115,7 @@ record TankLayout(
         int section = columns().offset() + i;
         double share = (x - edges[i]) / (edges[i + 1] - edges[i]);
         int beats = song.brief().meter().beats();
-        int beat = (int) (share * sections().get(section).bars() * beats);
+        int beat = (int) (share * sections().get(section).beats(song.brief().meter()));
         return Optional.of(new Place(section, beat / beats, beat % beats));
       }
     }
@@ -125,7 +127,7 @@ record TankLayout(
     double[] edges = edges();
     int at = section - columns().offset();
     double width = edges[at + 1] - edges[at];
-    double beats = sections().get(section).bars() * (double) song.brief().meter().beats();
+    double beats = sections().get(section).beats(song.brief().meter());
     return (int) Math.round((x - edges[at]) / width * beats);
   }
 
@@ -133,7 +135,7 @@ record TankLayout(
   double beatX(int section, double beat) {
     double[] edges = edges();
     int at = section - columns().offset();
-    double beats = sections().get(section).bars() * (double) song.brief().meter().beats();
+    double beats = sections().get(section).beats(song.brief().meter());
     return edges[at] + (edges[at + 1] - edges[at]) * beat / beats;
   }
 
@@ -145,7 +147,8 @@ record TankLayout(
       left -= sections().get(at).bars();
       at++;
     }
-    return beatX(at, Math.min(left, sections().get(at).bars()) * song.brief().meter().beats());
+    double beats = left * song.brief().meter().beats();
+    return beatX(at, Math.min(beats, sections().get(at).beats(song.brief().meter())));
   }
 
   /** Whether a section is in view. */
@@ -160,14 +163,14 @@ record TankLayout(
 
   /** Where a tick of the song stands; out of sight where its section is. */
   double x(double tick) {
-    int bar = song.brief().meter().ticksPerBar();
-    int section = song.form().sectionAt((int) Math.min(song.form().bars() - 1, tick / bar));
+    BarLines lines = song.barLines();
+    int bar = Math.min(song.form().bars() - 1, lines.bar((int) tick));
+    int section = song.form().sectionAt(bar);
     int at = section - columns().offset();
     if (at < 0 || at >= columns().shown()) {
       return OUT_OF_SIGHT;
     }
-    double share = (tick / bar - song.form().startBar(section)) / sections().get(section).bars();
-    double[] edges = edges();
-    return edges[at] + share * (edges[at + 1] - edges[at]);
+    Meter meter = song.brief().meter();
+    return beatX(section, (tick - song.form().startTick(section, meter)) / meter.ticksPerBeat());
   }
 }

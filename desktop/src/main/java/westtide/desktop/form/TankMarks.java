@@ -191,7 +191,9 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
   }
 
   private void splitHere() {
-    actions.split(choice.here(), choice.cursor().bar(), choice.cursor().beat());
+    TankLayout.Place at = choice.cursor();
+    actions.split(choice.here(), at.bar(), at.beat());
+    choose(Set.of(tank(at, choice.here().row())));
   }
 
   private void joinHere() {
@@ -201,7 +203,7 @@ final class TankMarks implements SheetGestures.Sheet<TankMark> {
   /** The cursor goes a beat on inside the section. */
   private void moveCursor(int by) {
     int beats = choice.beats();
-    int last = choice.section().bars() * beats - 1;
+    int last = choice.section().beats(choice.meter()) - 1;
     int now = choice.cursor().bar() * beats + choice.cursor().beat();
     int to = Math.max(0, Math.min(last, now + by));
     choice.cursorAt(new TankLayout.Place(choice.here().section(), to / beats, to % beats));

@@ -76,7 +76,7 @@ final class TankPulls {
   }
 
   private boolean atEnd(int section, double x) {
-    double beats = choice.sections().get(section).bars() * (double) choice.beats();
+    double beats = choice.sections().get(section).beats(choice.meter());
     return Math.abs(x - sheet.place().beatX(section, beats)) <= GRIP + 2;
   }
 
@@ -116,7 +116,7 @@ final class TankPulls {
     @Override
     public String to(double x, double y) {
       int beats = choice.beats();
-      int last = choice.sections().get(tank.section()).bars() * beats - 1;
+      int last = choice.sections().get(tank.section()).beats(choice.meter()) - 1;
       int beat = Math.max(1, Math.min(last, sheet.place().beatNear(tank.section(), x)));
       int bar = beat / beats;
       int on = beat % beats;

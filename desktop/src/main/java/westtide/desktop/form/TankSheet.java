@@ -117,7 +117,7 @@ final class TankSheet extends Drawing {
     choice.take(here, marked);
     actions.select(here.section(), choice.part());
     choice.take(here, marked);
-    actions.chosen(here.section(), choice.part().id(), here.fromBar());
+    actions.chosen();
     redraw();
   }
 
@@ -207,13 +207,13 @@ final class TankSheet extends Drawing {
     String words =
         shown.form().label(index)
             + ", "
-            + section.bars()
-            + " bars"
+            + section.length().words(choice.meter())
             + (linked.isEmpty() ? "" : ", linked");
     TankMark head = TankMark.head(index);
     thing(name, "section-" + index, "section", words, choice.marks().contains(head));
     fit(name, right - left - 7);
-    String bars = section.bars() + (right - left > scaled(56) ? " bars" : "");
+    boolean wide = right - left > scaled(56) || section.length().cut(choice.meter());
+    String bars = wide ? section.length().words(choice.meter()) : String.valueOf(section.bars());
     Text below = textBelow(name, linked.isEmpty() ? bars : linked + " " + bars, "soft");
     fit(below, right - left - 7);
     if (choice.marks().contains(head)) {

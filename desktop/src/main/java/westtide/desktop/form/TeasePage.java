@@ -10,6 +10,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Desk;
+import westtide.rhythm.BarLines;
 import westtide.song.Role;
 import westtide.song.Song;
 
@@ -78,14 +79,14 @@ final class TeasePage implements Page<FormScene> {
   /** The stage as it will be, in its section, round and round. */
   private void hear(TeasePlan.Stage stage) {
     Song song = scene.song();
-    int ticks = song.brief().meter().ticksPerBar();
+    BarLines lines = song.barLines();
     int from = song.form().startBar(stage.place()) + stage.fromBar();
     int bars = Math.min(4, song.form().sections().get(stage.place()).bars() - stage.fromBar());
     TeasePlan plan = plan();
     desk.play()
         .tryOut(
             heard -> plan.edit().apply(heard),
-            new PlayDesk.Range(from * ticks, (from + bars) * ticks));
+            new PlayDesk.Range(lines.tick(from), lines.tick(from + bars)));
   }
 
   /** Plants the line. */

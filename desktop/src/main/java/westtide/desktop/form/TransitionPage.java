@@ -15,6 +15,7 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Desk;
+import westtide.rhythm.BarLines;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Transition;
@@ -234,10 +235,10 @@ final class TransitionPage implements Page<FormScene> {
   }
 
   private void hear() {
-    int ticks = scene.song().brief().meter().ticksPerBar();
+    BarLines lines = scene.song().barLines();
     int here = scene.song().form().startBar(scene.place()) + bar;
     int from = Math.max(0, here - 2);
     int to = Math.min(scene.song().form().bars(), here + 2);
-    desk.play().tryOut(song -> song, new PlayDesk.Range(from * ticks, to * ticks));
+    desk.play().tryOut(song -> song, new PlayDesk.Range(lines.tick(from), lines.tick(to)));
   }
 }

@@ -121,8 +121,7 @@ public final class Bridge extends HBox {
 
   /** Shows where the song is in this frame. */
   public void follow(Moment moment) {
-    Brief brief = open.song().brief();
-    play.follow(moment, brief.meter(), brief.tempo());
+    play.follow(moment, open.song());
   }
 
   private static VBox summary(String name, Region figure) {

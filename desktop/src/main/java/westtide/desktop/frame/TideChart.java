@@ -15,6 +15,7 @@ import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.play.PlayDesk;
 import westtide.review.Energy;
+import westtide.rhythm.BarLines;
 import westtide.rhythm.Clock;
 import westtide.song.Form;
 import westtide.song.SectionKind;
@@ -95,7 +96,7 @@ public final class TideChart extends Drawing {
 
   @Override
   protected double playX(double tick) {
-    return view.map(v -> bars(v).at(tick / v.song().brief().meter().ticksPerBar())).orElse(0.0);
+    return view.map(v -> bars(v).at(v.song().barLines().bars(tick))).orElse(0.0);
   }
 
   @Override
@@ -147,10 +148,10 @@ public final class TideChart extends Drawing {
       return;
     }
     dragged = true;
-    int ticks = view.get().song().brief().meter().ticksPerBar();
+    BarLines lines = view.get().song().barLines();
     int from = Math.min(pressedBar, bar);
     int to = Math.max(pressedBar, bar) + 1;
-    play.loop(new PlayDesk.Range(from * ticks, to * ticks));
+    play.loop(new PlayDesk.Range(lines.tick(from), lines.tick(to)));
   }
 
   private void release(MouseEvent event) {
@@ -165,7 +166,7 @@ public final class TideChart extends Drawing {
       return;
     }
     if (view.isPresent() && !dragged) {
-      play.seek(pressedBar * view.get().song().brief().meter().ticksPerBar());
+      play.seek(view.get().song().barLines().tick(pressedBar));
     }
   }
 
@@ -284,16 +285,19 @@ public final class TideChart extends Drawing {
   }
 
   private void drawLoop(SongView v, Axis x, double y) {
-    int ticks = v.song().brief().meter().ticksPerBar();
+    BarLines lines = v.song().barLines();
     play.loop()
         .ifPresent(
             loop -> {
-              double from = x.at(loop.from() / (double) ticks);
-              double to = x.at(loop.to() / (double) ticks);
+              double from = x.at(lines.bars(loop.from()));
+              double to = x.at(lines.bars(loop.to()));
               named(
                   box(from, y + 1, to - from, 6, "loop"),
                   "tide-loop",
-                  "Loop, bars " + (loop.from() / ticks + 1) + " to " + loop.to() / ticks);
+                  "Loop, bars "
+                      + (lines.bar(loop.from()) + 1)
+                      + " to "
+                      + (lines.bar(loop.to() - 1) + 1));
             });
   }
 
@@ -313,7 +317,9 @@ public final class TideChart extends Drawing {
     named(
         name,
         "tide-section-" + index,
-        form.label(index) + ", " + form.sections().get(index).bars() + " bars");
+        form.label(index)
+            + ", "
+            + form.sections().get(index).length().words(v.song().brief().meter()));
     fit(name, width - 8);
     fit(textBelow(name, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
     int wanted =

@@ -6,6 +6,7 @@ import java.util.Optional;
 import westtide.desktop.open.SongView;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
+import westtide.rhythm.Meter;
 import westtide.score.Passage;
 import westtide.score.ScoredNote;
 import westtide.song.Note;
@@ -173,7 +174,8 @@ public record HeardLine(
 
   /** The tick of the song at which the pass begins. */
   public int songTick() {
-    return (song.form().startBar(place) + firstBar) * song.brief().meter().ticksPerBar();
+    Meter meter = song.brief().meter();
+    return song.form().startTick(place, meter) + firstBar * meter.ticksPerBar();
   }
 
   /** Ticks of the pass. */

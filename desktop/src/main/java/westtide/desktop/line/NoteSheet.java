@@ -10,7 +10,6 @@ import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.SheetGestures;
 import westtide.rhythm.Meter;
-import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
@@ -297,7 +296,7 @@ public abstract class NoteSheet extends Drawing {
       int start = Math.max(chord.start(), page.firstTick());
       if (chord.end() > page.firstTick() && start < page.endTick()) {
         boolean rest = chord.span().articulation().rest();
-        int songBar = Position.of(shown.songTick() + start, meter()).bar();
+        int songBar = shown.song().barLines().bar(shown.songTick() + start) + 1;
         String number = start % bar == 0 ? songBar + "  " : "";
         double room = x.length(Math.min(chord.end(), page.endTick()) - start) - 6;
         squeeze(

@@ -14,9 +14,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.open.Preferences;
 import westtide.play.Gauges;
 import westtide.rhythm.Clock;
-import westtide.rhythm.Meter;
-import westtide.rhythm.Position;
-import westtide.rhythm.Tempo;
+import westtide.song.Song;
 
 /**
  * Play and stop, from the section, loop; where the song is; how loud it is and how loud one hears.
@@ -95,7 +93,7 @@ public final class PlayBar extends HBox {
   }
 
   /** Shows where the song is in this frame. */
-  public void follow(Moment moment, Meter in, Tempo tempo) {
+  public void follow(Moment moment, Song song) {
     Gauges gauges = desk.gauges();
     if (moment.playing() != wasPlaying) {
       wasPlaying = moment.playing();
@@ -107,8 +105,8 @@ public final class PlayBar extends HBox {
         place,
         counting
             ? "in " + gauges.countIn()
-            : Position.of((int) Math.max(0, moment.tick()), in).toString());
-    show(time, Clock.of(tempo.millis((long) moment.tick())));
+            : song.barLines().position((int) Math.max(0, moment.tick())).toString());
+    show(time, Clock.of(song.brief().tempo().millis((long) moment.tick())));
     boolean silent = !moment.playing() || gauges.shortTerm() < -70;
     show(
         loudness,

@@ -194,7 +194,7 @@ public final class PlayDesk {
   /** Starts from the selected bar. */
   public void playBar() {
     tryNothing();
-    start((double) open.bar() * open.song().brief().meter().ticksPerBar());
+    start(open.song().barLines().tick(open.bar()));
   }
 
   /** Loops the selected section, or plays on when it is looped already. */
@@ -284,9 +284,9 @@ public final class PlayDesk {
   public Moment moment() {
     double tick = gauges().tick();
     Form form = open.song().form();
-    int bar = open.song().brief().meter().ticksPerBar();
-    int section = form.sectionAt(Math.min(form.bars() - 1, (int) (tick / bar)));
-    double start = form.startBar(section) * (double) bar;
+    int bar = open.song().barLines().bar(Math.max(0, (int) tick));
+    int section = form.sectionAt(Math.min(form.bars() - 1, bar));
+    double start = form.startTick(section, open.song().brief().meter());
     return new Moment(gauges().playing(), tick, section, tick - start);
   }
 
@@ -315,8 +315,7 @@ public final class PlayDesk {
   private Range range(int section) {
     Form form = open.song().form();
     Meter meter = open.song().brief().meter();
-    int from = form.startBar(section) * meter.ticksPerBar();
-    return new Range(from, from + form.sections().get(section).bars() * meter.ticksPerBar());
+    return new Range(form.startTick(section, meter), form.startTick(section + 1, meter));
   }
 
   private void setLoop(Range range) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import westtide.desktop.play.PlayDesk;
+import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -39,10 +40,14 @@ public record PatternTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
   }
 
   private static PatternTrial at(Song song, int section, PartId part, Cell cell, int bars) {
-    int bar = song.brief().meter().ticksPerBar();
-    int from = song.form().startBar(section) * bar;
+    Meter meter = song.brief().meter();
+    int from = song.form().startTick(section, meter);
+    int to =
+        from
+            + Math.min(
+                bars * meter.ticksPerBar(), song.form().sections().get(section).ticks(meter));
     return new PatternTrial(
-        heard -> playing(heard, section, part, cell), new PlayDesk.Range(from, from + bars * bar));
+        heard -> playing(heard, section, part, cell), new PlayDesk.Range(from, to));
   }
 
   private static Song playing(Song song, int index, PartId part, Cell cell) {
