@@ -44,7 +44,7 @@ final class SectionPage implements Page<FormScene> {
           List.of(),
           wanted -> desk().apply(FormEdits.progression(scene().id(), wanted)));
   private final NumberField length =
-      new NumberField("section-length", "length", this::length, this::resize).inline();
+      new NumberField("section-length", "length", this::length, this::resize).inline().wide();
   private final TextField name = Controls.field("section-name", "name of its own");
   private final Chips<SectionEdits.Scope> scopes =
       new Chips<>("scope-", SectionEdits.Scope::toString, this::scope);
