@@ -75,7 +75,7 @@ public final class WindowWork {
                 data,
                 data,
                 () -> 0,
-                process -> false,
+                java.time.Clock.systemDefaultZone(),
                 () -> new SilentOutput(RATE, System::nanoTime, nanos -> {})));
     Stage stage = new Stage();
     Scene scene = shell.scene(1280, 800);

@@ -12,7 +12,7 @@ import picocli.CommandLine.Spec;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;

@@ -5,6 +5,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Song;

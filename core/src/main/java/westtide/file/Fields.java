@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
+import westtide.file.disk.Plain;
 
 /**
  * Reads fields of a tree. Whatever is missing or of the wrong kind is an {@link
@@ -62,6 +63,7 @@ final class Fields {
   }
 
   static IllegalArgumentException unknown(String what, String value) {
-    return new IllegalArgumentException("it has an unknown " + what + ", \"" + value + "\"");
+    return new IllegalArgumentException(
+        "it has an unknown " + what + ", \"" + Plain.of(value) + "\"");
   }
 }

@@ -1,5 +1,6 @@
 package westtide.file;
 
+import java.nio.charset.StandardCharsets;
 import java.util.HashSet;
 import java.util.Locale;
 import java.util.Set;
@@ -9,6 +10,9 @@ import westtide.song.drum.LaneId;
 
 /** The names files are delivered under: title, BPM and key, and the part for one part alone. */
 public final class FileNames {
+  /** Bytes of the longest title, and of the longest name of a part, in a file's name. */
+  private static final int MOST_BYTES = 90;
+
   private FileNames() {}
 
   /** For example {@code "Lamp Room 146 F#m"}. */
@@ -65,6 +69,21 @@ public final class FileNames {
 
   private static String safe(String name) {
     String kept = name.replaceAll("[\\\\/:*?\"<>|\\p{Cntrl}]", "").strip();
-    return kept.isEmpty() || kept.startsWith(".") ? "Untitled" : kept;
+    return kept.isEmpty() || kept.startsWith(".") ? "Untitled" : shortened(kept);
+  }
+
+  /** A name of several pieces stays inside the 255 bytes that file systems allow. */
+  private static String shortened(String name) {
+    StringBuilder out = new StringBuilder();
+    int bytes = 0;
+    for (int i = 0; i < name.length(); i = name.offsetByCodePoints(i, 1)) {
+      String letter = Character.toString(name.codePointAt(i));
+      bytes += letter.getBytes(StandardCharsets.UTF_8).length;
+      if (bytes > MOST_BYTES) {
+        return out.toString().strip();
+      }
+      out.append(letter);
+    }
+    return name;
   }
 }

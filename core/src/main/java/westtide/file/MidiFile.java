@@ -15,6 +15,8 @@ import javax.sound.midi.MidiSystem;
 import javax.sound.midi.Sequence;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;

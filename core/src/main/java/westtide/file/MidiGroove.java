@@ -1,22 +1,15 @@
 package westtide.file;
 
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
-import javax.sound.midi.InvalidMidiDataException;
-import javax.sound.midi.MidiSystem;
-import javax.sound.midi.Sequence;
-import javax.sound.midi.ShortMessage;
-import javax.sound.midi.Track;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Quantise;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.Swing;
-import westtide.rhythm.Ticks;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
@@ -36,8 +29,6 @@ public record MidiGroove(Pattern.Drums groove, List<Integer> unknown, boolean cu
   private static final int DRUM_CHANNEL = 9;
   private static final int MOST_BARS = 16;
 
-  private record Struck(int channel, int key, long tick, int velocity) {}
-
   /**
    * Reads a file.
    *
@@ -45,11 +36,11 @@ public record MidiGroove(Pattern.Drums groove, List<Integer> unknown, boolean cu
    * @throws UnusableFileException when it is no MIDI file, or has no drum in it
    */
   public static MidiGroove read(Path path, Meter meter, Swing swing) throws UnusableFileException {
-    List<Struck> all = struck(path);
+    List<MidiReading.Struck> all = MidiReading.notes(path);
     boolean drums = all.stream().anyMatch(note -> note.channel() == DRUM_CHANNEL);
     List<PlayedHit> hits = new ArrayList<>();
     TreeSet<Integer> unknown = new TreeSet<>();
-    for (Struck note : all) {
+    for (MidiReading.Struck note : all) {
       if (!drums || note.channel() == DRUM_CHANNEL) {
         hit(note).ifPresentOrElse(hits::add, () -> unknown.add(note.key()));
       }
@@ -57,13 +48,13 @@ public record MidiGroove(Pattern.Drums groove, List<Integer> unknown, boolean cu
     if (hits.isEmpty()) {
       throw new UnusableFileException(
           path.getFileName() + " has no drum notes; a groove needs some of 35 to 82 on channel 10",
-          new InvalidMidiDataException("no drum notes"));
+          null);
     }
     return groove(hits, new ArrayList<>(unknown), meter, swing);
   }
 
   /** The toms of the percussion map are one drum at several pitches. */
-  private static Optional<PlayedHit> hit(Struck note) {
+  private static Optional<PlayedHit> hit(MidiReading.Struck note) {
     return LaneId.ofNote(note.key())
         .map(
             lane -> {
@@ -87,27 +78,5 @@ public record MidiGroove(Pattern.Drums groove, List<Integer> unknown, boolean cu
         hits.stream().filter(h -> quantise.place(h.tick()).step() < end).toList();
     PlayedLanes lanes = new PlayedLanes(quantise, bars * meter.stepsPerBar());
     return new MidiGroove(new Pattern.Drums(bars, lanes.of(inside)), unknown, needed > bars);
-  }
-
-  private static List<Struck> struck(Path path) throws UnusableFileException {
-    try {
-      Sequence sequence = MidiSystem.getSequence(Files.newInputStream(path));
-      List<Struck> out = new ArrayList<>();
-      for (Track track : sequence.getTracks()) {
-        for (int i = 0; i < track.size(); i++) {
-          if (track.get(i).getMessage() instanceof ShortMessage note
-              && note.getCommand() == ShortMessage.NOTE_ON
-              && note.getData2() > 0) {
-            long tick = track.get(i).getTick() * Ticks.PER_QUARTER / sequence.getResolution();
-            out.add(new Struck(note.getChannel(), note.getData1(), tick, note.getData2()));
-          }
-        }
-      }
-      return out;
-    } catch (InvalidMidiDataException | IOException e) {
-      throw new UnusableFileException(
-          path.getFileName() + " could not be read as a MIDI file; choose one that ends in .mid",
-          e);
-    }
   }
 }

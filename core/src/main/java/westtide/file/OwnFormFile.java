@@ -14,6 +14,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.song.OwnForm;
 import westtide.song.Role;
 import westtide.song.id.PartId;
@@ -22,6 +24,7 @@ import westtide.song.id.PartId;
 public final class OwnFormFile {
   private static final String ENDING = ".form.json";
   private static final String FORMAT = "west-tide form";
+  private static final int BYTES = 4 << 20;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
   private OwnFormFile() {}
@@ -62,14 +65,14 @@ public final class OwnFormFile {
    */
   public static OwnForm read(Path path) throws UnusableFileException {
     try {
-      JsonNode json = MAPPER.readTree(Files.readString(path));
+      JsonNode json = JsonDocument.read(path, BYTES);
       Map<PartId, Role> roles = new LinkedHashMap<>();
       Fields.field(json, "roles")
           .properties()
           .forEach(e -> roles.put(PartId.of(e.getKey()), Role.valueOf(e.getValue().asText())));
       return new OwnForm(
           Fields.text(json, "name"), FormFields.form(Fields.field(json, "form")), roles);
-    } catch (IOException | IllegalArgumentException e) {
+    } catch (RuntimeException | StackOverflowError e) {
       throw new UnusableFileException(path + " is no plan of a form: " + e.getMessage(), e);
     }
   }

@@ -1,30 +1,47 @@
 package westtide.file;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.LongPredicate;
+import java.util.UUID;
 import java.util.stream.Stream;
+import westtide.file.disk.HeldLock;
+import westtide.file.disk.ThisProcess;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.song.Song;
 
 /**
  * Unsaved work kept beside the song files, so that a crash loses seconds. Each running application
- * keeps one file, named by its process number; a file whose process no longer runs was left by a
- * crash.
- *
- * @param folder where the files are
- * @param process the number of this process
+ * keeps one file under a random name and holds a lock beside it; a file whose lock nobody holds was
+ * left by a crash.
  */
-public record Recovery(Path folder, long process) {
+public final class Recovery implements Closeable {
   private static final String ENDING = ".unsaved";
+  private static final String LOCK = ".lock";
+  private static final int BYTES = 2 * SongLimits.BYTES;
   private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private final Path folder;
+  private final Clock clock;
+  private final Path own;
+  private Optional<HeldLock> lock = Optional.empty();
+
+  private Recovery(Path folder, Clock clock) {
+    this.folder = folder;
+    this.clock = clock;
+    this.own = folder.resolve(UUID.randomUUID() + ENDING);
+  }
 
   /**
    * Work left by a crash.
@@ -32,25 +49,50 @@ public record Recovery(Path folder, long process) {
    * @param at the recovery file
    * @param song the song as it was
    * @param file the song file it belonged to, if it had one
+   * @param kept when it was kept
    */
-  public record Left(Path at, Song song, Optional<Path> file) {}
-
-  /** The recovery of this process in a folder. */
-  public static Recovery in(Path folder) {
-    return new Recovery(folder, ProcessHandle.current().pid());
+  public record Left(Path at, Song song, Optional<Path> file, Instant kept) {
+    /** Deletes it. */
+    public void discard() throws IOException {
+      Files.deleteIfExists(at);
+      Files.deleteIfExists(lockOf(at));
+    }
   }
 
   /**
-   * Keeps the present state.
+   * What was found of other sessions.
+   *
+   * @param work what can be taken up, the latest first
+   * @param unreadable files that cannot be read, which stay where they are
+   */
+  public record Found(List<Left> work, List<Path> unreadable) {
+    /** Copies the lists. */
+    public Found {
+      work = List.copyOf(work);
+      unreadable = List.copyOf(unreadable);
+    }
+  }
+
+  /** The recovery of this process in a folder, which is made when something is kept. */
+  public static Recovery in(Path folder, Clock clock) {
+    return new Recovery(folder, clock);
+  }
+
+  /**
+   * Keeps the present state; when this returns it is on the disk.
    *
    * @throws IOException when the folder cannot be written
    */
-  public void keep(Song song, Optional<Path> file) throws IOException {
+  public synchronized void keep(Song song, Optional<Path> file) throws IOException {
     Files.createDirectories(folder);
+    if (lock.isEmpty()) {
+      lock = HeldLock.take(lockOf(own), ThisProcess.words(clock));
+    }
     ObjectNode out = MAPPER.createObjectNode();
     out.put("file", file.map(path -> path.toAbsolutePath().toString()).orElse(""));
-    out.put("song", SongFile.format(song));
-    WholeFile.write(own(), MAPPER.writeValueAsBytes(out));
+    out.put("kept", clock.instant().toString());
+    out.set("song", SongFile.tree(song));
+    WholeFile.write(own, MAPPER.writeValueAsBytes(out));
   }
 
   /**
@@ -58,52 +100,78 @@ public record Recovery(Path folder, long process) {
    *
    * @throws IOException when the file cannot be deleted
    */
-  public void forget() throws IOException {
-    Files.deleteIfExists(own());
+  public synchronized void forget() throws IOException {
+    Files.deleteIfExists(own);
+  }
+
+  /** Ends the keeping; what was kept and not forgotten is found by the next session. */
+  @Override
+  public synchronized void close() throws IOException {
+    if (lock.isPresent()) {
+      lock.get().close();
+      lock = Optional.empty();
+    }
   }
 
   /**
-   * Work left by processes that no longer run; files that cannot be read are passed over and stay.
+   * Work left by processes that no longer run. One file that cannot be read hides no other, and
+   * work that is word for word in its song file is deleted.
    *
-   * @param running tells whether a process number is in use
    * @throws IOException when the folder cannot be listed
    */
-  public List<Left> left(LongPredicate running) throws IOException {
+  public Found left() throws IOException {
     if (!Files.isDirectory(folder)) {
-      return List.of();
+      return new Found(List.of(), List.of());
     }
-    List<Left> out = new ArrayList<>();
+    List<Left> work = new ArrayList<>();
+    List<Path> unreadable = new ArrayList<>();
     try (Stream<Path> files = Files.list(folder)) {
-      for (Path path : files.filter(this::named).sorted().toList()) {
-        if (!running.test(number(path))) {
-          read(path).ifPresent(out::add);
+      for (Path path : files.filter(this::mayBeLeft).sorted().toList()) {
+        try {
+          read(path).ifPresent(work::add);
+        } catch (IOException | RuntimeException e) {
+          unreadable.add(path);
         }
       }
     }
-    return out;
+    work.sort(Comparator.comparing(Left::kept).reversed());
+    return new Found(work, unreadable);
+  }
+
+  private boolean mayBeLeft(Path path) {
+    return path.getFileName().toString().endsWith(ENDING)
+        && !path.equals(own)
+        && !HeldLock.isHeld(lockOf(path));
   }
 
   private static Optional<Left> read(Path path) throws IOException {
-    try {
-      JsonNode tree = MAPPER.readTree(Files.readString(path));
-      String file = tree.path("file").asText();
-      Song song = SongFile.parse(tree.path("song").asText());
-      return Optional.of(
-          new Left(path, song, file.isEmpty() ? Optional.empty() : Optional.of(Path.of(file))));
-    } catch (JsonProcessingException | IllegalArgumentException damaged) {
+    JsonNode tree = JsonDocument.read(path, BYTES);
+    String named = tree.path("file").asText();
+    Optional<Path> file = named.isEmpty() ? Optional.empty() : Optional.of(Path.of(named));
+    Song song = SongFile.opened(tree.path("song")).song();
+    Left left = new Left(path, song, file, kept(tree, path));
+    if (file.isPresent() && isIn(file.get(), song)) {
+      left.discard();
       return Optional.empty();
+    }
+    return Optional.of(left);
+  }
+
+  private static Instant kept(JsonNode tree, Path path) throws IOException {
+    return tree.has("kept")
+        ? Instant.parse(tree.get("kept").asText())
+        : Files.getLastModifiedTime(path).toInstant();
+  }
+
+  private static boolean isIn(Path file, Song song) {
+    try {
+      return SongFile.read(file).equals(song);
+    } catch (UnusableFileException e) {
+      return false;
     }
   }
 
-  private boolean named(Path path) {
-    return path.getFileName().toString().matches("\\d{1,18}\\" + ENDING);
-  }
-
-  private static long number(Path path) {
-    return Long.parseLong(path.getFileName().toString().replace(ENDING, ""));
-  }
-
-  private Path own() {
-    return folder.resolve(process + ENDING);
+  private static Path lockOf(Path file) {
+    return file.resolveSibling(file.getFileName() + LOCK);
   }
 }

@@ -3,15 +3,17 @@ package westtide.file;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.util.DefaultIndenter;
 import com.fasterxml.jackson.core.util.DefaultPrettyPrinter;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.ObjectWriter;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.score.Score;
 import westtide.song.Song;
 
@@ -31,9 +33,10 @@ public final class SongFile {
    * A song that was read.
    *
    * @param song the song
+   * @param newer whether a newer version wrote it, which may say what this one does not know
    * @param notices what had to be mended in it, a sentence each
    */
-  public record Opened(Song song, List<String> notices) {}
+  public record Opened(Song song, boolean newer, List<String> notices) {}
 
   /**
    * Reads a song; as {@link #open} without what was mended.
@@ -52,20 +55,11 @@ public final class SongFile {
    *     is left alone
    */
   public static Opened open(Path path) throws UnusableFileException {
+    JsonNode tree = JsonDocument.read(path, SongLimits.BYTES);
     try {
-      return opened(Files.readString(path));
-    } catch (JsonProcessingException e) {
-      throw new UnusableFileException(
-          path + " is damaged and was left as it is: it is not complete JSON.", e);
+      return opened(tree);
     } catch (IllegalArgumentException e) {
-      throw new UnusableFileException(
-          path + " is damaged and was left as it is: " + e.getMessage() + ".", e);
-    } catch (java.nio.charset.CharacterCodingException e) {
-      throw new UnusableFileException(
-          path + " is damaged and was left as it is: it is not a text file.", e);
-    } catch (IOException e) {
-      throw new UnusableFileException(
-          path + " could not be opened: " + WholeFile.reason(e) + ".", e);
+      throw JsonDocument.damaged(path, e.getMessage(), e);
     }
   }
 
@@ -75,7 +69,7 @@ public final class SongFile {
    * @throws IOException when it cannot be read
    */
   public static Song read(InputStream in) throws IOException {
-    return parse(new String(in.readAllBytes(), StandardCharsets.UTF_8));
+    return opened(JsonDocument.parse(in.readAllBytes())).song();
   }
 
   /**
@@ -89,38 +83,49 @@ public final class SongFile {
 
   /** The document as text. */
   static String format(Song song) {
-    ObjectNode tree = new SongWriter().write(song);
     try {
-      ForeignFields.into(tree, MAPPER.readTree(song.extras()));
-      return writer().writeValueAsString(tree) + "\n";
+      return writer().writeValueAsString(tree(song)) + "\n";
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("the song could not be written as JSON", e);
     }
   }
 
-  /** The song of a document. */
-  static Song parse(String text) throws JsonProcessingException {
-    return opened(text).song();
-  }
-
-  private static Opened opened(String text) throws JsonProcessingException {
-    SongMending.Mended mended = SongMending.of(MAPPER.readTree(text));
-    Song song = new SongReader(mended.tree()).read();
-    score(song);
-    Song whole =
-        ForeignFields.in(mended.tree(), new SongWriter().write(song))
-            .map(fields -> song.withExtras(fields.toString()))
-            .orElse(song);
-    return new Opened(whole, mended.notices());
-  }
-
-  /** What cannot be played is refused here, not when it is shown. */
-  private static void score(Song song) {
+  /** The document as a tree. */
+  static ObjectNode tree(Song song) {
+    ObjectNode tree = new SongWriter().write(song);
     try {
+      ForeignFields.into(tree, MAPPER.readTree(song.extras()));
+      return tree;
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("the song could not be written as JSON", e);
+    }
+  }
+
+  /** The song of a document in memory. */
+  static Song parse(String text) {
+    return opened(JsonDocument.parse(text.getBytes(StandardCharsets.UTF_8))).song();
+  }
+
+  /** The song of a document. */
+  static Opened opened(JsonNode tree) {
+    try {
+      SongMending.Mended mended = SongMending.of(tree);
+      Song song = SongLimits.checked(new SongReader(mended.tree()).read());
       Score.of(song);
-    } catch (RuntimeException e) {
+      Song whole =
+          ForeignFields.in(mended.tree(), new SongWriter().write(song))
+              .map(fields -> song.withExtras(fields.toString()))
+              .orElse(song);
+      return new Opened(whole, newer(tree), mended.notices());
+    } catch (IllegalArgumentException e) {
+      throw e;
+    } catch (RuntimeException | StackOverflowError e) {
       throw new IllegalArgumentException("it cannot be played, " + e.getMessage(), e);
     }
+  }
+
+  private static boolean newer(JsonNode tree) {
+    return tree.path("version").asInt(1) > SongWriter.VERSION;
   }
 
   private static ObjectWriter writer() {

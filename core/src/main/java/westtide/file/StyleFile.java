@@ -1,11 +1,12 @@
 package westtide.file;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import westtide.file.disk.UnusableFileException;
+import westtide.file.disk.WholeFile;
 import westtide.style.Style;
 
 /** A style of one's own as a JSON file that can be edited, shared and read again. */
@@ -13,6 +14,7 @@ public final class StyleFile {
   /** The ending of style files. */
   public static final String ENDING = ".style.json";
 
+  private static final int BYTES = 4 << 20;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
   private StyleFile() {}
@@ -37,13 +39,10 @@ public final class StyleFile {
    * @throws UnusableFileException when the file is missing or is no style; the message says why
    */
   public static Style read(Path path) throws UnusableFileException {
+    JsonNode tree = JsonDocument.read(path, BYTES);
     try {
-      return Style.read(MAPPER.readTree(Files.readString(path)));
-    } catch (JsonProcessingException e) {
-      throw new UnusableFileException(path + " is no JSON document", e);
-    } catch (IOException e) {
-      throw new UnusableFileException(path + " cannot be read", e);
-    } catch (IllegalArgumentException e) {
+      return Style.read(tree);
+    } catch (RuntimeException | StackOverflowError e) {
       throw new UnusableFileException(path + " is no style: " + e.getMessage(), e);
     }
   }

@@ -17,11 +17,17 @@ import westtide.song.id.SectionId;
  * @param sections in order, at least one, each with an id of its own
  */
 public record Form(List<Section> sections) {
+  /** The longest song, in bars: over two hours of slow ones. */
+  public static final int MOST_BARS = 4000;
+
   /** Copies the sections, numbers new ones and checks that there is one. */
   public Form {
     sections = numbered(sections);
     if (sections.isEmpty()) {
       throw new IllegalArgumentException("a form has at least one section");
+    }
+    if (sections.stream().mapToLong(Section::bars).sum() > MOST_BARS) {
+      throw new IllegalArgumentException("a song has at most 4000 bars; this form has more");
     }
     if (sections.stream().map(Section::id).distinct().count() != sections.size()) {
       throw new IllegalArgumentException("two sections have the same id");

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Pattern;
 import westtide.rhythm.Feel;
 import westtide.song.SectionKind;
 import westtide.theory.Key;
@@ -52,8 +53,14 @@ public record Style(
     Map<SectionKind, List<BoundaryHabit>> boundaries,
     List<String> checklist,
     List<Reason> reasons) {
-  /** Copies the lists. */
+  private static final Pattern ID = Pattern.compile("[\\p{L}\\p{N}_-]{1,64}");
+
+  /** Checks the id, which is also the name of its file, and copies the lists. */
   public Style {
+    if (!ID.matcher(id).matches()) {
+      throw new IllegalArgumentException(
+          "a style's id has 1 to 64 letters, digits, - and _, but was \"" + id + "\"");
+    }
     keys = List.copyOf(keys);
     boundaries = Collections.unmodifiableMap(new LinkedHashMap<>(boundaries));
     checklist = List.copyOf(checklist);

@@ -1,5 +1,6 @@
 package westtide.theory;
 
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -47,6 +48,17 @@ public record Pitch(NoteName name, int octave) {
           "a pitch is a note and an octave, such as F#2, but was \"" + text + "\"");
     }
     return new Pitch(NoteName.parse(matcher.group(1)), Integer.parseInt(matcher.group(2)));
+  }
+
+  /** The pitch of a text; empty when it is none, or one without a MIDI note number. */
+  public static Optional<Pitch> find(String text) {
+    Matcher matcher = TEXT.matcher(text);
+    if (!matcher.matches()) {
+      return Optional.empty();
+    }
+    NoteName name = NoteName.parse(matcher.group(1));
+    int midi = midi(name, Integer.parseInt(matcher.group(2)));
+    return midi < 0 || midi > 127 ? Optional.empty() : Optional.of(of(midi, name));
   }
 
   /** The frequency of a MIDI note in Hz, in equal temperament at A4 = 440 Hz (ISO 16). */

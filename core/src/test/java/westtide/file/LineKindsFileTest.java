@@ -12,6 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Figure;
 import westtide.score.Score;
 import westtide.song.Arpeggio;

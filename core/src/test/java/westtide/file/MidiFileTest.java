@@ -21,6 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.SongDraft;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.score.ScoredNote;

@@ -12,6 +12,7 @@ import javax.sound.midi.ShortMessage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Figure;
 import westtide.song.Part;
 import westtide.song.Role;

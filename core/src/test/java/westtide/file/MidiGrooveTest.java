@@ -14,6 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Roll;

@@ -22,6 +22,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;

@@ -8,6 +8,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Ensembles;
 import westtide.Songs;
+import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Roll;
 import westtide.rhythm.StepGrid;
@@ -187,18 +191,37 @@ class SongFileTest {
   @Test
   void workLeftByACrashIsFoundAndThatOfARunningProcessIsNot() throws IOException {
     Song song = Songs.draft("house", 2);
-    Recovery crashed = new Recovery(folder, 111);
-    Recovery running = new Recovery(folder, 222);
+    Clock clock = Clock.fixed(Instant.parse("2026-11-26T18:30:00Z"), ZoneOffset.UTC);
+    Recovery crashed = Recovery.in(folder, clock);
+    Recovery running = Recovery.in(folder, clock);
     crashed.keep(song, Optional.of(folder.resolve("mine.tide")));
     running.keep(Songs.draft("trap", 1), Optional.empty());
     Files.writeString(folder.resolve("333.unsaved"), "half a fi");
     Files.writeString(folder.resolve("notes.txt"), "something else");
-    var left = new Recovery(folder, 444).left(process -> process == 222);
-    assertThat(left).hasSize(1);
-    assertThat(left.get(0).song()).isEqualTo(song);
-    assertThat(left.get(0).file()).contains(folder.resolve("mine.tide").toAbsolutePath());
-    crashed.forget();
-    assertThat(new Recovery(folder, 444).left(process -> process == 222)).isEmpty();
+    crashed.close();
+    Recovery.Found found = Recovery.in(folder, clock).left();
+    assertThat(found.unreadable()).containsExactly(folder.resolve("333.unsaved"));
+    assertThat(found.work()).hasSize(1);
+    Recovery.Left left = found.work().get(0);
+    assertThat(left.song()).isEqualTo(song);
+    assertThat(left.file()).contains(folder.resolve("mine.tide").toAbsolutePath());
+    assertThat(left.kept()).isEqualTo(clock.instant());
+    left.discard();
+    assertThat(Recovery.in(folder, clock).left().work()).isEmpty();
+    running.close();
+    assertThat(Recovery.in(folder, clock).left().work()).hasSize(1);
+  }
+
+  @Test
+  void keptWorkThatIsInItsFileIsNotOffered() throws IOException {
+    Song song = Songs.draft("house", 2);
+    Path file = folder.resolve("mine.tide");
+    SongFile.write(song, file);
+    Recovery crashed = Recovery.in(folder.resolve("unsaved"), Clock.systemUTC());
+    crashed.keep(song, Optional.of(file));
+    crashed.close();
+    assertThat(Recovery.in(folder.resolve("unsaved"), Clock.systemUTC()).left().work()).isEmpty();
+    assertThat(folder.resolve("unsaved")).isEmptyDirectory();
   }
 
   @Test

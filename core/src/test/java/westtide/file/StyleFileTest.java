@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
 import westtide.compose.SongDraft;
 import westtide.compose.StyleFromSong;
+import westtide.file.disk.UnusableFileException;
 import westtide.review.Soundings;
 import westtide.review.Weight;
 import westtide.score.Score;
@@ -75,11 +76,11 @@ class StyleFileTest {
         .isInstanceOf(UnusableFileException.class)
         .hasMessageContaining("is no style");
     Files.writeString(file, "not json");
-    assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("no JSON");
+    assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("not complete JSON");
     StyleFile.write(Songs.book().get("trap"), file);
     Files.writeString(file, Files.readString(file).replace("half-time", "sideways"));
     assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("is no style");
     assertThatThrownBy(() -> StyleFile.read(folder.resolve("none.json")))
-        .hasMessageContaining("cannot be read");
+        .hasMessageContaining("does not exist");
   }
 }

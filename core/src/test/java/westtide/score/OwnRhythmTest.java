@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.file.SongFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.song.Brief;
 import westtide.song.LineCycle;
 import westtide.song.LowLine;

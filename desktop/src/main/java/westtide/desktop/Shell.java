@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
@@ -20,7 +21,9 @@ import westtide.desktop.files.Autosave;
 import westtide.desktop.files.GrooveFiles;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.files.RecentFiles;
+import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
+import westtide.desktop.files.UnsavedWork;
 import westtide.desktop.form.FormRoom;
 import westtide.desktop.frame.Bridge;
 import westtide.desktop.frame.CommandList;
@@ -52,6 +55,7 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
 import westtide.file.Recovery;
+import westtide.file.SongVersions;
 import westtide.play.Player;
 import westtide.review.Stage;
 import westtide.song.Song;
@@ -93,13 +97,24 @@ public final class Shell {
   /** A window frame in its surroundings; nothing is open yet. */
   public Shell(Surroundings around) {
     this.around = around;
-    this.recovery = Recovery.in(around.data().resolve("unsaved"));
+    this.recovery = Recovery.in(around.data().resolve("unsaved"), around.clock());
     RecentFiles recent = new RecentFiles(around.data().resolve("recent-files.txt"));
     this.files =
-        new SongFiles(open, overlay, messages, background, recent, recovery, around.documents());
+        new SongFiles(
+            open,
+            overlay,
+            messages,
+            background,
+            new SongFiles.Kept(
+                recent,
+                recovery,
+                new SongVersions(around.data().resolve("versions"), around.clock()),
+                around.documents()));
+    SongExports exports = new SongExports(open, messages, background);
     OwnStyles own = new OwnStyles(around.data().resolve("styles"), open.book());
     open.useBook(own.book());
-    this.autosave = new Autosave(open, recovery, background);
+    this.autosave =
+        new Autosave(open, recovery, what -> Platform.runLater(() -> messages.failed(what)));
     this.preferencesFile = around.data().resolve("preferences.properties");
     this.appearance =
         new Appearance(
@@ -112,7 +127,7 @@ public final class Shell {
     this.kept = play.preferences();
     this.loudness = new LoudnessWatcher(open);
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
-    Desk desk = new Desk(open, files, grooves, messages, background, play, overlay);
+    Desk desk = new Desk(open, files, exports, grooves, messages, background, play, overlay);
     this.rooms =
         List.of(
             new BriefRoom(desk, own, around.millis()),
@@ -204,7 +219,20 @@ public final class Shell {
   /** Opens a file the application was started with. */
   public void openFile(Path file) {
     showStart();
-    files.openFile(file);
+    files.openFile(file, this::offerLeft);
+  }
+
+  /** Whoever names a song is told of unsaved work too. */
+  private void offerLeft() {
+    List<UnsavedWork> left = left();
+    if (!left.isEmpty()) {
+      showStart();
+    }
+  }
+
+  /** The window came in front: somebody may have written the open file meanwhile. */
+  void inFront() {
+    files.lookAgain();
   }
 
   /** Opens a song that has no file, at the first stage. */
@@ -292,6 +320,7 @@ public final class Shell {
     loudness.close();
     play.close();
     autosave.end();
+    files.close();
     background.finish();
   }
 
@@ -301,12 +330,16 @@ public final class Shell {
         () -> SongDraft.in(style).withSeed(seed).withTitle("Untitled").song(), this::begin);
   }
 
-  private List<Recovery.Left> left() {
+  private List<UnsavedWork> left() {
     try {
-      return recovery.left(around.running());
+      Recovery.Found found = recovery.left();
+      if (!found.unreadable().isEmpty()) {
+        messages.notice("Unsaved work that cannot be read was left: " + found.unreadable().get(0));
+      }
+      return found.work().stream().map(UnsavedWork::of).toList();
     } catch (IOException e) {
       LOG.warn("Unsaved work could not be looked for", e);
-      return new ArrayList<>();
+      return List.of();
     }
   }
 

@@ -56,6 +56,8 @@ final class ShellCommands {
     out.add(
         Command.of("save-as", "Save the song as another file", files::saveAs)
             .withKeys("Shortcut+Shift+S"));
+    out.add(
+        Command.of("versions", "Saved versions of this song: open or compare", files::versions));
     List<Song> demos = shell.demos();
     for (int i = 0; i < demos.size(); i++) {
       Song song = demos.get(i);

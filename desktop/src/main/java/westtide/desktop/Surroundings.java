@@ -1,8 +1,8 @@
 package westtide.desktop;
 
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.concurrent.locks.LockSupport;
-import java.util.function.LongPredicate;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
 import westtide.play.AudioOutput;
@@ -16,15 +16,11 @@ import westtide.sound.Engine;
  * @param data where it keeps its list of recent files, its log and unsaved work
  * @param documents where new songs go unless another place is chosen
  * @param millis a clock in milliseconds
- * @param running tells whether a process number is in use
+ * @param clock tells the date and the time of day
  * @param audio finds where sound goes
  */
 public record Surroundings(
-    Path data,
-    Path documents,
-    LongSupplier millis,
-    LongPredicate running,
-    Supplier<AudioOutput> audio) {
+    Path data, Path documents, LongSupplier millis, Clock clock, Supplier<AudioOutput> audio) {
   private static final int RATE = 48_000;
 
   /** Those of this machine and this user. */
@@ -35,7 +31,7 @@ public record Surroundings(
         Path.of(home),
         user,
         System::currentTimeMillis,
-        process -> ProcessHandle.of(process).isPresent(),
+        Clock.systemDefaultZone(),
         () -> SystemOutput.open(RATE, Engine.BLOCK).orElseGet(Surroundings::silent));
   }
 

@@ -43,6 +43,14 @@ public final class WestTide extends Application {
                 Platform.exit();
               });
         });
+    stage
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                shell.inFront();
+              }
+            });
     stage.show();
     begin(words, stage);
     words

@@ -79,6 +79,7 @@ class StartTest extends WindowTest {
     waitFor(() -> words("#saved-state").equals("saved"));
     try (Stream<Path> files = Files.list(folder.resolve("documents"))) {
       assertThat(files.map(f -> f.getFileName().toString()))
+          .filteredOn(name -> !name.startsWith("."))
           .containsExactlyInAnyOrder("Untitled 142 F#m.mid", "Untitled 142 F#m.tide");
     }
     assertThat(SongFile.read(folder.resolve("documents").resolve("Untitled 142 F#m.tide")))

@@ -56,7 +56,7 @@ abstract class WindowTest {
                 folder.resolve("data"),
                 documents,
                 clock::get,
-                process -> false,
+                java.time.Clock.systemDefaultZone(),
                 Surroundings::silent));
     window.setScene(shell.scene(1280, 800));
     window.setWidth(1280);

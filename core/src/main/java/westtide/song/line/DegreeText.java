@@ -45,11 +45,7 @@ public record DegreeText(Key key, int home) implements PitchText<Integer> {
       }
       return Optional.of(home + Interval.ofDegree(plain).semitones());
     }
-    if (plain.matches("[A-G][b#]{0,2}-?\\d")) {
-      int midi = Pitch.parse(plain).midi();
-      return midi < 0 || midi > 127 ? Optional.empty() : Optional.of(midi);
-    }
-    return Optional.empty();
+    return Pitch.find(plain).map(Pitch::midi);
   }
 
   @Override

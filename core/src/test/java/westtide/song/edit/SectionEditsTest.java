@@ -13,7 +13,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.file.SongFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
 import westtide.song.Level;
 import westtide.song.Part;

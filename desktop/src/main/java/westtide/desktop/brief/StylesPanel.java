@@ -12,8 +12,7 @@ import westtide.compose.StyleFromSong;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.room.Desk;
-import westtide.file.StyleFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.song.Song;
 import westtide.style.Span;
 import westtide.style.Style;
@@ -140,7 +139,7 @@ final class StylesPanel extends VBox {
 
   private void read() {
     try {
-      keep(StyleFile.read(Path.of(path.getText().strip())));
+      keep(OwnStyles.tried(Path.of(path.getText().strip())));
     } catch (UnusableFileException e) {
       answer.setText(e.getMessage());
     }

@@ -47,7 +47,7 @@ public final class DeliverRoom implements Room {
   /** The room. */
   public DeliverRoom(Desk desk) {
     this.desk = desk;
-    this.sound = new SoundBox(desk.files(), this::into);
+    this.sound = new SoundBox(desk.exports(), this::into);
     build();
     desk.open().watchOpening(() -> typed = Optional.empty());
   }
@@ -91,22 +91,22 @@ public final class DeliverRoom implements Room {
 
   /** Writes the whole song. */
   public void writeWhole() {
-    into(desk.files()::exportMidi);
+    into(desk.exports()::exportMidi);
   }
 
   /** Writes one file a part. */
   public void writeParts() {
-    into(desk.files()::exportParts);
+    into(desk.exports()::exportParts);
   }
 
   /** Writes one file a section. */
   public void writeSections() {
-    into(desk.files()::exportSections);
+    into(desk.exports()::exportSections);
   }
 
   /** Writes one file a lane of every drum part. */
   public void writeLanes() {
-    into(desk.files()::exportLanes);
+    into(desk.exports()::exportLanes);
   }
 
   /** Writes the mix as WAV. */
@@ -208,19 +208,15 @@ public final class DeliverRoom implements Room {
     String target = folder() + "/" + FileNames.midi(view.song());
     command.setText(
         "./west-tide export "
-            + quoted(song)
+            + ShellWord.of(song)
             + " --midi "
-            + quoted(target)
+            + ShellWord.of(target)
             + " --parts "
-            + quoted(folder().toString())
+            + ShellWord.of(folder().toString())
             + " --wav "
-            + quoted(folder() + "/" + FileNames.wav(view.song()))
+            + ShellWord.of(folder() + "/" + FileNames.wav(view.song()))
             + " --stems "
-            + quoted(folder().toString()));
-  }
-
-  private static String quoted(String text) {
-    return text.matches("[A-Za-z0-9_./-]+") ? text : "\"" + text + "\"";
+            + ShellWord.of(folder().toString()));
   }
 
   private void copyCommand() {

@@ -10,7 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import westtide.desktop.files.SongFiles;
+import westtide.desktop.files.SongExports;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.file.WavFormat;
@@ -18,7 +18,7 @@ import westtide.sound.Mixdown;
 
 /** The song as WAV: how it is written, how far it is, and the way to end it. */
 final class SoundBox extends VBox {
-  private final SongFiles files;
+  private final SongExports exports;
   private final Consumer<Consumer<Path>> into;
   private final Chips<Integer> bits;
   private final Chips<Integer> rates;
@@ -30,8 +30,8 @@ final class SoundBox extends VBox {
   private AtomicBoolean cancelled = new AtomicBoolean();
 
   /** A box that writes into the folder that {@code into} actions over. */
-  SoundBox(SongFiles files, Consumer<Consumer<Path>> into) {
-    this.files = files;
+  SoundBox(SongExports exports, Consumer<Consumer<Path>> into) {
+    this.exports = exports;
     this.into = into;
     this.bits =
         new Chips<>("bits-", b -> b + " bit", b -> format = new WavFormat(format.rate(), b));
@@ -76,11 +76,11 @@ final class SoundBox extends VBox {
   }
 
   void mix() {
-    into.accept(folder -> files.bounceMix(folder, format, watch(), this::done));
+    into.accept(folder -> exports.bounceMix(folder, format, watch(), this::done));
   }
 
   void stems() {
-    into.accept(folder -> files.bounceStems(folder, format, watch(), this::done));
+    into.accept(folder -> exports.bounceStems(folder, format, watch(), this::done));
   }
 
   private Mixdown.Watch watch() {

@@ -1,62 +1,127 @@
 package westtide.desktop.files;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.Optional;
-import javafx.animation.Animation;
-import javafx.animation.KeyFrame;
-import javafx.animation.Timeline;
-import javafx.util.Duration;
-import westtide.desktop.open.Background;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
+import java.util.function.Consumer;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import westtide.desktop.open.OpenSong;
 import westtide.file.Recovery;
 import westtide.song.Song;
 
-/** Keeps unsaved work every two seconds while it changes, so that a crash loses less than five. */
+/**
+ * Keeps unsaved work every second while it changes, on a thread of its own with nothing queued
+ * before it, so that a crash loses less than five. A failure is told once and tried again.
+ */
 public final class Autosave {
-  private static final Duration EVERY = Duration.seconds(2);
+  private static final Logger LOG = LoggerFactory.getLogger(Autosave.class);
+  private static final long EVERY_MS = 1000;
+  private static final long PATIENCE_S = 3;
 
   private final OpenSong open;
   private final Recovery recovery;
-  private final Background background;
-  private final Timeline clock = new Timeline(new KeyFrame(EVERY, event -> keep()));
-  private Optional<Song> kept = Optional.empty();
+  private final Consumer<String> told;
+  private final ScheduledExecutorService keeper =
+      Executors.newSingleThreadScheduledExecutor(
+          run -> {
+            Thread thread = new Thread(run, "keeping unsaved work");
+            thread.setDaemon(true);
+            thread.setPriority(Thread.MAX_PRIORITY);
+            return thread;
+          });
+  private volatile Optional<Work> present = Optional.empty();
+  private Optional<Work> kept = Optional.empty();
+  private boolean failing;
 
-  /** Keeps the unsaved work of the open song in the files of a recovery. */
-  public Autosave(OpenSong open, Recovery recovery, Background background) {
-    this.open = open;
-    this.recovery = recovery;
-    this.background = background;
-    clock.setCycleCount(Animation.INDEFINITE);
+  /** A state of the open song. */
+  private record Work(Song song, Optional<Path> file, boolean unsaved) {
+    boolean same(Work other) {
+      return song == other.song && unsaved == other.unsaved && file.equals(other.file);
+    }
   }
 
-  /** Begins to keep it, every two seconds. */
+  /** Keeps the unsaved work of the open song; {@code told} hears once of what goes wrong. */
+  public Autosave(OpenSong open, Recovery recovery, Consumer<String> told) {
+    this.open = open;
+    this.recovery = recovery;
+    this.told = told;
+    open.watch(view -> present = Optional.of(work()));
+  }
+
+  private Work work() {
+    return new Work(open.song(), open.file(), open.unsavedWork());
+  }
+
+  /** Begins to keep it, every second. */
   public void start() {
-    clock.play();
+    keeper.scheduleWithFixedDelay(this::keep, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
+  }
+
+  /** Returns when the present state is kept, or could not be. */
+  public void keepNow() {
+    waitFor(this::keep);
   }
 
   /** Stops and forgets: the end was a clean one. */
   public void end() {
-    clock.stop();
-    background.quietly(
-        () -> {
-          recovery.forget();
-          return null;
-        });
+    waitFor(this::forget);
+    keeper.shutdown();
   }
 
-  /** Keeps the open song now if it changed since it was last kept. */
-  public void keep() {
-    if (!open.unsavedWork()) {
+  private void waitFor(Runnable work) {
+    if (keeper.isShutdown()) {
       return;
     }
-    Song song = open.song();
-    if (kept.isPresent() && kept.get() == song) {
+    try {
+      keeper.submit(work).get(PATIENCE_S, TimeUnit.SECONDS);
+    } catch (ExecutionException | TimeoutException e) {
+      LOG.warn("Unsaved work was not kept in time", e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+    }
+  }
+
+  private void forget() {
+    try {
+      recovery.forget();
+      recovery.close();
+    } catch (IOException e) {
+      LOG.warn("Kept work could not be forgotten", e);
+    }
+  }
+
+  private void keep() {
+    Optional<Work> now = present;
+    if (now.isEmpty() || kept.isPresent() && kept.get().same(now.get())) {
       return;
     }
-    kept = Optional.of(song);
-    background.quietly(
-        () -> {
-          recovery.keep(song, open.file());
-          return null;
-        });
+    try {
+      if (now.get().unsaved()) {
+        recovery.keep(now.get().song(), now.get().file());
+      } else {
+        recovery.forget();
+      }
+      kept = now;
+      failing = false;
+    } catch (IOException | RuntimeException | Error e) {
+      failed(e);
+    }
+  }
+
+  private void failed(Throwable e) {
+    LOG.warn("Unsaved work could not be kept", e);
+    if (!failing) {
+      failing = true;
+      told.accept(
+          "Unsaved work cannot be kept just now: "
+              + e.getMessage()
+              + " It is tried again every second; save the song to be sure.");
+    }
   }
 }

@@ -5,11 +5,13 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.compose.StyleTrial;
 import westtide.file.StyleFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 
@@ -66,10 +68,24 @@ public final class OwnStyles {
 
   private static void read(Path file, List<Style> out) {
     try {
-      out.add(StyleFile.read(file));
+      out.add(tried(file));
     } catch (UnusableFileException e) {
       LOG.warn("a style of one's own was passed over", e);
     }
+  }
+
+  /**
+   * Reads a style that songs can be drafted in.
+   *
+   * @throws UnusableFileException when the file is missing, no style, or no song can be drafted
+   */
+  public static Style tried(Path file) throws UnusableFileException {
+    Style style = StyleFile.read(file);
+    Optional<String> problem = StyleTrial.problem(style);
+    if (problem.isPresent()) {
+      throw new UnusableFileException(file + " is no usable style: " + problem.get() + ".", null);
+    }
+    return style;
   }
 
   /**

@@ -1,63 +1,69 @@
 package westtide.desktop.files;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.Overlay;
-import westtide.file.Bounce;
 import westtide.file.FileNames;
-import westtide.file.MidiFile;
-import westtide.file.OutputFolder;
 import westtide.file.Recovery;
-import westtide.file.Slides;
 import westtide.file.SongFile;
-import westtide.file.WavFormat;
-import westtide.score.Score;
-import westtide.score.ScoredPart;
-import westtide.song.Role;
+import westtide.file.SongVersions;
 import westtide.song.Song;
-import westtide.sound.Mixdown.Watch;
 
-/** Opening, saving and exporting the open song, and asking once about unsaved changes. */
+/** Opening and saving the open song, and asking once about unsaved changes. */
 public final class SongFiles {
+  private static final Logger LOG = LoggerFactory.getLogger(SongFiles.class);
+
   private final OpenSong open;
   private final Overlay overlay;
   private final Messages messages;
   private final Background background;
-  private final RecentFiles recent;
-  private final Recovery recovery;
-  private final Path home;
+  private final Kept kept;
+  private final FileGuard guard;
+  private boolean asking;
+
+  /**
+   * Where things are kept.
+   *
+   * @param recent the files used last
+   * @param recovery unsaved work
+   * @param versions saved versions
+   * @param home where new files go
+   */
+  public record Kept(RecentFiles recent, Recovery recovery, SongVersions versions, Path home) {}
 
   /** Opens and saves the open song; what goes wrong is said in the window. */
   public SongFiles(
-      OpenSong open,
-      Overlay overlay,
-      Messages messages,
-      Background background,
-      RecentFiles recent,
-      Recovery recovery,
-      Path home) {
+      OpenSong open, Overlay overlay, Messages messages, Background background, Kept kept) {
     this.open = open;
     this.overlay = overlay;
     this.messages = messages;
     this.background = background;
-    this.recent = recent;
-    this.recovery = recovery;
-    this.home = home;
+    this.kept = kept;
+    this.guard = new FileGuard(kept.versions().clock());
+    open.watchOpening(guard::release);
+  }
+
+  /** Gives back what other windows wait for; the last thing before the end. */
+  public void close() {
+    guard.release();
   }
 
   /** The files used last. */
   public List<Path> recent() {
-    return recent.files();
+    return kept.recent().files();
   }
 
   /** Where new files go unless a song already has a place. */
   public Path folder() {
-    return open.file().map(file -> file.toAbsolutePath().getParent()).orElse(home);
+    return open.file().map(file -> file.toAbsolutePath().getParent()).orElse(kept.home());
   }
 
   /** Opens a song that has no file. */
@@ -65,21 +71,36 @@ public final class SongFiles {
     settled(() -> open.begin(song));
   }
 
-  /** Opens what a crash left. */
+  /** Opens what a crash left; its file goes once the work is kept anew. */
   public void recover(Recovery.Left left) {
     open.recover(left.song(), left.file());
+    left.file().ifPresent(this::guard);
     background.quietly(
         () -> {
-          recovery.keep(left.song(), left.file());
-          Files.deleteIfExists(left.at());
+          kept.recovery().keep(left.song(), left.file());
+          left.discard();
           return null;
         });
     messages.done("Recovered " + left.song().title() + "; save it to keep it.");
   }
 
+  /** A file that is locked or was changed meanwhile is not saved over without asking. */
+  private void guard(Path file) {
+    background.quietly(
+        () -> {
+          guard.hold(guard.ask(file));
+          return null;
+        });
+  }
+
   /** Deletes what a crash left. */
   public void letGo(Recovery.Left left) {
-    left.at().toFile().delete();
+    try {
+      left.discard();
+    } catch (IOException e) {
+      LOG.warn("Kept work could not be deleted", e);
+      messages.failed("That work could not be deleted: " + e.getMessage());
+    }
   }
 
   /** Lets a person choose a song file and opens it. */
@@ -98,20 +119,84 @@ public final class SongFiles {
 
   /** Opens a song file after asking about unsaved changes. */
   public void openFile(Path file) {
-    settled(() -> load(file));
+    openFile(file, () -> {});
   }
 
+  /** Opens a song file after asking about unsaved changes; {@code then} runs when it is open. */
+  public void openFile(Path file, Runnable then) {
+    settled(() -> load(file, then));
+  }
+
+  private record Loaded(SongFile.Opened read, FileGuard.Grip grip) {}
+
   private void load(Path file) {
+    load(file, () -> {});
+  }
+
+  private void load(Path file, Runnable then) {
     background.run(
-        () -> SongFile.open(file),
-        read -> {
-          open.open(read.song(), file);
-          recent.add(file);
-          overlay.close();
-          if (!read.notices().isEmpty()) {
-            messages.notice("Mended: " + String.join(" ", read.notices()));
+        () -> {
+          SongFile.Opened read = SongFile.open(file);
+          return new Loaded(read, guard.ask(file));
+        },
+        loaded -> {
+          Optional<String> owner = loaded.grip().owner();
+          if (owner.isPresent()) {
+            askForCopy(file, loaded.read(), owner.get(), then);
+          } else {
+            open(file, loaded, then);
           }
         });
+  }
+
+  private void open(Path file, Loaded loaded, Runnable then) {
+    SongFile.Opened read = loaded.read();
+    try {
+      if (read.newer()) {
+        open.begin(read.song());
+      } else {
+        open.open(read.song(), file);
+      }
+    } catch (RuntimeException e) {
+      loaded.grip().release();
+      throw e;
+    }
+    if (read.newer()) {
+      loaded.grip().release();
+      messages.notice(
+          file.getFileName()
+              + " was written by a newer version. It opened as a copy; saving asks for a name, so"
+              + " that nothing this version does not know is lost.");
+    } else {
+      guard.hold(loaded.grip());
+      kept.recent().add(file);
+    }
+    overlay.close();
+    if (!read.notices().isEmpty()) {
+      messages.notice("Mended: " + String.join(" ", read.notices()));
+    }
+    then.run();
+  }
+
+  private void askForCopy(Path file, SongFile.Opened read, String owner, Runnable then) {
+    Question.ask(
+        overlay,
+        "It is open elsewhere",
+        file.getFileName()
+            + " is open in "
+            + owner
+            + ". A copy can be changed and saved under"
+            + " another name.",
+        List.of(
+            new Question.Answer("question-stay", "cancel", () -> {}),
+            new Question.Answer(
+                "question-copy",
+                "open a copy",
+                () -> {
+                  open.begin(read.song());
+                  messages.done("A copy of " + file.getFileName() + "; saving asks for a name.");
+                  then.run();
+                })));
   }
 
   /** Writes the song to its file, or asks where when it has none. */
@@ -121,7 +206,7 @@ public final class SongFiles {
 
   private void save(Runnable then) {
     if (open.file().isPresent()) {
-      write(open.file().get(), then);
+      writeUnlessChanged(open.file().get(), then);
     } else {
       saveAs(then);
     }
@@ -142,7 +227,7 @@ public final class SongFiles {
             "save",
             suggested,
             path -> path.toString().endsWith(SongFile.ENDING),
-            path -> write(withEnding(path), then))
+            path -> replaceOrWrite(withEnding(path), then))
         .open();
   }
 
@@ -151,133 +236,133 @@ public final class SongFiles {
     return name.endsWith(SongFile.ENDING) ? path : path.resolveSibling(name + SongFile.ENDING);
   }
 
+  private void replaceOrWrite(Path file, Runnable then) {
+    if (!Files.exists(file) || open.file().filter(file::equals).isPresent()) {
+      write(file, then);
+      return;
+    }
+    Question.ask(
+        overlay,
+        "Replace the file?",
+        file.getFileName() + " is there already. Its saved versions stay.",
+        List.of(
+            new Question.Answer("question-stay", "cancel", () -> {}),
+            new Question.Answer("question-replace", "replace it", () -> write(file, then))));
+  }
+
+  private void writeUnlessChanged(Path file, Runnable then) {
+    background.run(
+        guard::changed,
+        changed -> {
+          if (changed) {
+            askWhose(file, then);
+          } else {
+            write(file, then);
+          }
+        });
+  }
+
+  /** Looks whether somebody else wrote the open file, such as when the window comes in front. */
+  public void lookAgain() {
+    if (open.file().isEmpty() || asking || overlay.isOpen()) {
+      return;
+    }
+    Path file = open.file().get();
+    background.run(
+        guard::changed,
+        changed -> {
+          if (changed && !asking && open.file().filter(file::equals).isPresent()) {
+            askWhose(file, () -> {});
+          }
+        });
+  }
+
+  private void askWhose(Path file, Runnable then) {
+    asking = true;
+    boolean there = Files.exists(file);
+    String what =
+        there
+            ? " was changed by another program since it was opened or saved here."
+            : " was moved or deleted since it was opened or saved here.";
+    List<Question.Answer> answers = new java.util.ArrayList<>();
+    answers.add(answer("question-stay", "cancel", guard::accept));
+    if (there) {
+      answers.add(answer("question-theirs", "take theirs", () -> load(file)));
+    }
+    answers.add(answer("question-save-as", "save mine as …", () -> saveAs(then)));
+    answers.add(answer("question-mine", "keep mine", () -> write(file, then)));
+    Question.ask(overlay, "Whose version?", file.getFileName() + what, answers);
+  }
+
+  private Question.Answer answer(String id, String words, Runnable run) {
+    return new Question.Answer(
+        id,
+        words,
+        () -> {
+          asking = false;
+          run.run();
+        });
+  }
+
+  private record Written(Path file, FileGuard.Grip grip, Optional<String> notice) {}
+
   private void write(Path file, Runnable then) {
     Song song = open.song();
     background.run(
         () -> {
+          FileGuard.Grip grip = guard.ask(file);
+          if (grip.owner().isPresent()) {
+            throw new IOException(
+                file.getFileName()
+                    + " is open in "
+                    + grip.owner().get()
+                    + "; save under another name.");
+          }
           SongFile.write(song, file);
-          recovery.forget();
-          return file;
+          return new Written(file, grip.asWritten(), keepVersion(song, file));
         },
         written -> {
-          open.saved(song, written);
-          recent.add(written);
-          messages.done("Saved " + written.getFileName());
+          open.saved(song, written.file());
+          guard.hold(written.grip());
+          kept.recent().add(written.file());
+          messages.done("Saved " + written.file().getFileName());
+          written.notice().ifPresent(messages::notice);
           then.run();
         });
   }
 
-  /** Writes the whole song as a MIDI file into a folder. */
-  public void exportMidi(Path folder) {
-    export(
-        folder,
-        score -> {
-          Path file = folder.resolve(FileNames.midi(score.song()));
-          MidiFile.write(score, file);
-          return "Wrote " + file;
-        });
+  private Optional<String> keepVersion(Song song, Path file) {
+    try {
+      kept.versions().keep(song, file);
+      return Optional.empty();
+    } catch (IOException e) {
+      LOG.warn("The version was not kept", e);
+      return Optional.of("The song is saved; its version was not kept: " + e.getMessage());
+    }
   }
 
-  /** Writes one MIDI file for each part that plays into a folder. */
-  public void exportParts(Path folder) {
-    export(
-        folder,
-        score -> "Wrote " + MidiFile.writeParts(score, folder).size() + " files to " + folder);
-  }
-
-  /** Writes one MIDI file for each section into a folder. */
-  public void exportSections(Path folder) {
-    export(
-        folder,
-        score ->
-            "Wrote "
-                + MidiFile.writeSections(score, Slides.OVERLAP, folder).size()
-                + " files to "
-                + folder);
-  }
-
-  /** Writes one MIDI file for each lane of every drum part into a folder. */
-  public void exportLanes(Path folder) {
-    export(
-        folder,
-        score -> {
-          int files = 0;
-          for (ScoredPart drums : score.parts(Role.DRUMS)) {
-            files += MidiFile.writeLanes(score, drums.part().id(), folder).size();
-          }
-          return "Wrote " + files + " files to " + folder;
-        });
-  }
-
-  /** Writes the mix as WAV into a folder; {@code ended} runs in the window whatever came of it. */
-  public void bounceMix(Path folder, WavFormat format, Watch watch, Runnable ended) {
-    bounce(
-        ended,
-        score -> {
-          OutputFolder.make(folder);
-          Path file = folder.resolve(FileNames.wav(score.song()));
-          return Bounce.of(score, format).mix(file, watch).map(List::of);
-        });
-  }
-
-  /** Writes stems as WAV into a folder; {@code ended} runs in the window whatever came of it. */
-  public void bounceStems(Path folder, WavFormat format, Watch watch, Runnable ended) {
-    bounce(
-        ended,
-        score -> {
-          OutputFolder.make(folder);
-          return Bounce.of(score, format).stems(folder, watch);
-        });
-  }
-
-  private interface Bouncing {
-    Optional<List<Bounce.Written>> write(Score score) throws java.io.IOException;
-  }
-
-  private void bounce(Runnable ended, Bouncing bouncing) {
-    Score score = open.view().orElseThrow().score();
+  /** Opens the saved versions of the song. */
+  public void versions() {
+    if (open.file().isEmpty()) {
+      messages.done("This song is in no file yet; its versions are kept each time it is saved.");
+      return;
+    }
+    Path file = open.file().get();
+    Song present = open.song();
     background.run(
+        () -> SavedVersion.of(kept.versions().all(file), present),
+        versions -> new VersionsPanel(overlay, versions, this::openVersion).open());
+  }
+
+  private void openVersion(SavedVersion version) {
+    settled(
         () -> {
-          try {
-            return bouncing
-                .write(score)
-                .map(SongFiles::description)
-                .orElse("Cancelled; nothing was written.");
-          } finally {
-            javafx.application.Platform.runLater(ended);
-          }
-        },
-        messages::done);
-  }
-
-  private static String description(List<Bounce.Written> files) {
-    Path first = files.get(0).path();
-    String what =
-        files.size() == 1
-            ? "Wrote " + first
-            : "Wrote " + files.size() + " stems to " + first.getParent();
-    double over = files.stream().mapToDouble(Bounce.Written::over).max().orElse(0);
-    return over == 0
-        ? what
-        : what
-            + String.format(
-                java.util.Locale.ROOT,
-                ". The loudest goes %.1f dB over full scale and is cut there; turn it down.",
-                over);
-  }
-
-  private interface Export {
-    String write(Score score) throws java.io.IOException;
-  }
-
-  private void export(Path folder, Export export) {
-    Score score = open.view().orElseThrow().score();
-    background.run(
-        () -> {
-          OutputFolder.make(folder);
-          return export.write(score);
-        },
-        messages::done);
+          Optional<Path> file = open.file();
+          open.recover(version.song(), file);
+          file.ifPresent(this::guard);
+          overlay.close();
+          messages.done("The version of " + version.time() + "; save it to make it the file.");
+        });
   }
 
   /** Runs what replaces the open song, once its unsaved changes are settled. */

@@ -7,7 +7,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import westtide.desktop.open.Messages;
 import westtide.file.OwnFormFile;
-import westtide.file.UnusableFileException;
+import westtide.file.disk.UnusableFileException;
 import westtide.song.OwnForm;
 
 /** Plans saved from one's own songs, one small file each in the data folder. */

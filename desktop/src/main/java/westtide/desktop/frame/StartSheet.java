@@ -11,6 +11,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.TilePane;
 import javafx.scene.layout.VBox;
+import westtide.desktop.files.UnsavedWork;
 import westtide.desktop.kit.Controls;
 import westtide.file.Recovery;
 import westtide.rhythm.Feel;
@@ -52,11 +53,7 @@ public final class StartSheet extends VBox {
 
   /** The sheet a session begins with; what is chosen there is handed over. */
   public StartSheet(
-      List<Style> styles,
-      List<Song> demos,
-      List<Path> recent,
-      List<Recovery.Left> left,
-      Ways ways) {
+      List<Style> styles, List<Song> demos, List<Path> recent, List<UnsavedWork> left, Ways ways) {
     this.ways = ways;
     setId("start-sheet");
     getStyleClass().add("start");
@@ -145,13 +142,13 @@ public final class StartSheet extends VBox {
     return column;
   }
 
-  private VBox leftOver(List<Recovery.Left> left) {
+  private VBox leftOver(List<UnsavedWork> left) {
     VBox card =
         Controls.column(4, Controls.label("The last session ended without saving", "strong"));
     card.getStyleClass().addAll("finding", "warning");
     card.setMaxWidth(860);
     for (int i = 0; i < left.size(); i++) {
-      Recovery.Left work = left.get(i);
+      Recovery.Left work = left.get(i).left();
       String of = work.file().map(f -> " (" + f.getFileName() + ")").orElse("");
       card.getChildren()
           .add(
@@ -162,6 +159,7 @@ public final class StartSheet extends VBox {
                       "recover " + work.song().title() + of,
                       () -> ways.recover().accept(work)),
                   Controls.action("let-go-" + i, "discard", () -> ways.letGo().accept(work))));
+      card.getChildren().add(Controls.wrapped(left.get(i).words(), "small"));
     }
     return card;
   }

@@ -10,8 +10,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Work with files, one piece after another beside the window. What fails is told in a sentence and
- * logged.
+ * Work beside the window: files one piece after another, and what takes long, such as rendering,
+ * with nothing waiting behind it. What fails is told in a sentence and logged.
  */
 public final class Background {
   private static final Logger LOG = LoggerFactory.getLogger(Background.class);
@@ -21,13 +21,8 @@ public final class Background {
     T run() throws IOException;
   }
 
-  private final ExecutorService worker =
-      Executors.newSingleThreadExecutor(
-          run -> {
-            Thread thread = new Thread(run, "beside the window");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService worker = thread("beside the window");
+  private final ExecutorService longWorker = thread("rendering beside the window");
   private final Messages messages;
 
   /** A thread beside the window that says what failed in the messages. */
@@ -35,23 +30,41 @@ public final class Background {
     this.messages = messages;
   }
 
+  private static ExecutorService thread(String name) {
+    return Executors.newSingleThreadExecutor(
+        run -> {
+          Thread thread = new Thread(run, name);
+          thread.setDaemon(true);
+          return thread;
+        });
+  }
+
   /** Runs work beside the window and actions its result back to it. */
   public <T> void run(Work<T> work, Consumer<T> then) {
-    worker.execute(
-        () -> {
-          try {
-            T result = work.run();
-            Platform.runLater(() -> then.accept(result));
-          } catch (IOException | IllegalArgumentException e) {
-            LOG.warn("Work beside the window failed", e);
-            Platform.runLater(() -> messages.failed(e.getMessage()));
-          } catch (RuntimeException e) {
-            LOG.error("Work beside the window failed unexpectedly", e);
-            Platform.runLater(
-                () ->
-                    messages.failed("That did not work; nothing was lost, and the log says more."));
-          }
-        });
+    worker.execute(() -> attempt(work, then));
+  }
+
+  /** Runs work that may take long; files are opened and saved meanwhile. */
+  public <T> void runLong(Work<T> work, Consumer<T> then) {
+    longWorker.execute(() -> attempt(work, then));
+  }
+
+  private <T> void attempt(Work<T> work, Consumer<T> then) {
+    try {
+      T result = work.run();
+      Platform.runLater(() -> then.accept(result));
+    } catch (IOException | IllegalArgumentException e) {
+      LOG.warn("Work beside the window failed", e);
+      Platform.runLater(() -> messages.failed(e.getMessage()));
+    } catch (OutOfMemoryError e) {
+      LOG.error("Work beside the window had not enough memory", e);
+      Platform.runLater(
+          () -> messages.failed("There is not enough memory for that; nothing was lost."));
+    } catch (RuntimeException | Error e) {
+      LOG.error("Work beside the window failed unexpectedly", e);
+      Platform.runLater(
+          () -> messages.failed("That did not work; nothing was lost, and the log says more."));
+    }
   }
 
   /** Runs work whose failure only the log is told of. */
@@ -63,14 +76,15 @@ public final class Background {
         () -> {
           try {
             work.run();
-          } catch (IOException | RuntimeException e) {
-            LOG.warn("Unsaved work could not be kept", e);
+          } catch (IOException | RuntimeException | Error e) {
+            LOG.warn("Work beside the window failed, which only the log is told", e);
           }
         });
   }
 
   /** Finishes what is under way; called once, when the application ends. */
   public void finish() {
+    longWorker.shutdownNow();
     worker.shutdown();
     try {
       if (!worker.awaitTermination(3, TimeUnit.SECONDS)) {

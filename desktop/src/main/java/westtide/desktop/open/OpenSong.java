@@ -204,9 +204,11 @@ public final class OpenSong {
   /** Applies an edit and chooses what is chosen after it. */
   public void apply(Edit edit, UnaryOperator<Selection> choice) {
     if (!givenBack) {
+      History after = history().plus(edit, gesture);
+      Memory before = memory();
       selection = choice.apply(selection);
-      history = Optional.of(history().plus(edit, gesture));
-      refresh();
+      history = Optional.of(after);
+      attempt(before, this::refresh);
     }
   }
 
@@ -266,13 +268,49 @@ public final class OpenSong {
     refresh();
   }
 
+  /** All or nothing: a song that cannot be scored, measured or shown leaves the one before it. */
   private void start(History begun, Optional<Path> from) {
+    SongView fresh = SongView.of(begun.song(), book, Optional.empty());
+    Memory before = memory();
     endGesture();
     history = Optional.of(begun);
     file = from;
     selection = Selection.of(begun.song());
-    List.copyOf(openings).forEach(Runnable::run);
-    refresh();
+    view = Optional.of(fresh);
+    attempt(
+        before,
+        () -> {
+          List.copyOf(openings).forEach(Runnable::run);
+          refresh();
+        });
+  }
+
+  private record Memory(
+      Optional<History> history,
+      Optional<Path> file,
+      Selection selection,
+      int place,
+      Optional<SongView> view) {}
+
+  private Memory memory() {
+    return new Memory(history, file, selection, place, view);
+  }
+
+  /** Does something; where it fails everything is as it was, and shown so. */
+  private void attempt(Memory before, Runnable change) {
+    try {
+      change.run();
+    } catch (RuntimeException | Error e) {
+      history = before.history();
+      file = before.file();
+      selection = before.selection();
+      place = before.place();
+      view = before.view();
+      if (isOpen()) {
+        refresh();
+      }
+      throw e;
+    }
   }
 
   private History history() {
@@ -282,8 +320,9 @@ public final class OpenSong {
   private void change(UnaryOperator<History> step) {
     History after = step.apply(history());
     if (after != history()) {
+      Memory before = memory();
       history = Optional.of(after);
-      refresh();
+      attempt(before, this::refresh);
     }
   }
 

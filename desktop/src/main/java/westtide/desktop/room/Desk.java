@@ -3,6 +3,7 @@ package westtide.desktop.room;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import westtide.desktop.files.GrooveFiles;
+import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
@@ -15,7 +16,8 @@ import westtide.song.edit.Edit;
  * What a room works with.
  *
  * @param open the open song
- * @param files opening, saving and exporting
+ * @param files opening and saving
+ * @param exports writing the song for other programs
  * @param grooves single grooves as files
  * @param messages sentences for the person
  * @param background work beside the window
@@ -25,6 +27,7 @@ import westtide.song.edit.Edit;
 public record Desk(
     OpenSong open,
     SongFiles files,
+    SongExports exports,
     GrooveFiles grooves,
     Messages messages,
     Background background,

@@ -1,4 +1,4 @@
-package westtide.file;
+package westtide.file.disk;
 
 import java.io.IOException;
 import java.nio.file.Files;

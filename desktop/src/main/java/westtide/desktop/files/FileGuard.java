@@ -1,0 +1,79 @@
+package westtide.desktop.files;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import westtide.file.SongLock;
+import westtide.file.disk.HeldLock;
+
+/** The hold this window has on the file of its song: the lock, and what was in it. */
+final class FileGuard {
+  private static final Logger LOG = LoggerFactory.getLogger(FileGuard.class);
+
+  private final Clock clock;
+  private Optional<Grip> held = Optional.empty();
+
+  FileGuard(Clock clock) {
+    this.clock = clock;
+  }
+
+  /**
+   * A hold on a file.
+   *
+   * @param file the file, and what was in it
+   * @param lock its lock, where there can be one
+   * @param owner who else has it
+   */
+  record Grip(KnownFile file, Optional<HeldLock> lock, Optional<String> owner) {
+    void release() {
+      try {
+        if (lock.isPresent()) {
+          lock.get().close();
+        }
+      } catch (IOException e) {
+        LOG.warn("A lock could not be given back", e);
+      }
+    }
+
+    /** The same after this window wrote the file. */
+    Grip asWritten() {
+      return new Grip(KnownFile.of(file.path()), lock, owner);
+    }
+  }
+
+  /** Asks for a file; what is held already stays held. */
+  synchronized Grip ask(Path path) {
+    Path file = path.toAbsolutePath();
+    KnownFile known = KnownFile.of(file);
+    if (held.filter(own -> own.file().path().equals(file)).isPresent()) {
+      return new Grip(known, held.get().lock(), Optional.empty());
+    }
+    SongLock.Answer answer = SongLock.of(file, clock);
+    return new Grip(known, answer.lock(), answer.owner());
+  }
+
+  /** Holds a file in place of the one that was held. */
+  synchronized void hold(Grip grip) {
+    held.filter(old -> !old.lock().equals(grip.lock())).ifPresent(Grip::release);
+    held = Optional.of(grip);
+  }
+
+  /** Lets the file go. */
+  synchronized void release() {
+    held.ifPresent(Grip::release);
+    held = Optional.empty();
+  }
+
+  /** Whether somebody else wrote the file since this window read or wrote it. */
+  synchronized boolean changed() {
+    return held.filter(grip -> grip.file().changed()).isPresent();
+  }
+
+  /** What is in the file now is known; nobody is asked about it again. */
+  synchronized void accept() {
+    held = held.map(Grip::asWritten);
+  }
+}
