@@ -33,7 +33,10 @@ final class ExportCommand implements Callable<Integer> {
   @Parameters(paramLabel = "FILE.tide", description = "the song")
   private Path song;
 
-  @Option(names = "--midi", paramLabel = "FILE.mid", description = "the whole song")
+  @Option(
+      names = "--midi",
+      paramLabel = "FILE.mid",
+      description = "the whole song; - for the standard output")
   private Path midi;
 
   @Option(names = "--parts", paramLabel = "DIR", description = "one file for each part that plays")
@@ -57,7 +60,10 @@ final class ExportCommand implements Callable<Integer> {
       description = "how MIDI says slides: overlap (notes that overlap, as usual) or bend")
   private Slides slides = Slides.OVERLAP;
 
-  @Option(names = "--wav", paramLabel = "FILE.wav", description = "the mix")
+  @Option(
+      names = "--wav",
+      paramLabel = "FILE.wav",
+      description = "the mix; - for the standard output")
   private Path wav;
 
   @Option(names = "--stems", paramLabel = "DIR", description = "one WAV for each part that plays")
@@ -84,8 +90,9 @@ final class ExportCommand implements Callable<Integer> {
     opened.notices().forEach(spec.commandLine().getErr()::println);
     Score score = Score.of(opened.song());
     if (midi != null) {
-      MidiFile.write(score, slides, midi);
-      out.println(midi);
+      if (StandardOutput.ofProcess().write(midi, to -> MidiFile.write(score, slides, to))) {
+        out.println(midi);
+      }
       MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
@@ -108,7 +115,13 @@ final class ExportCommand implements Callable<Integer> {
 
   private void writeSound(PrintWriter out, Bounce bounce) throws IOException {
     if (wav != null) {
-      bounce.mix(wav, Mixdown.Watch.NOBODY).ifPresent(written -> say(out, written));
+      Bounce.Written[] written = new Bounce.Written[1];
+      boolean file =
+          StandardOutput.ofProcess()
+              .write(wav, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
+      if (file) {
+        say(out, written[0]);
+      }
     }
     if (stems != null) {
       OutputFolder.make(stems);

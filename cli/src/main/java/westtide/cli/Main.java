@@ -1,10 +1,17 @@
 package westtide.cli;
 
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.charset.Charset;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import westtide.file.disk.Folders;
+import westtide.file.disk.Plain;
 
 /** The entry of the command line; exit status 0 done, 2 wrong words or an unusable file. */
 @Command(
@@ -21,16 +28,24 @@ import picocli.CommandLine.Command;
     })
 public final class Main {
   private static final int WRONG = 2;
+  private static final int LONGEST = 600;
 
   /** Runs the words and ends the process. */
   public static void main(String[] words) {
-    System.exit(run(new PrintWriter(System.out, true), new PrintWriter(System.err, true), words));
+    Folders.ofUser();
+    CheckedOutput checked = new CheckedOutput(new FileOutputStream(FileDescriptor.out));
+    PrintWriter out = new PrintWriter(checked, true, Charset.defaultCharset());
+    PrintWriter err = new PrintWriter(System.err, true);
+    int status = run(out, err, words);
+    out.flush();
+    System.exit(checked.failure().map(why -> fail(err, why)).orElse(status));
   }
 
   /** Runs the words, printing to the given places, and returns the exit status. */
   static int run(PrintWriter out, PrintWriter err, String... words) {
     CommandLine line = new CommandLine(new Main());
     line.setCaseInsensitiveEnumValuesAllowed(true);
+    line.registerConverter(Path.class, Main::path);
     line.setOut(out);
     line.setErr(err);
     line.setParameterExceptionHandler((e, args) -> fail(err, e.getMessage()));
@@ -39,20 +54,38 @@ public final class Main {
       line.usage(out);
       return WRONG;
     }
-    return line.execute(words);
+    try {
+      return line.execute(words);
+    } catch (OutOfMemoryError e) {
+      return fail(err, "there is not enough memory for that.");
+    } catch (Error e) {
+      return failed(err, e);
+    }
   }
 
-  private static int failed(PrintWriter err, Exception e) {
+  private static Path path(String text) {
+    try {
+      return Path.of(text);
+    } catch (InvalidPathException e) {
+      throw new CommandLine.TypeConversionException("\"" + Plain.of(text) + "\" is no path");
+    }
+  }
+
+  private static int failed(PrintWriter err, Throwable e) {
     LoggerFactory.getLogger(Main.class).debug("The command failed", e);
     if (e instanceof IllegalArgumentException || e instanceof IOException) {
       return fail(err, e.getMessage());
     }
-    return fail(err, "something unexpected went wrong; the log file says more.");
+    return fail(
+        err,
+        "something unexpected went wrong; "
+            + System.getProperty(Folders.PROPERTY, "the log folder")
+            + "/west-tide-cli.log says more.");
   }
 
   private static int fail(PrintWriter err, String message) {
-    String first = message.lines().findFirst().orElse("the command could not be run");
-    err.println("west-tide: " + first);
+    String told = message == null ? "the command could not be run" : message;
+    err.println("west-tide: " + Plain.of(told, LONGEST));
     return WRONG;
   }
 }

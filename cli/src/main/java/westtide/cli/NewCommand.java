@@ -10,6 +10,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import westtide.compose.SongDraft;
+import westtide.compose.StyleTrial;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.file.disk.UnusableFileException;
@@ -95,7 +96,7 @@ final class NewCommand implements Callable<Integer> {
       names = "-o",
       required = true,
       paramLabel = "FILE.tide",
-      description = "the file to write")
+      description = "the file to write; - for the standard output")
   private Path file;
 
   @Spec private CommandSpec spec;
@@ -106,7 +107,9 @@ final class NewCommand implements Callable<Integer> {
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
     Song song = lined(grooved(song(draft)));
-    SongFile.write(song, file);
+    if (!StandardOutput.ofProcess().write(file, to -> SongFile.write(song, to))) {
+      return 0;
+    }
     spec.commandLine()
         .getOut()
         .println(
@@ -124,7 +127,7 @@ final class NewCommand implements Callable<Integer> {
   /** The style of that name, or of that file. */
   private Style wanted() throws UnusableFileException {
     return style.endsWith(StyleFile.ENDING)
-        ? StyleFile.read(Path.of(style))
+        ? StyleTrial.checked(StyleFile.read(Path.of(style)))
         : StyleBook.shipped().get(style);
   }
 
@@ -166,6 +169,9 @@ final class NewCommand implements Callable<Integer> {
   private String title() {
     if (title != null) {
       return title;
+    }
+    if (StandardOutput.means(file)) {
+      return "Untitled";
     }
     String name = file.getFileName().toString();
     return name.endsWith(SongFile.ENDING)

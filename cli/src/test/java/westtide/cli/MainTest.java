@@ -133,7 +133,7 @@ class MainTest {
     assertThat(made.status()).as(made.err()).isZero();
     assertThat(SongFile.read(song).brief().style()).isEqualTo("mine");
     Result none = run("new", "--style", "none.style.json", "-o", song.toString());
-    assertOneSentence(none, "none.style.json cannot be read");
+    assertOneSentence(none, "none.style.json could not be opened");
   }
 
   @Test

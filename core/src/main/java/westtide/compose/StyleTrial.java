@@ -12,6 +12,20 @@ public final class StyleTrial {
 
   private StyleTrial() {}
 
+  /**
+   * The style, once songs were drafted in it.
+   *
+   * @throws IllegalArgumentException when none can be; the message says why
+   */
+  public static Style checked(Style style) {
+    problem(style)
+        .ifPresent(
+            why -> {
+              throw new IllegalArgumentException(why);
+            });
+    return style;
+  }
+
   /** Why no song can be drafted in it, as part of a sentence; empty when one can. */
   public static Optional<String> problem(Style style) {
     try {

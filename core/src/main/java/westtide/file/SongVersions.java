@@ -49,11 +49,9 @@ public record SongVersions(Path folder, Clock clock) {
   public void keep(Song song, Path file) throws IOException {
     Path place = of(file);
     Files.createDirectories(place);
-    long time = clock.millis();
-    while (Files.exists(named(place, time))) {
-      time++;
-    }
-    SongFile.write(song, named(place, time));
+    long newest =
+        all(file).stream().mapToLong(version -> version.saved().toEpochMilli()).max().orElse(0);
+    SongFile.write(song, named(place, Math.max(clock.millis(), newest + 1)));
     List<Version> all = all(file);
     for (Version old : all.subList(Math.min(MOST, all.size()), all.size())) {
       Files.deleteIfExists(old.file());

@@ -1,5 +1,7 @@
 package westtide.play;
 
+import java.util.function.Consumer;
+
 /** Where samples go: a loudspeaker, or a stand-in that only keeps the time. */
 public interface AudioOutput extends AutoCloseable {
   /** What it is, in plain words for the window. */
@@ -22,6 +24,9 @@ public interface AudioOutput extends AutoCloseable {
 
   /** Nothing comes for a while: what was taken is played to its end. */
   void rest();
+
+  /** Tells a listener when what is heard is lost ({@code false}) and found again. */
+  default void watch(Consumer<Boolean> listener) {}
 
   @Override
   void close();

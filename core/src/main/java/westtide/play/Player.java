@@ -29,8 +29,10 @@ public final class Player implements AutoCloseable {
    */
   public static final double FIRST_LEVEL_DB = -20;
 
-  /** So that a machine on which nothing works is not kept busy failing. */
+  /** So that a machine on which nothing works is not kept busy failing and telling it. */
   private static final int MOST_FAILURES = 100;
+
+  private static final long PAUSE_NANOS = 1_000_000_000L;
 
   private static final PreparedScore NOTHING =
       new PreparedScore(List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()));
@@ -39,7 +41,7 @@ public final class Player implements AutoCloseable {
   private record Wish(Score score, Audible audible) {}
 
   private final AudioOutput output;
-  private final Consumer<RuntimeException> troubles;
+  private final Consumer<Throwable> troubles;
   private final Gauges gauges = new Gauges();
   private final Preparation preparation;
   private final Playback playback;
@@ -64,7 +66,7 @@ public final class Player implements AutoCloseable {
    * A player on an output, ready at once and silent. What goes wrong while sound is made ready or
    * played is handed over, from another thread; playing stops and can be started again.
    */
-  public Player(AudioOutput output, Consumer<RuntimeException> troubles) {
+  public Player(AudioOutput output, Consumer<Throwable> troubles) {
     this.output = output;
     this.troubles = troubles;
     this.preparation = new Preparation(output.rate());
@@ -208,7 +210,7 @@ public final class Player implements AutoCloseable {
     Wish wish = newest.getAndSet(null);
     try {
       ask(new Request.Take(preparation.prepare(wish.score(), wish.audible())));
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) {
       troubles.accept(e);
     }
   }
@@ -218,13 +220,18 @@ public final class Player implements AutoCloseable {
     LockSupport.unpark(audio);
   }
 
+  /** The audio thread never ends before the player: what goes wrong is told, and it goes on. */
   private void run() {
-    for (int failures = 0; open && failures < MOST_FAILURES; failures++) {
+    for (int failures = 0; open; failures++) {
       try {
         playOn();
-      } catch (RuntimeException e) {
+      } catch (RuntimeException | Error e) {
         standStill();
-        troubles.accept(e);
+        if (failures < MOST_FAILURES) {
+          troubles.accept(e);
+        } else {
+          LockSupport.parkNanos(PAUSE_NANOS);
+        }
       }
     }
   }

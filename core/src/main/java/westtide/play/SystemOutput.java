@@ -34,7 +34,7 @@ public final class SystemOutput implements AudioOutput {
       SourceDataLine line = (SourceDataLine) AudioSystem.getLine(info);
       line.open(format, (int) (BUFFER_SECONDS * rate) * BYTES_A_FRAME);
       return Optional.of(new SystemOutput(line, rate, blockFrames));
-    } catch (LineUnavailableException | IllegalArgumentException e) {
+    } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
       return Optional.empty();
     }
   }
@@ -63,7 +63,10 @@ public final class SystemOutput implements AudioOutput {
     if (!line.isRunning()) {
       line.start();
     }
-    line.write(bytes, 0, frames * BYTES_A_FRAME);
+    int taken = line.write(bytes, 0, frames * BYTES_A_FRAME);
+    if (taken < frames * BYTES_A_FRAME) {
+      throw new IllegalStateException("the audio line took " + taken + " bytes and no more");
+    }
   }
 
   private void put(int at, float sample) {

@@ -173,7 +173,7 @@ class PlayerTest {
 
   @Test
   void whatGoesWrongIsToldAndPlayingStartsAgain() {
-    Queue<RuntimeException> troubles = new ConcurrentLinkedQueue<>();
+    Queue<Throwable> troubles = new ConcurrentLinkedQueue<>();
     AtomicBoolean broken = new AtomicBoolean(true);
     CountingOutput output =
         new CountingOutput() {

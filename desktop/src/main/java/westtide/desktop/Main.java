@@ -1,6 +1,7 @@
 package westtide.desktop;
 
 import java.util.List;
+import westtide.file.disk.Folders;
 
 /** The entry of the application; exit status 2 when the words make no sense. */
 public final class Main {
@@ -8,12 +9,21 @@ public final class Main {
 
   /** Checks the words and opens the window. */
   public static void main(String[] words) {
+    Folders.ofUser();
     try {
       Words.of(List.of(words));
     } catch (IllegalArgumentException e) {
       System.err.println("west-tide: " + e.getMessage());
       System.exit(2);
     }
-    WestTide.open(words);
+    try {
+      WestTide.open(words);
+    } catch (UnsupportedOperationException e) {
+      System.err.println(
+          "west-tide: no window can be opened on the display "
+              + System.getenv("DISPLAY")
+              + "; start it where there is one, or without DISPLAY for a virtual one.");
+      System.exit(2);
+    }
   }
 }

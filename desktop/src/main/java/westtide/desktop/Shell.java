@@ -56,6 +56,7 @@ import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
 import westtide.file.Recovery;
 import westtide.file.SongVersions;
+import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
 import westtide.song.Song;
@@ -122,8 +123,10 @@ public final class Shell {
             messages,
             () -> open.view().ifPresent(this::show));
     this.front = appearance.memory().room();
-    Player player = new Player(around.audio().get());
+    AudioOutput audio = around.audio().get();
+    Player player = new Player(audio, this::playingFailed);
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
+    audio.watch(this::deviceChanged);
     this.kept = play.preferences();
     this.loudness = new LoudnessWatcher(open);
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
@@ -328,6 +331,23 @@ public final class Shell {
     long seed = around.millis().getAsLong() % 1000;
     background.run(
         () -> SongDraft.in(style).withSeed(seed).withTitle("Untitled").song(), this::begin);
+  }
+
+  private void playingFailed(Throwable problem) {
+    LOG.error("Playing failed", problem);
+    Platform.runLater(
+        () -> messages.failed("Playing failed and stopped; press play to try again."));
+  }
+
+  private void deviceChanged(boolean found) {
+    Platform.runLater(
+        () -> {
+          messages.notice(
+              found
+                  ? "The audio device is there again; sound goes to it."
+                  : "The audio device is gone: playing silently until it is found again.");
+          play.outputChanged();
+        });
   }
 
   private List<UnsavedWork> left() {

@@ -1,12 +1,15 @@
 package westtide.desktop;
 
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
+import westtide.file.disk.Folders;
 import westtide.play.AudioOutput;
 import westtide.play.SilentOutput;
+import westtide.play.SteadyOutput;
 import westtide.play.SystemOutput;
 import westtide.sound.Engine;
 
@@ -25,14 +28,15 @@ public record Surroundings(
 
   /** Those of this machine and this user. */
   static Surroundings ofUser() {
-    Path user = Path.of(System.getProperty("user.home"));
-    String home = System.getProperty("west.tide.home", user.resolve(".west-tide").toString());
+    Path home = Path.of(System.getProperty("user.home"));
     return new Surroundings(
-        Path.of(home),
-        user,
+        Folders.ofUser().data(),
+        Files.isDirectory(home) ? home : Path.of("").toAbsolutePath(),
         System::currentTimeMillis,
         Clock.systemDefaultZone(),
-        () -> SystemOutput.open(RATE, Engine.BLOCK).orElseGet(Surroundings::silent));
+        () ->
+            new SteadyOutput(
+                () -> SystemOutput.open(RATE, Engine.BLOCK), silent(), System::nanoTime));
   }
 
   /** An output for machines without an audio line, by the machine's own clock. */

@@ -40,6 +40,30 @@ class OpenSongTest {
     assertThat(seen.get(1).score().song()).isSameAs(open.song());
   }
 
+  /** A room that fails to show a song leaves the one before it, shown as it was. */
+  @Test
+  void aSongThatCannotBeShownIsNotTheOpenOne() {
+    Song other = BriefEdits.title("Cannot be shown").apply(SONG);
+    List<String> shown = new ArrayList<>();
+    open.begin(SONG);
+    open.watch(
+        view -> {
+          if (view.song().title().equals("Cannot be shown")) {
+            throw new IllegalStateException("no room shows it");
+          }
+          shown.add(view.song().title());
+        });
+    assertThatThrownBy(() -> open.open(other, Path.of("other.tide")))
+        .hasMessageContaining("no room");
+    assertThat(open.song()).isSameAs(SONG);
+    assertThat(open.file()).isEmpty();
+    assertThatThrownBy(() -> open.apply(BriefEdits.title("Cannot be shown")))
+        .hasMessageContaining("no room");
+    assertThat(open.song()).isSameAs(SONG);
+    assertThat(open.undoable()).isEmpty();
+    assertThat(shown).containsExactly(SONG.title(), SONG.title());
+  }
+
   @Test
   void selectingASectionKeepsTheScore() {
     open.begin(SONG);

@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -80,12 +79,11 @@ public final class OwnStyles {
    * @throws UnusableFileException when the file is missing, no style, or no song can be drafted
    */
   public static Style tried(Path file) throws UnusableFileException {
-    Style style = StyleFile.read(file);
-    Optional<String> problem = StyleTrial.problem(style);
-    if (problem.isPresent()) {
-      throw new UnusableFileException(file + " is no usable style: " + problem.get() + ".", null);
+    try {
+      return StyleTrial.checked(StyleFile.read(file));
+    } catch (IllegalArgumentException e) {
+      throw new UnusableFileException(file + " is no usable style: " + e.getMessage() + ".", e);
     }
-    return style;
   }
 
   /**

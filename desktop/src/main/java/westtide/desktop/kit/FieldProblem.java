@@ -7,6 +7,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Pane;
+import westtide.file.disk.Plain;
 
 /**
  * What is wrong with the text of a field: the field is outlined in red, and a bubble at it says
@@ -32,8 +33,11 @@ final class FieldProblem {
     field.setAccessibleHelp("");
   }
 
+  private static final int LONGEST = 400;
+
   /** Says what is wrong, beside a pixel of the field. */
-  void say(String sentence, double at) {
+  void say(String whole, double at) {
+    String sentence = Plain.of(whole, LONGEST);
     hide();
     column = at;
     said = true;

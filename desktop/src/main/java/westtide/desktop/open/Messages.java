@@ -8,6 +8,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import westtide.desktop.kit.Controls;
+import westtide.file.disk.Plain;
 
 /**
  * Short sentences at the lower edge: what was done, or what could not be done and what to do
@@ -64,8 +65,11 @@ public final class Messages extends HBox {
     setVisible(false);
   }
 
+  /** Letters of the longest message. */
+  private static final int LONGEST = 400;
+
   private void show(String sentence, boolean bad) {
-    words.setText(sentence);
+    words.setText(Plain.of(sentence == null ? "That did not work." : sentence, LONGEST));
     getStyleClass().remove("bad");
     if (bad) {
       getStyleClass().add("bad");

@@ -337,6 +337,11 @@ public final class PlayDesk {
     }
   }
 
+  /** What is heard was lost or found: whoever shows it shows it anew. */
+  public void outputChanged() {
+    tell();
+  }
+
   private void tell() {
     List.copyOf(watchers).forEach(Runnable::run);
   }

@@ -1,0 +1,264 @@
+package westtide.bench;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.locks.LockSupport;
+import javafx.application.Platform;
+import javafx.event.Event;
+import javafx.scene.Scene;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.stage.Stage;
+import westtide.desktop.Shell;
+import westtide.desktop.Surroundings;
+import westtide.play.AudioOutput;
+import westtide.play.SilentOutput;
+import westtide.rhythm.Hit;
+import westtide.rhythm.Swing;
+import westtide.rhythm.Tempo;
+import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.BriefEdits;
+import westtide.song.edit.DrumEdits;
+import westtide.song.edit.Edit;
+import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
+import westtide.sound.Engine;
+
+/**
+ * Plays a demo in the real window for so many minutes while it is edited four times a second and
+ * rooms are gone through, and says what became of memory, time and late blocks. A block is late
+ * when everything taken before it was heard already; one is excused when a thread that only sleeps
+ * overslept just then, which says that the machine itself was taken away.
+ */
+public final class HourOfEdits {
+  private static final int RATE = 48_000;
+  private static final long EDIT_NANOS = 250_000_000L;
+  private static final long OVERSLEPT_NANOS = 4_000_000L;
+  private static final long EXCUSED_NANOS = 60_000_000L;
+  private static final long SECOND = 1_000_000_000L;
+  private static final long WARM_UP_SECONDS = 180;
+  private static final long REPORTS = 12;
+
+  private final Heard heard = new Heard();
+  private final AtomicLong overslept = new AtomicLong(Long.MIN_VALUE);
+  private final Random random = new Random(5);
+  private long edits;
+
+  /** A silent output that keeps the time and counts blocks that come too late. */
+  private final class Heard implements AudioOutput {
+    private final AudioOutput silent =
+        new SilentOutput(RATE, System::nanoTime, LockSupport::parkNanos);
+    private volatile long frames;
+    private volatile long began;
+    private volatile long late;
+    private volatile long excused;
+    private volatile long quietUntil;
+    private boolean wasBehind;
+
+    @Override
+    public String name() {
+      return silent.name();
+    }
+
+    @Override
+    public boolean audible() {
+      return false;
+    }
+
+    @Override
+    public int rate() {
+      return RATE;
+    }
+
+    @Override
+    public void write(float[] left, float[] right, int length) {
+      long now = System.nanoTime();
+      if (began == 0) {
+        began = now;
+      } else {
+        boolean behind = silent.pending() == 0;
+        if (behind && !wasBehind && now > quietUntil) {
+          count(now);
+        }
+        wasBehind = behind;
+      }
+      frames = frames + length;
+      silent.write(left, right, length);
+    }
+
+    @Override
+    public int pending() {
+      return silent.pending();
+    }
+
+    @Override
+    public void rest() {
+      silent.rest();
+    }
+
+    @Override
+    public void close() {
+      silent.close();
+    }
+
+    /** Blocks that catch up are late once, with the first of them. */
+    private void count(long now) {
+      if (now - overslept.get() < EXCUSED_NANOS) {
+        excused = excused + 1;
+      } else {
+        late = late + 1;
+      }
+    }
+
+    /** Counts from now on. */
+    void beginAgain() {
+      frames = 0;
+      late = 0;
+      excused = 0;
+      began = System.nanoTime();
+      quietUntil = began + SECOND;
+    }
+
+    /** Milliseconds by which what was taken is before the clock. */
+    double ahead() {
+      return 1000.0 * frames / RATE - (System.nanoTime() - began) / 1e6;
+    }
+  }
+
+  private HourOfEdits() {}
+
+  /** Runs for the minutes given and prints a line of tab-separated figures for each report. */
+  public static void main(String[] words) throws Exception {
+    new HourOfEdits().run(Integer.parseInt(words[0]));
+    System.exit(0);
+  }
+
+  private void run(int minutes) throws Exception {
+    Thread sleeper = new Thread(this::sleepLightly, "sleeper");
+    sleeper.setDaemon(true);
+    sleeper.setPriority(Thread.MAX_PRIORITY);
+    sleeper.start();
+    Shell shell = opened();
+    editFor(shell, WARM_UP_SECONDS, WARM_UP_SECONDS);
+    heard.beginAgain();
+    editFor(shell, 60L * minutes, Math.max(60, 60L * minutes / REPORTS));
+  }
+
+  private void editFor(Shell shell, long seconds, long reportEvery) throws InterruptedException {
+    long end = System.nanoTime() + seconds * SECOND;
+    long next = System.nanoTime() + reportEvery * SECOND;
+    List<westtide.review.Stage> rooms = new ArrayList<>(List.of(westtide.review.Stage.values()));
+    while (System.nanoTime() < end) {
+      onWindow(() -> shell.open().apply(edit()));
+      edits++;
+      if (edits % 40 == 0) {
+        westtide.review.Stage room = rooms.get((int) (edits / 40 % rooms.size()));
+        onWindow(() -> shell.go(room));
+      }
+      LockSupport.parkNanos(EDIT_NANOS);
+      if (System.nanoTime() > next) {
+        next += reportEvery * SECOND;
+        report();
+      }
+    }
+  }
+
+  private Shell opened() throws Exception {
+    Path data = Files.createTempDirectory("hour-of-edits");
+    Song song = Demos.read("ferry-without-passengers");
+    Shell[] shell = new Shell[1];
+    CountDownLatch shown = new CountDownLatch(1);
+    Platform.startup(
+        () -> {
+          shell[0] =
+              new Shell(
+                  new Surroundings(
+                      data,
+                      data,
+                      System::currentTimeMillis,
+                      Clock.systemDefaultZone(),
+                      () -> heard));
+          Scene scene = shell[0].scene(1280, 800);
+          Stage stage = new Stage();
+          stage.setScene(scene);
+          stage.show();
+          shell[0].begin(song);
+          shell[0].open().select(3);
+          press(scene, KeyCode.L);
+          press(scene, KeyCode.P);
+          shown.countDown();
+        });
+    shown.await();
+    return shell[0];
+  }
+
+  private static void press(Scene scene, KeyCode key) {
+    Event.fireEvent(
+        scene.getRoot(),
+        new KeyEvent(KeyEvent.KEY_PRESSED, "", "", key, false, false, false, false));
+  }
+
+  private static void onWindow(Runnable work) throws InterruptedException {
+    CountDownLatch done = new CountDownLatch(1);
+    Platform.runLater(
+        () -> {
+          work.run();
+          done.countDown();
+        });
+    done.await();
+  }
+
+  private void sleepLightly() {
+    while (true) {
+      long before = System.nanoTime();
+      LockSupport.parkNanos(1_000_000);
+      long now = System.nanoTime();
+      if (now - before > 1_000_000 + OVERSLEPT_NANOS) {
+        overslept.set(now);
+      }
+    }
+  }
+
+  /** What lives after everything dead was collected; the blocks of that moment do not count. */
+  private void report() {
+    heard.quietUntil = Long.MAX_VALUE;
+    System.gc();
+    Runtime runtime = Runtime.getRuntime();
+    double used = (runtime.totalMemory() - runtime.freeMemory()) / (double) (1 << 20);
+    double seconds = (System.nanoTime() - heard.began) / 1e9;
+    System.out.printf(
+        Locale.ROOT,
+        "%.1f\t%d\t%.1f\t%.1f\t%d\t%d\t%d%n",
+        seconds / 60,
+        edits,
+        used,
+        heard.ahead(),
+        heard.frames / Engine.BLOCK,
+        heard.late,
+        heard.excused);
+    heard.quietUntil = System.nanoTime() + SECOND;
+  }
+
+  private Edit edit() {
+    DrumEdits drums = new DrumEdits(PartId.of("drums"), "A");
+    int step = random.nextInt(32);
+    return switch (random.nextInt(5)) {
+      case 0 -> BriefEdits.tempo(Tempo.of(118 + random.nextInt(8)));
+      case 1 -> BriefEdits.swing(Swing.of(50 + random.nextInt(12)));
+      case 2 ->
+          drums.place(
+              DrumVoice.CLOSED_HAT.lane(), Hit.of(step, 40 + random.nextInt(80)).withStrokes(3));
+      case 3 -> drums.place(DrumVoice.KICK.lane(), Hit.of(step, 60 + random.nextInt(60)));
+      default ->
+          MixEdits.mix(PartId.of("keys"), "level", mix -> mix.withLevel(-160 + random.nextInt(60)));
+    };
+  }
+}
