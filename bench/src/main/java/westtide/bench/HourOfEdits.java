@@ -1,5 +1,7 @@
 package westtide.bench;
 
+import java.io.BufferedReader;
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -35,8 +37,8 @@ import westtide.sound.Engine;
 /**
  * Plays a demo in the real window for so many minutes while it is edited four times a second and
  * rooms are gone through, and says what became of memory, time and late blocks. A block is late
- * when everything taken before it was heard already; one is excused when a thread that only sleeps
- * overslept just then, which says that the machine itself was taken away.
+ * when everything taken before it was heard already; one is excused when a process of its own that
+ * only sleeps overslept just then, which says that the machine itself was taken away.
  */
 public final class HourOfEdits {
   private static final int RATE = 48_000;
@@ -137,19 +139,37 @@ public final class HourOfEdits {
 
   /** Runs for the minutes given and prints a line of tab-separated figures for each report. */
   public static void main(String[] words) throws Exception {
+    if (words[0].equals("sleep")) {
+      sleepLightly();
+      return;
+    }
     new HourOfEdits().run(Integer.parseInt(words[0]));
     System.exit(0);
   }
 
   private void run(int minutes) throws Exception {
-    Thread sleeper = new Thread(this::sleepLightly, "sleeper");
-    sleeper.setDaemon(true);
-    sleeper.setPriority(Thread.MAX_PRIORITY);
-    sleeper.start();
-    Shell shell = opened();
-    editFor(shell, WARM_UP_SECONDS, WARM_UP_SECONDS);
-    heard.beginAgain();
-    editFor(shell, 60L * minutes, Math.max(60, 60L * minutes / REPORTS));
+    Process sleeper =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:+UseSerialGC",
+                "-Xmx32m",
+                "-cp",
+                System.getProperty("java.class.path"),
+                HourOfEdits.class.getName(),
+                "sleep")
+            .redirectError(ProcessBuilder.Redirect.DISCARD)
+            .start();
+    Thread listener = new Thread(() -> listenTo(sleeper), "sleeper");
+    listener.setDaemon(true);
+    listener.start();
+    try {
+      Shell shell = opened();
+      editFor(shell, WARM_UP_SECONDS, WARM_UP_SECONDS);
+      heard.beginAgain();
+      editFor(shell, 60L * minutes, Math.max(60, 60L * minutes / REPORTS));
+    } finally {
+      sleeper.destroy();
+    }
   }
 
   private void editFor(Shell shell, long seconds, long reportEvery) throws InterruptedException {
@@ -216,14 +236,26 @@ public final class HourOfEdits {
     done.await();
   }
 
-  private void sleepLightly() {
+  /** A process that only sleeps says when it overslept: nothing of ours kept it from waking. */
+  private static void sleepLightly() {
     while (true) {
       long before = System.nanoTime();
       LockSupport.parkNanos(1_000_000);
       long now = System.nanoTime();
       if (now - before > 1_000_000 + OVERSLEPT_NANOS) {
-        overslept.set(now);
+        System.out.println(now);
       }
+    }
+  }
+
+  /** The clock of both processes is that of the machine. */
+  private void listenTo(Process sleeper) {
+    try (BufferedReader lines = sleeper.inputReader()) {
+      for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+        overslept.set(Long.parseLong(line));
+      }
+    } catch (IOException e) {
+      System.err.println("the sleeper was not heard: " + e);
     }
   }
 

@@ -1,7 +1,6 @@
 package westtide.desktop;
 
 import java.util.List;
-import westtide.file.disk.Folders;
 
 /** The entry of the application; exit status 2 when the words make no sense. */
 public final class Main {
@@ -9,7 +8,6 @@ public final class Main {
 
   /** Checks the words and opens the window. */
   public static void main(String[] words) {
-    Folders.ofUser();
     try {
       Words.of(List.of(words));
     } catch (IllegalArgumentException e) {

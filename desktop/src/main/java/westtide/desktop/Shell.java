@@ -233,6 +233,11 @@ public final class Shell {
     }
   }
 
+  /** Says what one should know of the surroundings. */
+  void notice(String sentence) {
+    messages.notice(sentence);
+  }
+
   /** The window came in front: somebody may have written the open file meanwhile. */
   void inFront() {
     files.lookAgain();
@@ -312,7 +317,7 @@ public final class Shell {
   /** Logs what nobody expected and says that nothing was lost. */
   void unexpected(Throwable problem) {
     LOG.error("Something unexpected went wrong in the window", problem);
-    messages.failed("That did not work; nothing was lost, and the log says more.");
+    messages.unexpected();
   }
 
   /**

@@ -27,10 +27,10 @@ public record Surroundings(
   private static final int RATE = 48_000;
 
   /** Those of this machine and this user. */
-  static Surroundings ofUser() {
+  static Surroundings of(Folders folders) {
     Path home = Path.of(System.getProperty("user.home"));
     return new Surroundings(
-        Folders.ofUser().data(),
+        folders.data(),
         Files.isDirectory(home) ? home : Path.of("").toAbsolutePath(),
         System::currentTimeMillis,
         Clock.systemDefaultZone(),

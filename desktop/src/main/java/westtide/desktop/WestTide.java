@@ -9,6 +9,7 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import westtide.desktop.open.Look;
 import westtide.desktop.open.WindowMemory;
+import westtide.file.disk.Folders;
 
 /** The application: one window around a {@link Shell}. */
 public final class WestTide extends Application {
@@ -19,9 +20,10 @@ public final class WestTide extends Application {
 
   @Override
   public void start(Stage stage) {
+    Folders folders = Folders.ofUser();
     Words words = Words.of(getParameters().getRaw());
     Look.load();
-    shell = new Shell(Surroundings.ofUser());
+    shell = new Shell(Surroundings.of(folders));
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.setTitle("West Tide");
     WindowMemory last = shell.appearance().memory();
@@ -53,6 +55,7 @@ public final class WestTide extends Application {
             });
     stage.show();
     begin(words, stage);
+    folders.notice().ifPresent(shell::notice);
     words
         .exitAfter()
         .ifPresent(

@@ -144,6 +144,22 @@ class KeptWorkTest extends WindowTest {
     waitFor(() -> kept().isPresent());
   }
 
+  /** A folder that cannot be written is told once, and tried again until it can. */
+  @Test
+  void workThatCannotBeKeptIsToldOnceAndTriedAgain() throws Exception {
+    Path unsaved = folder.resolve("data").resolve("unsaved");
+    Files.createDirectories(unsaved.getParent());
+    Files.writeString(unsaved, "in the way");
+    interact(() -> shell.open().apply(BriefEdits.title("Cannot be kept")));
+    waitFor(() -> shown("#message") && words("#message-words").contains("cannot be kept just now"));
+    clickOn("#message-close");
+    settle();
+    interact(() -> shell.open().apply(BriefEdits.title("Still cannot")));
+    Files.delete(unsaved);
+    waitFor(() -> kept().isPresent());
+    assertThat(shown("#message")).isFalse();
+  }
+
   private Optional<Path> kept() throws IOException {
     Path unsaved = folder.resolve("data").resolve("unsaved");
     if (!Files.isDirectory(unsaved)) {

@@ -221,11 +221,27 @@ abstract class WindowTest {
 
   void waitFor(int seconds, Callable<Boolean> condition) {
     try {
-      WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, condition);
+      WaitForAsyncUtils.waitFor(seconds, TimeUnit.SECONDS, () -> asked(condition));
     } catch (TimeoutException e) {
       throw new AssertionError("waited " + seconds + " s in vain", e);
     }
     settle();
+  }
+
+  /** Conditions look at the window where nothing changes it meanwhile. */
+  private boolean asked(Callable<Boolean> condition) {
+    boolean[] answer = new boolean[1];
+    interact(
+        () -> {
+          try {
+            answer[0] = condition.call();
+          } catch (RuntimeException e) {
+            throw e;
+          } catch (Exception e) {
+            throw new IllegalStateException(e);
+          }
+        });
+    return answer[0];
   }
 
   boolean shown(String query) {

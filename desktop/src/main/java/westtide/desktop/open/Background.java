@@ -62,8 +62,7 @@ public final class Background {
           () -> messages.failed("There is not enough memory for that; nothing was lost."));
     } catch (RuntimeException | Error e) {
       LOG.error("Work beside the window failed unexpectedly", e);
-      Platform.runLater(
-          () -> messages.failed("That did not work; nothing was lost, and the log says more."));
+      Platform.runLater(messages::unexpected);
     }
   }
 

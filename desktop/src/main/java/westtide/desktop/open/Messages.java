@@ -8,6 +8,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import westtide.desktop.kit.Controls;
+import westtide.file.disk.Folders;
 import westtide.file.disk.Plain;
 
 /**
@@ -51,6 +52,14 @@ public final class Messages extends HBox {
   public void failed(String sentence) {
     good.stop();
     show(sentence, true);
+  }
+
+  /** Says that something nobody expected went wrong, and where the log is. */
+  public void unexpected() {
+    failed(
+        "That did not work; nothing was lost. "
+            + System.getProperty(Folders.PROPERTY, "The data folder")
+            + "/west-tide.log says more.");
   }
 
   /** The person goes elsewhere: what failed here is not said there. */
