@@ -43,7 +43,6 @@ import westtide.sound.Engine;
 public final class HourOfEdits {
   private static final int RATE = 48_000;
   private static final long EDIT_NANOS = 250_000_000L;
-  private static final long OVERSLEPT_NANOS = 4_000_000L;
   private static final long EXCUSED_NANOS = 60_000_000L;
   private static final long SECOND = 1_000_000_000L;
   private static final long WARM_UP_SECONDS = 180;
@@ -139,10 +138,6 @@ public final class HourOfEdits {
 
   /** Runs for the minutes given and prints a line of tab-separated figures for each report. */
   public static void main(String[] words) throws Exception {
-    if (words[0].equals("sleep")) {
-      sleepLightly();
-      return;
-    }
     new HourOfEdits().run(Integer.parseInt(words[0]));
     System.exit(0);
   }
@@ -155,8 +150,7 @@ public final class HourOfEdits {
                 "-Xmx32m",
                 "-cp",
                 System.getProperty("java.class.path"),
-                HourOfEdits.class.getName(),
-                "sleep")
+                LightSleeper.class.getName())
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     Thread listener = new Thread(() -> listenTo(sleeper), "sleeper");
@@ -234,18 +228,6 @@ public final class HourOfEdits {
           done.countDown();
         });
     done.await();
-  }
-
-  /** A process that only sleeps says when it overslept: nothing of ours kept it from waking. */
-  private static void sleepLightly() {
-    while (true) {
-      long before = System.nanoTime();
-      LockSupport.parkNanos(1_000_000);
-      long now = System.nanoTime();
-      if (now - before > 1_000_000 + OVERSLEPT_NANOS) {
-        System.out.println(now);
-      }
-    }
   }
 
   /** The clock of both processes is that of the machine. */
