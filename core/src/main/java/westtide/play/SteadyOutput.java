@@ -24,6 +24,7 @@ public final class SteadyOutput implements AudioOutput {
   private final AudioOutput silence;
   private final LongSupplier nanos;
   private final ScheduledExecutorService keeper;
+  private final long everyMs;
   private volatile Consumer<Boolean> told = found -> {};
   private volatile AudioOutput current;
   private volatile AudioOutput lost;
@@ -40,6 +41,16 @@ public final class SteadyOutput implements AudioOutput {
    */
   public SteadyOutput(
       Supplier<Optional<AudioOutput>> devices, AudioOutput silence, LongSupplier nanos) {
+    this(devices, silence, nanos, CHECK_EVERY_MS);
+  }
+
+  /** One that looks after its device only when it is asked to where {@code everyMs} is 0. */
+  SteadyOutput(
+      Supplier<Optional<AudioOutput>> devices,
+      AudioOutput silence,
+      LongSupplier nanos,
+      long everyMs) {
+    this.everyMs = everyMs;
     this.devices = devices;
     this.silence = silence;
     this.nanos = nanos;
@@ -58,12 +69,13 @@ public final class SteadyOutput implements AudioOutput {
   @Override
   public void watch(Consumer<Boolean> listener) {
     told = listener;
-    keeper.scheduleWithFixedDelay(
-        this::check, CHECK_EVERY_MS, CHECK_EVERY_MS, TimeUnit.MILLISECONDS);
+    if (everyMs > 0) {
+      keeper.scheduleWithFixedDelay(this::check, everyMs, everyMs, TimeUnit.MILLISECONDS);
+    }
   }
 
   /** Lets a stuck device go, closes a lost one, and looks for another one while it is wanted. */
-  synchronized void check() {
+  void check() {
     long now = nanos.getAsLong();
     long since = writingSince;
     if (since != Long.MIN_VALUE && now - since > STUCK_NANOS) {

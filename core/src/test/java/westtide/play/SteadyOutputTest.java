@@ -80,7 +80,7 @@ class SteadyOutputTest {
 
   private SteadyOutput output() {
     SteadyOutput output =
-        new SteadyOutput(() -> Optional.ofNullable(devices.poll()), silence, nanos::get);
+        new SteadyOutput(() -> Optional.ofNullable(devices.poll()), silence, nanos::get, 0);
     output.watch(told::add);
     return output;
   }

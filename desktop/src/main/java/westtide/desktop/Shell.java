@@ -142,7 +142,12 @@ public final class Shell {
             new LevelsRoom(desk),
             new DeliverRoom(desk));
     this.bridge =
-        new Bridge(open, new PlayBar(play, this::listening), this::find, this::keys, files::save);
+        new Bridge(
+            open,
+            new PlayBar(play, this::listening),
+            this::find,
+            this::keys,
+            new Bridge.Saving(files::save, files::versions));
     this.course = new Course(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide =

@@ -13,10 +13,12 @@ import westtide.review.Stage;
 import westtide.score.Score;
 import westtide.song.Cell;
 import westtide.song.Level;
+import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
 
 /** What is dragged on the form: walls, heads, signs and the energy a section is to have. */
@@ -157,5 +159,29 @@ class TankPullsTest extends TrapSongTest {
     assertThat(song().alternatives().count()).isEqualTo(2);
     press("#alternative-remove");
     assertThat(song().form()).hasToString(first);
+  }
+
+  /** Sixteen parts and twelve sections stand in the usual window once the page is folded. */
+  @Test
+  void sixteenPartsAndTwelveSectionsAreSeenAtOnce() {
+    interact(
+        () -> {
+          for (int i = 0; song().parts().size() < 16; i++) {
+            PartId more = PartId.of("more" + i);
+            shell.open().apply(new PartEdits(KEYS).duplicate(more));
+          }
+        });
+    type(
+        "#form-line",
+        "intro 8, hook 16, verse 16, pre-hook 8, hook 16, verse 16, hook 16, bridge 8, tag 6 beats,"
+            + " gap 2 beats, hook 16, outro 8");
+    press("#form-page-tank");
+    assertThat(song().form().sections()).hasSize(12);
+    for (int section = 0; section < 12; section++) {
+      for (Part part : song().parts()) {
+        String tank = "#tank-" + section + "-" + part.id() + "-0";
+        assertThat(shown(tank)).as(tank).isTrue();
+      }
+    }
   }
 }

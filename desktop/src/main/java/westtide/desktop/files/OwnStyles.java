@@ -8,9 +8,9 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import westtide.compose.StyleTrial;
 import westtide.file.StyleFile;
 import westtide.file.disk.UnusableFileException;
+import westtide.review.StyleTrial;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 

@@ -27,7 +27,7 @@ final class VersionsPanel extends VBox {
     }
     ScrollPane scroll = new ScrollPane(rows);
     scroll.setFitToWidth(true);
-    scroll.setPrefViewportHeight(380);
+    scroll.setPrefViewportHeight(Math.min(380, 60 + 80.0 * versions.size()));
     getChildren()
         .addAll(
             Controls.title("Saved versions"),

@@ -36,7 +36,7 @@ record TankLayout(
   /** How near a section can be looked at. */
   static final int CLOSEST = 16;
 
-  private static final double LOWEST_ROW = 16;
+  private static final double LOWEST_ROW = 15.5;
   private static final double HIGHEST_ROW = 74;
   private static final double OUT_OF_SIGHT = -10;
 

@@ -212,13 +212,22 @@ final class TankSheet extends Drawing {
     TankMark head = TankMark.head(index);
     thing(name, "section-" + index, "section", words, choice.marks().contains(head));
     fit(name, right - left - 7);
-    boolean wide = right - left > scaled(56) || section.length().cut(choice.meter());
-    String bars = wide ? section.length().words(choice.meter()) : String.valueOf(section.bars());
+    String bars = lengthIn(section, right - left > scaled(56));
     Text below = textBelow(name, linked.isEmpty() ? bars : linked + " " + bars, "soft");
     fit(below, right - left - 7);
     if (choice.marks().contains(head)) {
       chosenRing(left + 1, 2, right - left - 2, place().top() - 6);
     }
+  }
+
+  /** A length in words; where there is little room bars are a number, and beats have a note. */
+  private String lengthIn(Section section, boolean wide) {
+    if (wide) {
+      return section.length().words(choice.meter());
+    }
+    return section.length().cut(choice.meter())
+        ? section.beats(choice.meter()) + " ♩"
+        : String.valueOf(section.bars());
   }
 
   /** What announces and lands bars, as shapes and in words. */

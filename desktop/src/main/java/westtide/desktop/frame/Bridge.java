@@ -39,10 +39,20 @@ public final class Bridge extends HBox {
   private final Button history;
   private final OpenSong open;
   private final PlayBar play;
+  private final Runnable versions;
+
+  /**
+   * What keeps the song.
+   *
+   * @param save writes it to its file
+   * @param versions shows what was written before
+   */
+  public record Saving(Runnable save, Runnable versions) {}
 
   /** The bar over everything: what the song is, playing, files and actions. */
-  public Bridge(OpenSong open, PlayBar play, Runnable find, Runnable keys, Runnable save) {
+  public Bridge(OpenSong open, PlayBar play, Runnable find, Runnable keys, Saving saving) {
     this.open = open;
+    this.versions = saving.versions();
     this.play = play;
     getStyleClass().add("bridge");
     VBox name = Controls.column(0, title, project);
@@ -74,7 +84,7 @@ public final class Bridge extends HBox {
     keyCard.setAccessibleText("Keys   ?");
     Controls.explained(keyCard, "Every key, here and anywhere   ?");
     keyCard.getStyleClass().setAll("button", "find");
-    Button saver = Controls.action("save", "save", save);
+    Button saver = Controls.action("save", "save", saving.save());
     getChildren()
         .addAll(
             name,
@@ -116,7 +126,7 @@ public final class Bridge extends HBox {
 
   /** Opens the list of what was done. */
   public void openHistory() {
-    open.steps().ifPresent(steps -> HistoryList.open(history, steps, open::goTo));
+    open.steps().ifPresent(steps -> HistoryList.open(history, steps, open::goTo, versions));
   }
 
   /** Shows where the song is in this frame. */

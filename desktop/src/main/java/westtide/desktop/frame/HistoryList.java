@@ -17,7 +17,7 @@ final class HistoryList extends VBox {
   private HistoryList() {}
 
   /** Opens the list under a button. */
-  static void open(Button owner, History history, IntConsumer goTo) {
+  static void open(Button owner, History history, IntConsumer goTo, Runnable versions) {
     HistoryList list = new HistoryList();
     VBox rows = new VBox(1);
     RovingFocus focus = RovingFocus.over(rows, rows::getChildren);
@@ -44,7 +44,15 @@ final class HistoryList extends VBox {
     scroll.setPrefViewportHeight(Math.min(HEIGHT, 30.0 * rows.getChildren().size()));
     list.setPrefWidth(360);
     list.setId("history-list");
-    list.getChildren().add(scroll);
+    Button saved =
+        Controls.action(
+            "history-versions",
+            "saved versions of this song …",
+            () -> {
+              floating[0].close();
+              versions.run();
+            });
+    list.getChildren().addAll(scroll, saved);
     focus.enterAt(present);
     floating[0] = Floating.under(owner, list);
     rows.getChildren().get(present).requestFocus();

@@ -59,7 +59,7 @@ public final class StartSheet extends VBox {
     getStyleClass().add("start");
     setAlignment(Pos.CENTER);
     setPadding(new Insets(20, 60, 20, 60));
-    setSpacing(18);
+    setSpacing(left.isEmpty() ? 18 : 8);
     getChildren()
         .addAll(
             Controls.label("West Tide", "grand-title"),

@@ -1,6 +1,7 @@
-package westtide.compose;
+package westtide.review;
 
 import java.util.Optional;
+import westtide.compose.SongDraft;
 import westtide.score.Score;
 import westtide.style.Style;
 
