@@ -159,6 +159,7 @@ public final class HourOfEdits {
     try {
       Shell shell = opened();
       editFor(shell, WARM_UP_SECONDS, WARM_UP_SECONDS);
+      LockSupport.parkNanos(5 * SECOND);
       heard.beginAgain();
       editFor(shell, 60L * minutes, Math.max(60, 60L * minutes / REPORTS));
     } finally {
@@ -243,6 +244,7 @@ public final class HourOfEdits {
 
   /** What lives after everything dead was collected; the blocks of that moment do not count. */
   private void report() {
+    double ahead = heard.ahead();
     heard.quietUntil = Long.MAX_VALUE;
     System.gc();
     Runtime runtime = Runtime.getRuntime();
@@ -254,7 +256,7 @@ public final class HourOfEdits {
         seconds / 60,
         edits,
         used,
-        heard.ahead(),
+        ahead,
         heard.frames / Engine.BLOCK,
         heard.late,
         heard.excused);

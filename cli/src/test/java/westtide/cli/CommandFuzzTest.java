@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
  */
 @Tag("fuzz")
 class CommandFuzzTest {
-  private static final long SECONDS = Long.getLong("fuzz.seconds", 15);
+  private static final long SECONDS = Long.getLong("fuzz.seconds", 24);
   private static final long SEED = Long.getLong("fuzz.seed", 1);
   private static final List<String> WORDS =
       List.of(

@@ -27,7 +27,7 @@ import westtide.style.Style;
  */
 @Tag("fuzz")
 class FuzzTest {
-  private static final long SECONDS = Long.getLong("fuzz.seconds", 15);
+  private static final long SECONDS = Long.getLong("fuzz.seconds", 24);
   private static final long SEED = Long.getLong("fuzz.seed", 1);
   private static final ObjectMapper MAPPER = new ObjectMapper();
 

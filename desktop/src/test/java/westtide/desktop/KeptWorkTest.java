@@ -62,6 +62,7 @@ class KeptWorkTest extends WindowTest {
     waitFor(() -> shown("#question"));
     press("#question-theirs");
     waitFor(() -> song().title().equals("Changed again"));
+    assertThat(SongLock.of(file, Clock.systemUTC()).lock()).as("it is still ours").isEmpty();
     assertThat(words("#saved-state")).isEqualTo("saved");
   }
 

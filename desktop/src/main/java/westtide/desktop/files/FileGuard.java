@@ -61,6 +61,21 @@ final class FileGuard {
     held = Optional.of(grip);
   }
 
+  /** Gives back a hold that came to nothing, unless it is the one that is held. */
+  synchronized void drop(Grip grip) {
+    if (held.filter(own -> own.lock().equals(grip.lock())).isEmpty()) {
+      grip.release();
+    }
+  }
+
+  /** Lets the file go unless it is this one. */
+  synchronized void keepOnly(Optional<Path> file) {
+    Optional<Path> wanted = file.map(Path::toAbsolutePath);
+    if (!held.map(grip -> grip.file().path()).equals(wanted)) {
+      release();
+    }
+  }
+
   /** Lets the file go. */
   synchronized void release() {
     held.ifPresent(Grip::release);

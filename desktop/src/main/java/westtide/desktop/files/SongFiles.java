@@ -48,7 +48,7 @@ public final class SongFiles {
     this.background = background;
     this.kept = kept;
     this.guard = new FileGuard(kept.versions().clock());
-    open.watchOpening(guard::release);
+    open.watchOpening(() -> guard.keepOnly(open.file()));
   }
 
   /** Gives back what other windows wait for; the last thing before the end. */
@@ -158,11 +158,11 @@ public final class SongFiles {
         open.open(read.song(), file);
       }
     } catch (RuntimeException e) {
-      loaded.grip().release();
+      guard.drop(loaded.grip());
       throw e;
     }
     if (read.newer()) {
-      loaded.grip().release();
+      guard.drop(loaded.grip());
       messages.notice(
           file.getFileName()
               + " was written by a newer version. It opened as a copy; saving asks for a name, so"
@@ -318,7 +318,12 @@ public final class SongFiles {
                     + grip.owner().get()
                     + "; save under another name.");
           }
-          SongFile.write(song, file);
+          try {
+            SongFile.write(song, file);
+          } catch (IOException e) {
+            guard.drop(grip);
+            throw e;
+          }
           return new Written(file, grip.asWritten(), keepVersion(song, file));
         },
         written -> {
