@@ -13,6 +13,12 @@ public sealed interface PartHabit {
   /** Its General MIDI program, 0 to 127. */
   int program();
 
+  private static void check(String what, int value) {
+    if (value < 0 || value > 127) {
+      throw new IllegalArgumentException(what + " is 0 to 127, but was " + value);
+    }
+  }
+
   /**
    * The chord part.
    *
@@ -20,7 +26,12 @@ public sealed interface PartHabit {
    * @param program General MIDI program
    * @param range where it stands
    */
-  record Keys(String name, int program, VoicingRange range) implements PartHabit {}
+  record Keys(String name, int program, VoicingRange range) implements PartHabit {
+    /** Checks the program. */
+    public Keys {
+      check("a program", program);
+    }
+  }
 
   /**
    * The lead line.
@@ -34,6 +45,17 @@ public sealed interface PartHabit {
    */
   record Lead(String name, int program, int low, int high, boolean bright, LineLanguage language)
       implements PartHabit {
+    /** Checks the program and the range, an octave or more. */
+    public Lead {
+      check("a program", program);
+      check("the lowest note of a lead", low);
+      check("the highest note of a lead", high);
+      if (high - low < 12) {
+        throw new IllegalArgumentException(
+            "a lead has an octave or more, but was " + low + " to " + high);
+      }
+    }
+
     /** The same with another interval habit. */
     public Lead withBright(boolean other) {
       return new Lead(name, program, low, high, other, language);
@@ -52,7 +74,13 @@ public sealed interface PartHabit {
    */
   record Bass808(
       String name, int program, KickLink link, List<Figure> figures, int lowest, LowHabit grammar)
-      implements PartHabit {}
+      implements PartHabit {
+    /** Checks the program and the lowest note. */
+    public Bass808 {
+      check("a program", program);
+      check("the lowest note of an 808", lowest);
+    }
+  }
 
   /**
    * The bass.
@@ -64,5 +92,11 @@ public sealed interface PartHabit {
    * @param grammar how it speaks
    */
   record Bass(String name, int program, List<Figure> figures, int lowest, LowHabit grammar)
-      implements PartHabit {}
+      implements PartHabit {
+    /** Checks the program and the lowest note. */
+    public Bass {
+      check("a program", program);
+      check("the lowest note of a bass", lowest);
+    }
+  }
 }

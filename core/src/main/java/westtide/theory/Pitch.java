@@ -56,9 +56,13 @@ public record Pitch(NoteName name, int octave) {
     if (!matcher.matches()) {
       return Optional.empty();
     }
-    NoteName name = NoteName.parse(matcher.group(1));
-    int midi = midi(name, Integer.parseInt(matcher.group(2)));
-    return midi < 0 || midi > 127 ? Optional.empty() : Optional.of(of(midi, name));
+    Optional<NoteName> name = NoteName.find(matcher.group(1));
+    boolean far = matcher.group(2).length() > 2;
+    if (name.isEmpty() || far) {
+      return Optional.empty();
+    }
+    int midi = midi(name.get(), Integer.parseInt(matcher.group(2)));
+    return midi < 0 || midi > 127 ? Optional.empty() : Optional.of(of(midi, name.get()));
   }
 
   /** The frequency of a MIDI note in Hz, in equal temperament at A4 = 440 Hz (ISO 16). */

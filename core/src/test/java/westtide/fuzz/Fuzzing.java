@@ -59,7 +59,7 @@ final class Fuzzing {
   /** What broke, a line each; empty when everything held. */
   List<String> run(Maker maker, Promise promise) throws IOException {
     List<String> out = new ArrayList<>();
-    ExecutorService runner = Executors.newSingleThreadExecutor();
+    Runner runner = new Runner();
     long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
     try {
       for (long i = 0; System.nanoTime() < end && out.size() < 10; i++) {
@@ -74,7 +74,7 @@ final class Fuzzing {
         }
       }
     } finally {
-      runner.shutdownNow();
+      runner.close();
     }
     System.out.println(
         name
@@ -96,30 +96,47 @@ final class Fuzzing {
     return told + (trace.length == 0 ? "" : " at " + trace[0]);
   }
 
-  private static Optional<Throwable> broken(ExecutorService runner, Promise promise, byte[] input) {
-    Callable<Void> work =
-        () -> {
-          promise.hold(input);
-          return null;
-        };
-    Future<Void> future = runner.submit(work);
-    try {
-      future.get(PATIENCE_S, TimeUnit.SECONDS);
-      return Optional.empty();
-    } catch (ExecutionException e) {
-      return Optional.of(e.getCause());
-    } catch (TimeoutException e) {
-      future.cancel(true);
-      return Optional.of(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      return Optional.empty();
+  /** What breaks; what takes too long is tried once more, since machines are taken away. */
+  private static Optional<Throwable> broken(Runner runner, Promise promise, byte[] input) {
+    Optional<Throwable> first = runner.broken(promise, input);
+    boolean slow = first.filter(TimeoutException.class::isInstance).isPresent();
+    return slow ? runner.broken(promise, input) : first;
+  }
+
+  /** Tries inputs on a thread that is left behind when one of them never ends. */
+  private static final class Runner implements AutoCloseable {
+    private ExecutorService thread = Executors.newSingleThreadExecutor();
+
+    Optional<Throwable> broken(Promise promise, byte[] input) {
+      Callable<Void> work =
+          () -> {
+            promise.hold(input);
+            return null;
+          };
+      Future<Void> future = thread.submit(work);
+      try {
+        future.get(PATIENCE_S, TimeUnit.SECONDS);
+        return Optional.empty();
+      } catch (ExecutionException e) {
+        return Optional.of(e.getCause());
+      } catch (TimeoutException e) {
+        thread.shutdownNow();
+        thread = Executors.newSingleThreadExecutor();
+        return Optional.of(e);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+        return Optional.empty();
+      }
+    }
+
+    @Override
+    public void close() {
+      thread.shutdownNow();
     }
   }
 
   /** Takes pieces away as long as the same thing breaks. */
-  private static byte[] smaller(
-      ExecutorService runner, Promise promise, byte[] input, Throwable broken) {
+  private static byte[] smaller(Runner runner, Promise promise, byte[] input, Throwable broken) {
     if (broken instanceof TimeoutException) {
       return input;
     }

@@ -145,6 +145,6 @@ class BriefDecisionsTest extends WindowTest {
     assertThat(file).doesNotExist();
     type("#own-style-path", folder.resolve("none.style.json").toString());
     press("#own-style-read");
-    assertHas(words("#own-style-summary"), "cannot be read");
+    assertHas(words("#own-style-summary"), "does not exist");
   }
 }
