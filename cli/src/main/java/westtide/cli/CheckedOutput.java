@@ -31,8 +31,12 @@ final class CheckedOutput extends FilterOutputStream {
 
   /** What went wrong, as a sentence; whoever stops reading early is no failure. */
   Optional<String> failure() {
-    return Optional.ofNullable(first)
-        .map(WholeFile::reason)
+    return Optional.ofNullable(first).flatMap(CheckedOutput::told);
+  }
+
+  /** What a failure of the standard output is, as a sentence; empty when nobody reads on. */
+  static Optional<String> told(IOException failure) {
+    return Optional.of(WholeFile.reason(failure))
         .filter(why -> !why.contains("Broken pipe"))
         .map(why -> "the standard output could not be written: " + why + ".");
   }

@@ -90,7 +90,7 @@ final class ExportCommand implements Callable<Integer> {
     opened.notices().forEach(spec.commandLine().getErr()::println);
     Score score = Score.of(opened.song());
     if (midi != null) {
-      if (StandardOutput.ofProcess().write(midi, to -> MidiFile.write(score, slides, to))) {
+      if (StandardOutput.write(midi, to -> MidiFile.write(score, slides, to))) {
         out.println(midi);
       }
       MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
@@ -117,8 +117,8 @@ final class ExportCommand implements Callable<Integer> {
     if (wav != null) {
       Bounce.Written[] written = new Bounce.Written[1];
       boolean file =
-          StandardOutput.ofProcess()
-              .write(wav, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
+          StandardOutput.write(
+              wav, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
       if (file) {
         say(out, written[0]);
       }

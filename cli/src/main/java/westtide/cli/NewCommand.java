@@ -107,7 +107,7 @@ final class NewCommand implements Callable<Integer> {
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
     Song song = lined(grooved(song(draft)));
-    if (!StandardOutput.ofProcess().write(file, to -> SongFile.write(song, to))) {
+    if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }
     spec.commandLine()

@@ -3,24 +3,13 @@ package westtide.cli;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.function.Supplier;
-import westtide.file.disk.WholeFile;
+import java.util.Optional;
 
 /** Files that go to the standard output because they are called {@code -}. */
 final class StandardOutput {
-  private final Supplier<OutputStream> out;
-
-  StandardOutput(Supplier<OutputStream> out) {
-    this.out = out;
-  }
-
-  /** The standard output of this process, which tells when its disk is full. */
-  static StandardOutput ofProcess() {
-    return new StandardOutput(() -> new FileOutputStream(FileDescriptor.out));
-  }
+  private StandardOutput() {}
 
   /** Writes a file. */
   interface Writer {
@@ -36,7 +25,7 @@ final class StandardOutput {
    *
    * @throws IOException when it cannot be written
    */
-  boolean write(Path file, Writer writer) throws IOException {
+  static boolean write(Path file, Writer writer) throws IOException {
     if (!means(file)) {
       writer.write(file);
       return true;
@@ -47,19 +36,22 @@ final class StandardOutput {
     folder.toFile().deleteOnExit();
     try {
       writer.write(whole);
-      OutputStream to = out.get();
-      Files.copy(whole, to);
-      to.flush();
-    } catch (IOException e) {
-      if (WholeFile.reason(e).contains("Broken pipe")) {
-        return false;
-      }
-      throw new IOException(
-          "the standard output could not be written: " + WholeFile.reason(e) + ".", e);
+      copyOut(whole);
     } finally {
       Files.deleteIfExists(whole);
       Files.deleteIfExists(folder);
     }
     return false;
+  }
+
+  private static void copyOut(Path whole) throws IOException {
+    try {
+      Files.copy(whole, new FileOutputStream(FileDescriptor.out));
+    } catch (IOException e) {
+      Optional<String> told = CheckedOutput.told(e);
+      if (told.isPresent()) {
+        throw new IOException(told.get(), e);
+      }
+    }
   }
 }

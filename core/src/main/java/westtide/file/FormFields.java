@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import westtide.song.Alternatives;
 import westtide.song.Cell;
 import westtide.song.CellSound;
@@ -88,24 +89,10 @@ final class FormFields {
             .put("section", section.word().toString())
             .put("bars", section.bars())
             .put("progression", section.progression());
-    ObjectNode cells = out.putObject("cells");
-    section
-        .cells()
-        .forEach(
-            (part, list) -> {
-              ArrayNode array = cells.putArray(part.value());
-              list.forEach(cell -> array.add(cell(cell)));
-            });
+    writeByPart(section.cells(), FormFields::cell, out.putObject("cells"));
     section.pedal().ifPresent(note -> out.put("pedal", note.toString()));
     if (!section.curves().isEmpty()) {
-      ObjectNode curves = out.putObject("curves");
-      section
-          .curves()
-          .forEach(
-              (part, list) -> {
-                ArrayNode array = curves.putArray(part.value());
-                list.forEach(curve -> array.add(curve(curve)));
-              });
+      writeByPart(section.curves(), FormFields::curve, out.putObject("curves"));
     }
     if (section.lastBeats() > 0) {
       out.put("lastBeats", section.lastBeats());
@@ -117,6 +104,15 @@ final class FormFields {
     }
     section.link().ifPresent(link -> out.set("link", link(link)));
     return out;
+  }
+
+  private static <T> void writeByPart(
+      Map<PartId, List<T>> lists, Function<T, ObjectNode> written, ObjectNode out) {
+    lists.forEach(
+        (part, list) -> {
+          ArrayNode array = out.putArray(part.value());
+          list.forEach(each -> array.add(written.apply(each)));
+        });
   }
 
   static Section section(JsonNode node) {

@@ -32,7 +32,7 @@ import westtide.song.id.PartId;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
- * meter, key signature and a marker at every section, then a track for each part that plays,with
+ * meter, key signature and a marker at every section, then a track for each part that plays, with
  * its name, General MIDI program, level (controller 7), pan (controller 10), expression (controller
  * 11) and what moves of it. Drums are on channel 10 and list their lanes with the notes they are
  * written as; what does not fit sixteen channels goes on to further ports. Tuning by cents is said

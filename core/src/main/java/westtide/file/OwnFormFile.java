@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
+import westtide.file.disk.OutputFolder;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.song.OwnForm;
@@ -40,14 +41,12 @@ public final class OwnFormFile {
     ObjectNode roles = out.putObject("roles");
     form.roles().forEach((part, role) -> roles.put(part.value(), role.name()));
     FormFields.write(form.form(), out.putArray("form"));
+    OutputFolder.make(folder);
     try {
-      Files.createDirectories(folder);
       String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(out);
       WholeFile.write(file(form.name(), folder), (text + "\n").getBytes(StandardCharsets.UTF_8));
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("a form could not be written as JSON", e);
-    } catch (IOException e) {
-      throw new UnusableFileException(folder + " cannot be written", e);
     }
   }
 

@@ -49,9 +49,10 @@ public final class Recovery implements Closeable {
    * @param at the recovery file
    * @param song the song as it was
    * @param file the song file it belonged to, if it had one
+   * @param saved the song in that file, where it can be read
    * @param kept when it was kept
    */
-  public record Left(Path at, Song song, Optional<Path> file, Instant kept) {
+  public record Left(Path at, Song song, Optional<Path> file, Optional<Song> saved, Instant kept) {
     /** Deletes it. */
     public void discard() throws IOException {
       Files.deleteIfExists(at);
@@ -149,8 +150,9 @@ public final class Recovery implements Closeable {
     String named = tree.path("file").asText();
     Optional<Path> file = named.isEmpty() ? Optional.empty() : Optional.of(Path.of(named));
     Song song = SongFile.opened(tree.path("song")).song();
-    Left left = new Left(path, song, file, kept(tree, path));
-    if (file.isPresent() && isIn(file.get(), song)) {
+    Optional<Song> saved = file.flatMap(Recovery::saved);
+    Left left = new Left(path, song, file, saved, kept(tree, path));
+    if (saved.filter(song::equals).isPresent()) {
       left.discard();
       return Optional.empty();
     }
@@ -163,11 +165,11 @@ public final class Recovery implements Closeable {
         : Files.getLastModifiedTime(path).toInstant();
   }
 
-  private static boolean isIn(Path file, Song song) {
+  private static Optional<Song> saved(Path file) {
     try {
-      return SongFile.read(file).equals(song);
+      return Optional.of(SongFile.read(file));
     } catch (UnusableFileException e) {
-      return false;
+      return Optional.empty();
     }
   }
 

@@ -47,6 +47,16 @@ class FuzzTest {
     return out;
   }
 
+  /** Mostly what is still JSON, sometimes only bytes. */
+  private static Fuzzing.Maker altered(List<byte[]> seeds, List<JsonNode> trees) {
+    return random -> {
+      int which = random.nextInt(seeds.size());
+      return random.nextInt(4) == 0
+          ? Mutations.of(seeds.get(which), seeds, random)
+          : TreeMutations.of(trees.get(which), random);
+    };
+  }
+
   @Test
   void songsOfAnyContent() throws IOException {
     List<byte[]> seeds = songs();
@@ -54,17 +64,7 @@ class FuzzTest {
     for (byte[] song : seeds) {
       trees.add(MAPPER.readTree(song));
     }
-    assertThat(
-            fuzzing("song")
-                .run(
-                    random -> {
-                      int which = random.nextInt(seeds.size());
-                      return random.nextInt(4) == 0
-                          ? Mutations.of(seeds.get(which), seeds, random)
-                          : TreeMutations.of(trees.get(which), random);
-                    },
-                    new Promises(folder)::song))
-        .isEmpty();
+    assertThat(fuzzing("song").run(altered(seeds, trees), new Promises(folder)::song)).isEmpty();
   }
 
   @Test
@@ -75,17 +75,7 @@ class FuzzTest {
       trees.add(style.write());
       seeds.add(MAPPER.writeValueAsBytes(style.write()));
     }
-    assertThat(
-            fuzzing("style")
-                .run(
-                    random -> {
-                      int which = random.nextInt(seeds.size());
-                      return random.nextInt(4) == 0
-                          ? Mutations.of(seeds.get(which), seeds, random)
-                          : TreeMutations.of(trees.get(which), random);
-                    },
-                    new Promises(folder)::style))
-        .isEmpty();
+    assertThat(fuzzing("style").run(altered(seeds, trees), new Promises(folder)::style)).isEmpty();
   }
 
   @Test

@@ -63,28 +63,19 @@ public final class Autosave {
     keeper.scheduleWithFixedDelay(this::keep, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
   }
 
-  /** Returns when the present state is kept, or could not be. */
-  public void keepNow() {
-    waitFor(this::keep);
-  }
-
   /** Stops and forgets: the end was a clean one. */
   public void end() {
-    waitFor(this::forget);
-    keeper.shutdown();
-  }
-
-  private void waitFor(Runnable work) {
     if (keeper.isShutdown()) {
       return;
     }
     try {
-      keeper.submit(work).get(PATIENCE_S, TimeUnit.SECONDS);
+      keeper.submit(this::forget).get(PATIENCE_S, TimeUnit.SECONDS);
     } catch (ExecutionException | TimeoutException e) {
-      LOG.warn("Unsaved work was not kept in time", e);
+      LOG.warn("Kept work was not forgotten in time", e);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+    keeper.shutdown();
   }
 
   private void forget() {

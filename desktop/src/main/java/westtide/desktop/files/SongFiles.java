@@ -349,7 +349,7 @@ public final class SongFiles {
   /** Opens the saved versions of the song. */
   public void versions() {
     if (open.file().isEmpty()) {
-      messages.done("This song is in no file yet; its versions are kept each time it is saved.");
+      messages.done("Save the song first; each save adds a version.");
       return;
     }
     Path file = open.file().get();

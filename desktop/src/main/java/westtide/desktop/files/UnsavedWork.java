@@ -5,13 +5,9 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import westtide.compose.SongChanges;
 import westtide.file.Recovery;
-import westtide.file.SongFile;
-import westtide.file.disk.UnusableFileException;
-import westtide.song.Song;
 
 /**
  * Work that a crash left, as a person decides about it.
@@ -34,20 +30,11 @@ public record UnsavedWork(Recovery.Left left, String words) {
     if (left.file().isEmpty()) {
       return ", in no file";
     }
-    Optional<Song> saved = saved(left);
-    if (saved.isEmpty()) {
+    if (left.saved().isEmpty()) {
       return ", its file is gone";
     }
-    List<String> changes = SongChanges.between(saved.get(), left.song());
+    List<String> changes = SongChanges.between(left.saved().get(), left.song());
     String more = changes.size() > MOST_WORDS ? " and " + (changes.size() - MOST_WORDS) : "";
     return changes.stream().limit(MOST_WORDS).collect(Collectors.joining(" · ", ": ", more));
-  }
-
-  private static Optional<Song> saved(Recovery.Left left) {
-    try {
-      return Optional.of(SongFile.read(left.file().orElseThrow()));
-    } catch (UnusableFileException e) {
-      return Optional.empty();
-    }
   }
 }
