@@ -20,8 +20,6 @@ import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import westtide.desktop.Shell;
 import westtide.desktop.Surroundings;
-import westtide.play.AudioOutput;
-import westtide.play.SilentOutput;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -41,7 +39,6 @@ import westtide.sound.Engine;
  * only sleeps overslept just then, which says that the machine itself was taken away.
  */
 public final class HourOfEdits {
-  private static final int RATE = 48_000;
   private static final long EDIT_NANOS = 250_000_000L;
   private static final long EXCUSED_NANOS = 60_000_000L;
   private static final long SECOND = 1_000_000_000L;
@@ -54,9 +51,7 @@ public final class HourOfEdits {
   private long edits;
 
   /** A silent output that keeps the time and counts blocks that come too late. */
-  private final class Heard implements AudioOutput {
-    private final AudioOutput silent =
-        new SilentOutput(RATE, System::nanoTime, LockSupport::parkNanos);
+  private final class Heard extends WatchedOutput {
     private volatile long frames;
     private volatile long began;
     private volatile long late;
@@ -65,49 +60,19 @@ public final class HourOfEdits {
     private boolean wasBehind;
 
     @Override
-    public String name() {
-      return silent.name();
-    }
-
-    @Override
-    public boolean audible() {
-      return false;
-    }
-
-    @Override
-    public int rate() {
-      return RATE;
-    }
-
-    @Override
     public void write(float[] left, float[] right, int length) {
       long now = System.nanoTime();
       if (began == 0) {
         began = now;
       } else {
-        boolean behind = silent.pending() == 0;
+        boolean behind = pending() == 0;
         if (behind && !wasBehind && now > quietUntil) {
           count(now);
         }
         wasBehind = behind;
       }
       frames = frames + length;
-      silent.write(left, right, length);
-    }
-
-    @Override
-    public int pending() {
-      return silent.pending();
-    }
-
-    @Override
-    public void rest() {
-      silent.rest();
-    }
-
-    @Override
-    public void close() {
-      silent.close();
+      super.write(left, right, length);
     }
 
     /** Blocks that catch up are late once, with the first of them. */
@@ -130,7 +95,7 @@ public final class HourOfEdits {
 
     /** Milliseconds by which what was taken is before the clock. */
     double ahead() {
-      return 1000.0 * frames / RATE - (System.nanoTime() - began) / 1e6;
+      return 1000.0 * frames / WatchedOutput.RATE - (System.nanoTime() - began) / 1e6;
     }
   }
 

@@ -6,9 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Random;
 import java.util.concurrent.locks.LockSupport;
-import westtide.play.AudioOutput;
 import westtide.play.Player;
-import westtide.play.SilentOutput;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -27,32 +25,15 @@ import westtide.sound.Engine;
  * long the audio thread took for its blocks at worst.
  */
 public final class WorstBlock {
-  private static final int RATE = 48_000;
   private static final int WARM_UP_SECONDS = 15;
   private static final int SECONDS = 45;
 
   /** A silent output that notes how long each block was in the making. */
-  private static final class Watch implements AudioOutput {
-    private final AudioOutput silent =
-        new SilentOutput(RATE, System::nanoTime, LockSupport::parkNanos);
-    private final long[] nanos = new long[(WARM_UP_SECONDS + SECONDS + 5) * RATE / Engine.BLOCK];
+  private static final class Watch extends WatchedOutput {
+    private final long[] nanos =
+        new long[(WARM_UP_SECONDS + SECONDS + 5) * WatchedOutput.RATE / Engine.BLOCK];
     private volatile int count;
     private long since;
-
-    @Override
-    public String name() {
-      return silent.name();
-    }
-
-    @Override
-    public boolean audible() {
-      return false;
-    }
-
-    @Override
-    public int rate() {
-      return RATE;
-    }
 
     @Override
     public void write(float[] left, float[] right, int frames) {
@@ -61,24 +42,14 @@ public final class WorstBlock {
         nanos[count] = now - since;
         count = count + 1;
       }
-      silent.write(left, right, frames);
+      super.write(left, right, frames);
       since = System.nanoTime();
-    }
-
-    @Override
-    public int pending() {
-      return silent.pending();
     }
 
     @Override
     public void rest() {
       since = 0;
-      silent.rest();
-    }
-
-    @Override
-    public void close() {
-      silent.close();
+      super.rest();
     }
   }
 
@@ -100,7 +71,7 @@ public final class WorstBlock {
           Locale.ROOT,
           "%s\t%d\t%.0f\t%.0f\t%.0f%n",
           song.title(),
-          Math.round(1e6 * Engine.BLOCK / RATE),
+          Math.round(1e6 * Engine.BLOCK / WatchedOutput.RATE),
           blocks[blocks.length / 2] / 1e3,
           blocks[(int) (blocks.length * 0.999)] / 1e3,
           blocks[blocks.length - 1] / 1e3);
