@@ -8,9 +8,10 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Queue;
 import java.util.Random;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
-import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.locks.LockSupport;
 import javafx.application.Platform;
 import javafx.event.Event;
@@ -35,8 +36,9 @@ import westtide.sound.Engine;
 /**
  * Plays a demo in the real window for so many minutes while it is edited four times a second and
  * rooms are gone through, and says what became of memory, time and late blocks. A block is late
- * when everything taken before it was heard already; one is excused when a process of its own that
- * only sleeps overslept just then, which says that the machine itself was taken away.
+ * when everything taken before it was heard already; one is excused when a process that only
+ * sleeps, one on each processor, overslept about then, which says that the machine itself was taken
+ * away.
  */
 public final class HourOfEdits {
   private static final long EDIT_NANOS = 250_000_000L;
@@ -46,7 +48,7 @@ public final class HourOfEdits {
   private static final long REPORTS = 12;
 
   private final Heard heard = new Heard();
-  private final AtomicLong overslept = new AtomicLong(Long.MIN_VALUE);
+  private final Queue<Long> overslept = new ConcurrentLinkedQueue<>();
   private final Random random = new Random(5);
   private long edits;
 
@@ -54,8 +56,7 @@ public final class HourOfEdits {
   private final class Heard extends WatchedOutput {
     private volatile long frames;
     private volatile long began;
-    private volatile long late;
-    private volatile long excused;
+    private final Queue<Long> late = new ConcurrentLinkedQueue<>();
     private volatile long quietUntil;
     private boolean wasBehind;
 
@@ -67,7 +68,7 @@ public final class HourOfEdits {
       } else {
         boolean behind = pending() == 0;
         if (behind && !wasBehind && now > quietUntil) {
-          count(now);
+          late.add(now);
         }
         wasBehind = behind;
       }
@@ -75,20 +76,17 @@ public final class HourOfEdits {
       super.write(left, right, length);
     }
 
-    /** Blocks that catch up are late once, with the first of them. */
-    private void count(long now) {
-      if (now - overslept.get() < EXCUSED_NANOS) {
-        excused = excused + 1;
-      } else {
-        late = late + 1;
-      }
+    /** How many late blocks nobody who only sleeps overslept beside; the others are excused. */
+    long lateByItself() {
+      return late.stream()
+          .filter(at -> overslept.stream().noneMatch(o -> Math.abs(o - at) < EXCUSED_NANOS))
+          .count();
     }
 
-    /** Counts from now on. */
+    /** Counts from now on. Blocks that catch up are late once, with the first of them. */
     void beginAgain() {
       frames = 0;
-      late = 0;
-      excused = 0;
+      late.clear();
       began = System.nanoTime();
       quietUntil = began + SECOND;
     }
@@ -108,19 +106,14 @@ public final class HourOfEdits {
   }
 
   private void run(int minutes) throws Exception {
-    Process sleeper =
-        new ProcessBuilder(
-                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:+UseSerialGC",
-                "-Xmx32m",
-                "-cp",
-                System.getProperty("java.class.path"),
-                LightSleeper.class.getName())
-            .redirectError(ProcessBuilder.Redirect.DISCARD)
-            .start();
-    Thread listener = new Thread(() -> listenTo(sleeper), "sleeper");
-    listener.setDaemon(true);
-    listener.start();
+    List<Process> sleepers = new ArrayList<>();
+    for (int processor = 0; processor < Runtime.getRuntime().availableProcessors(); processor++) {
+      Process sleeper = sleeperOn(processor);
+      sleepers.add(sleeper);
+      Thread listener = new Thread(() -> listenTo(sleeper), "sleeper");
+      listener.setDaemon(true);
+      listener.start();
+    }
     try {
       Shell shell = opened();
       editFor(shell, WARM_UP_SECONDS, WARM_UP_SECONDS);
@@ -128,8 +121,23 @@ public final class HourOfEdits {
       heard.beginAgain();
       editFor(shell, 60L * minutes, Math.max(60, 60L * minutes / REPORTS));
     } finally {
-      sleeper.destroy();
+      sleepers.forEach(Process::destroy);
     }
+  }
+
+  private static Process sleeperOn(int processor) throws IOException {
+    return new ProcessBuilder(
+            "taskset",
+            "-c",
+            Integer.toString(processor),
+            Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+            "-XX:+UseSerialGC",
+            "-Xmx32m",
+            "-cp",
+            System.getProperty("java.class.path"),
+            LightSleeper.class.getName())
+        .redirectError(ProcessBuilder.Redirect.DISCARD)
+        .start();
   }
 
   private void editFor(Shell shell, long seconds, long reportEvery) throws InterruptedException {
@@ -200,7 +208,7 @@ public final class HourOfEdits {
   private void listenTo(Process sleeper) {
     try (BufferedReader lines = sleeper.inputReader()) {
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
-        overslept.set(Long.parseLong(line));
+        overslept.add(Long.parseLong(line));
       }
     } catch (IOException e) {
       System.err.println("the sleeper was not heard: " + e);
@@ -215,6 +223,7 @@ public final class HourOfEdits {
     Runtime runtime = Runtime.getRuntime();
     double used = (runtime.totalMemory() - runtime.freeMemory()) / (double) (1 << 20);
     double seconds = (System.nanoTime() - heard.began) / 1e9;
+    long late = heard.lateByItself();
     System.out.printf(
         Locale.ROOT,
         "%.1f\t%d\t%.1f\t%.1f\t%d\t%d\t%d%n",
@@ -223,8 +232,8 @@ public final class HourOfEdits {
         used,
         ahead,
         heard.frames / Engine.BLOCK,
-        heard.late,
-        heard.excused);
+        late,
+        heard.late.size() - late);
     heard.quietUntil = System.nanoTime() + SECOND;
   }
 

@@ -202,6 +202,7 @@ final class DrumFields {
           if (sound.reverb() > 0 || sound.delay() > 0) {
             node.put("reverb", sound.reverb()).put("delay", sound.delay());
           }
+          MixFields.writeEffects(node, sound.effects());
         });
     return out;
   }
@@ -222,6 +223,7 @@ final class DrumFields {
         number(node, "choke"),
         number(node, "note"),
         node.path("reverb").asInt(0),
-        node.path("delay").asInt(0));
+        node.path("delay").asInt(0),
+        MixFields.effects(node));
   }
 }

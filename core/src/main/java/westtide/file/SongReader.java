@@ -42,6 +42,7 @@ import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
+import westtide.song.mix.Master;
 import westtide.theory.Key;
 
 /**
@@ -69,6 +70,7 @@ final class SongReader {
         new Form(list(field(json, "form"), n -> placed("section", n, FormFields::section))),
         FormFields.main(json),
         FormFields.alternatives(json),
+        json.has("master") ? MixFields.master(field(json, "master")) : Master.PLAIN,
         left(),
         "{}");
   }
@@ -138,7 +140,7 @@ final class SongReader {
     for (Map.Entry<LaneId, LaneSound> lane : lanes.entrySet()) {
       part = part.withSound(lane.getKey(), lane.getValue());
     }
-    return node.has("mix") ? part.withMix(SoundFields.mix(field(node, "mix"))) : part;
+    return node.has("mix") ? part.withMix(MixFields.mix(field(node, "mix"))) : part;
   }
 
   private static Pattern pattern(JsonNode node) {

@@ -17,6 +17,7 @@ import westtide.song.PhraseUnit;
 import westtide.song.Song;
 import westtide.song.Transposition;
 import westtide.song.line.ChordNote;
+import westtide.song.mix.Master;
 
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
@@ -35,6 +36,9 @@ final class SongWriter {
     ArrayNode parts = out.putArray("parts");
     song.parts().forEach(part -> parts.add(part(part)));
     FormFields.write(song, out);
+    if (!song.master().equals(Master.PLAIN)) {
+      out.set("master", MixFields.write(song.master()));
+    }
     ArrayNode left = out.putArray("leftAlone");
     song.leftAlone().forEach(left::add);
     return out;
@@ -68,7 +72,7 @@ final class SongWriter {
             .put("role", part.role().name())
             .put("program", part.program());
     out.set("sound", SoundFields.write(part.patch()));
-    out.set("mix", SoundFields.write(part.mix()));
+    out.set("mix", MixFields.write(part.mix()));
     Transposition away = part.transposition();
     if (!away.equals(Transposition.NONE)) {
       out.putObject("transpose").put("semitones", away.semitones()).put("cents", away.cents());

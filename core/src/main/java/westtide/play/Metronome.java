@@ -20,7 +20,6 @@ final class Metronome {
   private static final double HIGH = 880;
   private static final double LOW = 440;
   private static final int LEVEL = -120;
-  private static final int[] NO_KICKS = {};
 
   private final Channel channel;
   private final Stretch standing = new Stretch(Engine.BLOCK);
@@ -65,7 +64,7 @@ final class Metronome {
 
   /** Adds the clicks to a block; false when nothing sounds. */
   boolean mix(float[] left, float[] right) {
-    if (!channel.render(standing, NO_KICKS, Engine.BLOCK, false)) {
+    if (!channel.render(standing, Engine.BLOCK, false)) {
       return false;
     }
     for (int i = 0; i < Engine.BLOCK; i++) {

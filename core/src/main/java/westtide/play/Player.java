@@ -14,6 +14,7 @@ import westtide.rhythm.Meter;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
+import westtide.song.mix.Master;
 import westtide.sound.Audible;
 import westtide.sound.Engine;
 import westtide.sound.Preparation;
@@ -35,7 +36,8 @@ public final class Player implements AutoCloseable {
   private static final long PAUSE_NANOS = 1_000_000_000L;
 
   private static final PreparedScore NOTHING =
-      new PreparedScore(List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()));
+      new PreparedScore(
+          List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
 
   /** A score with what of it is heard. */
   private record Wish(Score score, Audible audible) {}

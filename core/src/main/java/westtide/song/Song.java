@@ -8,6 +8,7 @@ import java.util.function.UnaryOperator;
 import westtide.rhythm.BarLines;
 import westtide.song.chord.Progression;
 import westtide.song.id.PartId;
+import westtide.song.mix.Master;
 
 /**
  * The whole document.
@@ -21,6 +22,7 @@ import westtide.song.id.PartId;
  * @param form the sections
  * @param main the part that dominates: verses keep it; empty where none is marked
  * @param alternatives other forms of the same material that wait beside this one
+ * @param master what is done to all drums together and to the whole mix
  * @param leftAlone ids of findings the producer chose to leave as they are
  * @param extras fields of a newer file version, as JSON text, kept for writing; {@code "{}"} when
  *     none
@@ -35,6 +37,7 @@ public record Song(
     Form form,
     Optional<PartId> main,
     Alternatives alternatives,
+    Master master,
     Set<String> leftAlone,
     String extras) {
 
@@ -70,6 +73,7 @@ public record Song(
         form,
         Optional.empty(),
         Alternatives.NONE,
+        Master.PLAIN,
         leftAlone,
         extras);
   }
@@ -124,6 +128,7 @@ public record Song(
         form,
         main,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -140,6 +145,7 @@ public record Song(
         form,
         main,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -156,6 +162,7 @@ public record Song(
         form,
         main,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -163,7 +170,18 @@ public record Song(
   /** The song with other chord rows. */
   public Song withProgressions(List<Progression> other) {
     return new Song(
-        title, project, seed, brief, other, parts, form, main, alternatives, leftAlone, extras);
+        title,
+        project,
+        seed,
+        brief,
+        other,
+        parts,
+        form,
+        main,
+        alternatives,
+        master,
+        leftAlone,
+        extras);
   }
 
   /** The song with the progression of the same name replaced. */
@@ -184,6 +202,7 @@ public record Song(
         form,
         main,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -200,6 +219,7 @@ public record Song(
         otherForm,
         main,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -207,7 +227,18 @@ public record Song(
   /** The song with other chord rows, parts and form, where the old ones would not fit. */
   public Song with(List<Progression> rows, List<Part> other, Form otherForm) {
     return new Song(
-        title, project, seed, brief, rows, other, otherForm, main, alternatives, leftAlone, extras);
+        title,
+        project,
+        seed,
+        brief,
+        rows,
+        other,
+        otherForm,
+        main,
+        alternatives,
+        master,
+        leftAlone,
+        extras);
   }
 
   /** The song with one part changed. */
@@ -228,6 +259,24 @@ public record Song(
         other,
         main,
         alternatives,
+        master,
+        leftAlone,
+        extras);
+  }
+
+  /** The song with other things done to the whole mix. */
+  public Song withMaster(Master other) {
+    return new Song(
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        other,
         leftAlone,
         extras);
   }
@@ -235,7 +284,18 @@ public record Song(
   /** The song with other findings left alone. */
   public Song withLeftAlone(Set<String> other) {
     return new Song(
-        title, project, seed, brief, progressions, parts, form, main, alternatives, other, extras);
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        form,
+        main,
+        alternatives,
+        master,
+        other,
+        extras);
   }
 
   /** The song with other kept fields of a newer file version. */
@@ -250,6 +310,7 @@ public record Song(
         form,
         main,
         alternatives,
+        master,
         leftAlone,
         json);
   }
@@ -266,6 +327,7 @@ public record Song(
         form,
         other,
         alternatives,
+        master,
         leftAlone,
         extras);
   }
@@ -273,7 +335,18 @@ public record Song(
   /** The song with other forms beside this one. */
   public Song withAlternatives(Form present, Alternatives other) {
     return new Song(
-        title, project, seed, brief, progressions, parts, present, main, other, leftAlone, extras);
+        title,
+        project,
+        seed,
+        brief,
+        progressions,
+        parts,
+        present,
+        main,
+        other,
+        master,
+        leftAlone,
+        extras);
   }
 
   /** The song with other chord rows and parts, every form of it changed to fit them. */
@@ -288,6 +361,7 @@ public record Song(
         change.apply(form),
         main,
         alternatives.each(change),
+        master,
         leftAlone,
         extras);
   }

@@ -1,53 +1,43 @@
 package westtide.sound;
 
 import java.util.Arrays;
-import westtide.song.id.PartId;
 import westtide.sound.desk.Channel;
-import westtide.sound.desk.EffectReturns;
+import westtide.sound.desk.DrumBus;
 import westtide.sound.desk.Frames;
+import westtide.sound.desk.MixBus;
+import westtide.sound.desk.MonoLows;
+import westtide.sound.desk.Rooms;
 import westtide.sound.desk.Stretch;
 
 /**
  * Mixes a prepared score block by block. Belongs to the audio thread: it takes no memory and no
  * locks after it is built.
  */
-public final class Engine {
+public final class Engine implements Moved {
   /** Samples in a block: 5.3 ms at 48 kHz. */
   public static final int BLOCK = 256;
 
-  private final EffectReturns returns;
+  private final Rooms rooms;
+  private final DrumBus drums;
+  private final MonoLows lows;
+  private final MixBus bus;
   private final Stretch stretch = new Stretch(BLOCK);
   private final float[] left = new float[BLOCK];
   private final float[] right = new float[BLOCK];
-  private final Tap tap;
-  private final boolean metered;
   private PreparedScore score;
   private boolean silent;
 
-  /** Hears every channel after its strip, as a block is mixed. */
-  public interface Tap {
-    /** A block of a channel. */
-    void hear(PartId part, float[] left, float[] right, int frames);
-  }
-
   /** An engine at a sample rate that plays a score and meters its channels. */
   public Engine(int rate, PreparedScore score) {
-    this(rate, score, null, true);
-  }
-
-  /** An engine whose channels are not metered but may be listened to by a tap, null for none. */
-  Engine(int rate, PreparedScore score, Tap tap) {
-    this(rate, score, tap, false);
-  }
-
-  private Engine(int rate, PreparedScore score, Tap tap, boolean metered) {
-    this.metered = metered;
-    this.returns = new EffectReturns(rate, BLOCK);
-    this.tap = tap;
-    take(score, -1, 0);
+    rooms = new Rooms(rate, BLOCK);
+    drums = new DrumBus(rate, BLOCK);
+    lows = new MonoLows(rate, BLOCK);
+    bus = new MixBus(rate, BLOCK);
+    take(score, -1, rate / score.ticksPerSecond());
   }
 
   /** What is played. */
+  @Override
   public PreparedScore score() {
     return score;
   }
@@ -56,21 +46,38 @@ public final class Engine {
    * Plays another score from now on. With a tick at or above 0, notes that should be sounding there
    * come in; pass −1 while nothing plays.
    */
+  @Override
   public void take(PreparedScore next, int tick, double framesPerTick) {
     score = next;
     for (int i = 0; i < next.parts().size(); i++) {
-      PreparedScore.Prepared part = next.parts().get(i);
-      part.channel().take(part.track(), part.strip(), tick, framesPerTick);
+      take(next.parts().get(i), tick, framesPerTick);
     }
-    returns.setTempo(next.ticksPerSecond());
+  }
+
+  /** Has a part's channel, and those of its lanes, play what it plays now. */
+  static void take(PreparedScore.Prepared part, int tick, double framesPerTick) {
+    part.channel().through(part.through());
+    part.channel().take(part.track(), part.strip(), tick, framesPerTick);
+    for (int i = 0; i < part.lanes().size(); i++) {
+      PreparedScore.Lane lane = part.lanes().get(i);
+      lane.channel().take(lane.track(), lane.strip(), tick, framesPerTick);
+    }
+  }
+
+  /** Begins to move from somewhere: what wavers does so as from the beginning of a song. */
+  @Override
+  public void begin() {
+    rooms.begin();
   }
 
   /** What the transport writes the song's course through the block into. */
+  @Override
   public Stretch stretch() {
     return stretch;
   }
 
   /** Starts and ends the notes of a stretch of ticks. */
+  @Override
   public void play(int fromTick, int toTick, Frames frames) {
     for (int i = 0; i < score.parts().size(); i++) {
       score.parts().get(i).channel().play(fromTick, toTick, frames);
@@ -78,6 +85,7 @@ public final class Engine {
   }
 
   /** Brings in what should be sounding at a tick. */
+  @Override
   public void chase(int tick, int offset, double framesPerTick) {
     for (int i = 0; i < score.parts().size(); i++) {
       score.parts().get(i).channel().chase(tick, offset, framesPerTick);
@@ -85,6 +93,7 @@ public final class Engine {
   }
 
   /** Lets every held note go. */
+  @Override
   public void releaseHeld(int offset) {
     for (int i = 0; i < score.parts().size(); i++) {
       score.parts().get(i).channel().releaseHeld(offset);
@@ -109,25 +118,57 @@ public final class Engine {
     }
   }
 
-  /** Mixes the block. */
+  /** Mixes the block up to, and without, the limiter. */
+  @Override
   public void mix() {
     Arrays.fill(left, 0);
     Arrays.fill(right, 0);
-    returns.clear();
-    boolean quiet = true;
+    rooms.clear();
+    boolean quiet = renderChannels();
     for (int i = 0; i < score.parts().size(); i++) {
-      PreparedScore.Prepared part = score.parts().get(i);
-      Channel channel = part.channel();
-      if (channel.render(stretch, score.kicks(), BLOCK, metered)) {
-        quiet = false;
-        returns.send(channel, left, right, BLOCK);
+      Channel channel = score.parts().get(i).channel();
+      if (channel.heard()) {
+        add(channel.left(), left);
+        add(channel.right(), right);
       }
-      if (tap != null) {
-        tap.hear(part.id(), channel.left(), channel.right(), BLOCK);
+      if (channel.sends()) {
+        rooms.send(channel.room(), channel.toRoom(), 0, BLOCK);
       }
     }
-    returns.mix(left, right, BLOCK);
-    silent = quiet && returns.silent();
+    rooms.mix(left, right, BLOCK);
+    lows.run(left, right, BLOCK);
+    bus.run(score.master(), left, right, BLOCK);
+    silent = quiet && rooms.silent();
+  }
+
+  private boolean renderChannels() {
+    boolean quiet = true;
+    boolean shaped = score.master().shapesDrums();
+    drums.clear();
+    for (int i = 0; i < score.parts().size(); i++) {
+      PreparedScore.Prepared part = score.parts().get(i);
+      boolean heard = part.channel().render(stretch, BLOCK, true);
+      quiet &= !heard;
+      if (shaped && part.drums() && heard) {
+        drums.add(part.channel().left(), part.channel().right(), 0, BLOCK);
+      }
+    }
+    if (shaped) {
+      float[] gains = drums.gains(score.master(), BLOCK);
+      for (int i = 0; i < score.parts().size(); i++) {
+        PreparedScore.Prepared part = score.parts().get(i);
+        if (part.drums() && part.channel().heard()) {
+          part.channel().scale(gains, 0, BLOCK);
+        }
+      }
+    }
+    return quiet;
+  }
+
+  private static void add(float[] from, float[] to) {
+    for (int i = 0; i < BLOCK; i++) {
+      to[i] += from[i];
+    }
   }
 
   /** The left side of the block. */

@@ -55,7 +55,7 @@ public record Listening(
     Limiter limiter = new Limiter(RATE, Mixdown.CEILING_DB);
     Mixdown mixdown = Mixdown.of(score, RATE);
     try {
-      boolean whole = mixdown.tapped(limiter, ear::hearPart, ear::hearMix, watch);
+      boolean whole = mixdown.mastered(limiter, ear::hearPart, ear::hearMix, watch);
       return whole ? Optional.of(ear.listening(limiter.taken())) : Optional.empty();
     } catch (IOException e) {
       throw new IllegalStateException("nothing is written while listening", e);
@@ -88,12 +88,12 @@ public record Listening(
       return score.song().parts(role).stream().map(Part::id).collect(Collectors.toSet());
     }
 
-    void hearPart(PartId part, float[] left, float[] right, int frames) {
+    void hearPart(PartId part, float[] left, float[] right, int from, int frames) {
       if (drums.contains(part)) {
-        kickLows.hear(left, right, frames);
+        kickLows.hear(left, right, from, frames);
       }
       if (sub.contains(part)) {
-        subLows.hear(left, right, frames);
+        subLows.hear(left, right, from, frames);
       }
     }
 
@@ -123,7 +123,7 @@ public record Listening(
     void hearMix(float[] left, float[] right, int frames) {
       hearSection(left, right, frames);
       loudness.hear(left, right, frames);
-      mixLows.hear(left, right, frames);
+      mixLows.hear(left, right, 0, frames);
       for (int i = 0; i < frames; i++) {
         peak = Math.max(peak, Math.max(Math.abs(left[i]), Math.abs(right[i])));
       }
@@ -163,8 +163,8 @@ public record Listening(
       window = (int) (WINDOW_SECONDS * rate);
     }
 
-    void hear(float[] left, float[] right, int frames) {
-      for (int i = 0; i < frames; i++) {
+    void hear(float[] left, float[] right, int from, int frames) {
+      for (int i = from; i < from + frames; i++) {
         double middle = 0.5 * (left[i] + right[i]);
         double low = second.low(first.low(middle));
         allEnergy += middle * middle;

@@ -1,13 +1,17 @@
 package westtide.sound;
 
 import java.io.IOException;
-import java.util.Optional;
-import java.util.Set;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import westtide.score.Score;
 import westtide.song.id.PartId;
+import westtide.song.mix.Master;
 import westtide.sound.desk.Limiter;
+import westtide.sound.desk.MixBus;
 
 /**
  * A whole song rendered faster than it plays. The same song gives the same samples every time, on
@@ -21,7 +25,6 @@ public final class Mixdown {
   public static final double TAIL_SECONDS = 4;
 
   private static final double FADE_SECONDS = 0.25;
-  private static final int BLOCKS_A_REPORT = 64;
 
   private final Score score;
   private final Preparation preparation;
@@ -65,49 +68,138 @@ public final class Mixdown {
     return Math.round(seconds * rate());
   }
 
-  /** Renders the mix through its limiter; false when it was cancelled. */
+  /** Renders the mix through its bus and limiter; false when it was cancelled. */
   public boolean mix(Sink sink, Watch watch) throws IOException {
-    return render(Audible.ALL, Optional.of(new Limiter(rate(), CEILING_DB)), null, sink, watch);
-  }
-
-  /** Renders the mix as it enters the limiter; false when it was cancelled. */
-  public boolean beforeLimiter(Sink sink, Watch watch) throws IOException {
-    return render(Audible.ALL, Optional.empty(), null, sink, watch);
+    return mastered(new Limiter(rate(), CEILING_DB), null, sink, watch);
   }
 
   /**
-   * Renders one part alone with its share of room and delay, ducked as in the mix, without the
+   * Renders what all stems add up to, before the bus of the mix and its limiter; false when it was
+   * cancelled.
+   */
+  public boolean beforeLimiter(Sink sink, Watch watch) throws IOException {
+    Delayed out = delayed(sink, 0);
+    SongRun run = run(Audible.ALL);
+    RunMix mix = new RunMix(run.parts(), rate());
+    return lots(
+        run,
+        watch,
+        out,
+        block -> {
+          mix.mix(block);
+          out.take(mix.left(), mix.right());
+        });
+  }
+
+  /**
+   * Renders one part alone with its share of room and delay, ducked as in the mix, before bus and
    * limiter; false when it was cancelled.
    */
   public boolean stem(PartId part, Sink sink, Watch watch) throws IOException {
-    Audible alone = new Audible(Set.of(), Set.of(part.value()));
-    return render(alone, Optional.empty(), null, sink, watch);
+    return stems(Map.of(part, sink), watch);
+  }
+
+  /**
+   * Renders parts each by itself in one pass, with its share of room and delay, ducked and held
+   * together with the other drums as in the mix, before bus and limiter; false when it was
+   * cancelled.
+   */
+  public boolean stems(Map<PartId, Sink> sinks, Watch watch) throws IOException {
+    SongRun run = run(Audible.ALL);
+    List<RunMix> mixes = new ArrayList<>();
+    List<Delayed> outs = new ArrayList<>();
+    for (PartRun part : run.parts()) {
+      Sink sink = sinks.get(part.part().id());
+      if (sink != null) {
+        mixes.add(new RunMix(List.of(part), rate()));
+        outs.add(delayed(sink, 0));
+      }
+    }
+    if (outs.isEmpty()) {
+      run.end();
+      return true;
+    }
+    return lots(
+        run,
+        watch,
+        outs.get(0),
+        block -> {
+          for (int i = 0; i < outs.size(); i++) {
+            mixes.get(i).mix(block);
+            outs.get(i).take(mixes.get(i).left(), mixes.get(i).right());
+          }
+        });
+  }
+
+  /** Hears every channel after its strip, as a block is mixed. */
+  @FunctionalInterface
+  interface Tap {
+    /** A block of a channel, from a sample on. */
+    void hear(PartId part, float[] left, float[] right, int from, int frames);
   }
 
   /** Renders the mix through a limiter, every channel being listened to on the way. */
-  boolean tapped(Limiter limiter, Engine.Tap tap, Sink sink, Watch watch) throws IOException {
-    return render(Audible.ALL, Optional.of(limiter), tap, sink, watch);
+  boolean mastered(Limiter limiter, Tap tap, Sink sink, Watch watch) throws IOException {
+    Delayed out = delayed(sink, limiter.lateFrames());
+    SongRun run = run(Audible.ALL);
+    RunMix mix = new RunMix(run.parts(), rate());
+    MixBus bus = new MixBus(rate(), Engine.BLOCK);
+    Master master = score.song().master();
+    return lots(
+        run,
+        watch,
+        out,
+        block -> {
+          mix.mix(block);
+          if (tap != null) {
+            listen(run, block, tap);
+          }
+          bus.run(master, mix.left(), mix.right(), Engine.BLOCK);
+          limiter.limit(mix.left(), mix.right(), Engine.BLOCK);
+          out.take(mix.left(), mix.right());
+        });
   }
 
-  private boolean render(
-      Audible audible, Optional<Limiter> limiter, Engine.Tap tap, Sink sink, Watch watch)
-      throws IOException {
-    Engine engine = new Engine(rate(), preparation.fresh().prepare(score, audible), tap);
-    Transport transport = new Transport(engine, rate());
-    transport.play(0);
-    int late = limiter.map(Limiter::lateFrames).orElse(0);
+  private static void listen(SongRun run, int block, Tap tap) {
+    for (PartRun part : run.parts()) {
+      PartRun.Chunk made = part.made();
+      if (!made.heard[block]) {
+        Arrays.fill(made.left, block * Engine.BLOCK, (block + 1) * Engine.BLOCK, 0);
+        Arrays.fill(made.right, block * Engine.BLOCK, (block + 1) * Engine.BLOCK, 0);
+      }
+      tap.hear(part.part().id(), made.left, made.right, block * Engine.BLOCK, Engine.BLOCK);
+    }
+  }
+
+  private SongRun run(Audible audible) {
+    return new SongRun(preparation.fresh().prepare(score, audible), rate());
+  }
+
+  private Delayed delayed(Sink sink, int late) {
+    return new Delayed(sink, late, frames(), (long) (FADE_SECONDS * rate()));
+  }
+
+  /** What is done with each block. */
+  @FunctionalInterface
+  private interface Taken {
+    void take(int block) throws IOException;
+  }
+
+  private boolean lots(SongRun run, Watch watch, Delayed out, Taken taken) throws IOException {
     long frames = frames();
-    Delayed out = new Delayed(sink, late, frames, (long) (FADE_SECONDS * rate()));
-    for (long block = 0; out.left() > 0; block++) {
-      if (block % BLOCKS_A_REPORT == 0) {
+    try {
+      while (out.left() > 0) {
         if (watch.cancelled().getAsBoolean()) {
           return false;
         }
         watch.progress().accept(1 - out.left() / (double) frames);
+        run.next();
+        for (int block = 0; block < PartRun.BLOCKS && out.left() > 0; block++) {
+          taken.take(block);
+        }
       }
-      transport.block();
-      limiter.ifPresent(l -> l.limit(engine.left(), engine.right(), Engine.BLOCK));
-      out.take(engine.left(), engine.right());
+    } finally {
+      run.end();
     }
     watch.progress().accept(1);
     return true;

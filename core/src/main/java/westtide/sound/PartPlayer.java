@@ -6,12 +6,15 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Function;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.mix.Effects;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Pan;
@@ -34,6 +37,9 @@ final class PartPlayer {
   /** How long a held note takes from one level to the next. */
   private static final double CROSSING_MILLIS = 5;
 
+  /** How long a choked drum takes to fall by 60 dB. */
+  private static final double CHOKE_MILLIS = 25;
+
   /** The choke group of instruments that play one note at a time. */
   private static final int MONO = 7;
 
@@ -42,11 +48,13 @@ final class PartPlayer {
   private final int rate;
   private final double tuning;
   private final float crossing;
+  private final float choke;
   private final InstrumentBook book = InstrumentBook.shipped();
   private final Kit kit;
   private final Dressed own;
   private final Map<LaneId, Dressed> drums = new HashMap<>();
   private final Map<String, Dressed> others = new HashMap<>();
+  private final Map<Object, Integer> turns = new HashMap<>();
 
   /** A player of a part; every pitch is multiplied by {@code tuning}, drums are not. */
   PartPlayer(Part part, TableStore tables, int rate, double tuning) {
@@ -55,19 +63,36 @@ final class PartPlayer {
     this.rate = rate;
     this.tuning = tuning;
     this.crossing = (float) Fade.perSample(CROSSING_MILLIS, rate);
+    this.choke = (float) Fade.perSample(CHOKE_MILLIS, rate);
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
     this.own = dressed(part.patch());
   }
 
-  Track track(List<ScoredNote> notes, double framesPerTick) {
+  /** What strokes of drums play, some of them choked from another channel. */
+  TrackBuilder plan(
+      List<ScoredNote> strokes, Function<ScoredNote, OptionalInt> choked, double framesPerTick) {
     TrackBuilder out = new TrackBuilder();
-    if (part.role() == Role.DRUMS) {
-      notes.forEach(note -> addStrike(out, note, framesPerTick));
-    } else {
-      Set<Long> goingOn = goingOn(notes);
-      chains(notes).forEach(chain -> out.add(chained(chain, goingOn, framesPerTick)));
+    for (ScoredNote stroke : strokes) {
+      strike(stroke, framesPerTick)
+          .map(entry -> choked(entry, choked.apply(stroke)))
+          .ifPresent(out::add);
     }
-    return out.track();
+    return out;
+  }
+
+  private TrackBuilder.Entry choked(TrackBuilder.Entry entry, OptionalInt at) {
+    return at.isPresent() ? entry.endingAt(at.getAsInt(), choke) : entry;
+  }
+
+  /** What the notes play; the track can be built once the tables are made. */
+  TrackBuilder plan(List<ScoredNote> notes, double framesPerTick) {
+    if (part.role() == Role.DRUMS) {
+      return plan(notes, note -> OptionalInt.empty(), framesPerTick);
+    }
+    TrackBuilder out = new TrackBuilder();
+    Set<Long> goingOn = goingOn(notes);
+    chains(notes).forEach(chain -> out.add(chained(chain, goingOn, framesPerTick)));
+    return out;
   }
 
   /** What rings by itself is not struck again where it goes on at another level. */
@@ -99,7 +124,9 @@ final class PartPlayer {
 
   Optional<Audition> trial(ScoredNote note) {
     int frames = note.ticks();
-    Track track = track(List.of(note), 1);
+    TrackBuilder plan = plan(List.of(note), 1);
+    tables.make();
+    Track track = plan.track();
     if (track.size() == 0) {
       return Optional.empty();
     }
@@ -115,9 +142,9 @@ final class PartPlayer {
             track.chokes()[0]));
   }
 
-  private void addStrike(TrackBuilder out, ScoredNote note, double framesPerTick) {
+  private Optional<TrackBuilder.Entry> strike(ScoredNote note, double framesPerTick) {
     if (note.struck().isEmpty()) {
-      return;
+      return Optional.empty();
     }
     LaneId lane = note.struck().get().lane();
     LaneSound sound = part.sound(lane);
@@ -127,23 +154,29 @@ final class PartPlayer {
     double gain = drum.loudness(note.velocity()) * Decibels.gain(decibels);
     Pan pan = Pan.of(Math.max(-100, Math.min(100, piece.pan() + sound.pan())));
     double ratio = sound.ratio(note.struck().get().semitones());
-    float[] table =
-        tables.table(
+    TableStore.Table table =
+        tables.ask(
             drum.instrument(),
             drum.settings(),
             List.of(new Strike.Pitched(0, DRUM_HERTZ)),
             note.velocity(),
             (int) Math.ceil(frames(note.ticks(), framesPerTick) * Math.max(1, ratio)),
-            ratio);
-    out.add(
+            ratio,
+            turn(drum, lane, false));
+    TrackBuilder.Entry entry =
         drum.entry(
-                note.start(),
-                note.end(),
-                table,
-                gain * pan.left(),
-                gain * pan.right(),
-                sound.choke())
-            .sent(sound.reverb() / 100f, sound.delay() / 100f));
+            note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), sound.choke());
+    boolean throughItsOwn = !sound.effects().equals(Effects.NONE);
+    return Optional.of(
+        throughItsOwn ? entry : entry.sent(sound.reverb() / 100f, sound.delay() / 100f));
+  }
+
+  /** Which way a stroke of a lane or a key is struck: the next one, unless it goes on. */
+  private int turn(Dressed played, Object what, boolean goesOn) {
+    if (!played.instrument().takesTurns()) {
+      return 0;
+    }
+    return turns.merge(what, goesOn ? 0 : 1, Integer::sum) % Strike.TURNS;
   }
 
   private Patch patch(LaneSound sound, Kit.Piece piece) {
@@ -170,8 +203,10 @@ final class PartPlayer {
     int into = touch == Touch.STRETCHED ? 0 : frames(first.since(), framesPerTick);
     int held = into + frames(end - first.start(), framesPerTick);
     int frames = touch == Touch.STRETCHED ? held : held + 2 * played.releaseFrames();
-    float[] table =
-        tables.table(played.instrument(), played.settings(), pitches, first.velocity(), frames);
+    int turn = turn(played, first.key(), first.since() > 0);
+    TableStore.Table table =
+        tables.ask(
+            played.instrument(), played.settings(), pitches, first.velocity(), frames, 1, turn);
     double gain = played.loudness(first.velocity());
     int choke = touch == Touch.GLIDING ? MONO : 0;
     float fall = goingOn.contains(place(end, last.key())) ? crossing : played.fall();
@@ -236,7 +271,7 @@ final class PartPlayer {
     }
 
     TrackBuilder.Entry entry(
-        int start, int end, float[] table, double left, double right, int choke) {
+        int start, int end, TableStore.Table table, double left, double right, int choke) {
       return new TrackBuilder.Entry(
           start, end, 0, table, (float) left, (float) right, choke, fall, struck);
     }

@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,7 @@ public final class Preparation {
   private final int rate;
   private final TableStore tables;
   private final Map<PartId, Channel> channels = new LinkedHashMap<>();
+  private final Map<String, Channel> laneChannels = new HashMap<>();
 
   /** The tuning of the score made ready last, which single notes are tried in. */
   private volatile double tuning = 1;
@@ -59,17 +61,27 @@ public final class Preparation {
     List<PreparedScore.Prepared> parts = new ArrayList<>();
     double ticksPerSecond = ticksPerSecond(score);
     tuning = Pitch.ratio(score.song().brief().cents());
+    Triggers triggers = new Triggers(score);
+    List<PlannedPart> planned = new ArrayList<>();
     for (ScoredPart part : score.parts()) {
-      parts.add(prepare(score, part, audible, ticksPerSecond));
+      planned.add(plan(part, audible, ticksPerSecond, triggers));
     }
+    tables.make();
+    planned.forEach(part -> parts.add(part.prepared()));
     for (PartId id : channels.keySet()) {
       if (score.part(id).isEmpty()) {
-        parts.add(new PreparedScore.Prepared(id, channels.get(id), Track.EMPTY, silentStrip()));
+        Channel gone = channels.get(id);
+        parts.add(new PreparedScore.Prepared(id, gone, Track.EMPTY, silentStrip(), false));
       }
     }
     tables.tidy();
     return new PreparedScore(
-        parts, kicks(score), score.ticks(), ticksPerSecond, score.song().barLines());
+        parts,
+        triggers.kicks(),
+        score.ticks(),
+        ticksPerSecond,
+        score.song().barLines(),
+        score.song().master());
   }
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */
@@ -99,17 +111,66 @@ public final class Preparation {
     return Math.max(1, (int) (millis / 1000.0 * rate));
   }
 
-  private PreparedScore.Prepared prepare(
-      Score score, ScoredPart scored, Audible audible, double ticksPerSecond) {
+  /** A part whose tables are still to be made. */
+  private record PlannedPart(
+      Part part, Channel channel, TrackBuilder notes, Strip strip, List<PlannedLane> lanes) {
+    PreparedScore.Prepared prepared() {
+      return new PreparedScore.Prepared(
+          part.id(),
+          channel,
+          notes.track(),
+          strip,
+          part.role() == Role.DRUMS,
+          lanes.stream().map(PlannedLane::prepared).toList());
+    }
+  }
+
+  private record PlannedLane(Channel channel, TrackBuilder notes, Strip strip) {
+    PreparedScore.Lane prepared() {
+      return new PreparedScore.Lane(channel, notes.track(), strip);
+    }
+  }
+
+  private PlannedPart plan(
+      ScoredPart scored, Audible audible, double ticksPerSecond, Triggers triggers) {
     Part part = scored.part();
-    Strip strip = Strip.of(part.mix(), moves(scored), !audible.part(part.id().value()));
+    boolean muted = !audible.part(part.id().value());
+    Strip strip = Strip.of(part.mix(), moves(scored), muted, triggers.of(part.mix().duck()));
     Channel channel =
         channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
     List<ScoredNote> heard =
         scored.notes().stream().filter(note -> heard(part, note, audible)).toList();
-    Track track =
-        new PartPlayer(part, tables, rate, tuning(part)).track(heard, rate / ticksPerSecond);
-    return new PreparedScore.Prepared(part.id(), channel, track, strip);
+    if (delays(part, scored)) {
+      channel.giveDelay();
+    }
+    PartPlayer player = new PartPlayer(part, tables, rate, tuning(part));
+    double framesPerTick = rate / ticksPerSecond;
+    if (part.role() != Role.DRUMS) {
+      TrackBuilder notes = player.plan(heard, framesPerTick);
+      return new PlannedPart(part, channel, notes, strip, List.of());
+    }
+    LaneChannels split = LaneChannels.of(part, heard);
+    List<PlannedLane> lanes = new ArrayList<>();
+    split
+        .own()
+        .forEach(
+            (lane, strokes) -> {
+              Strip own = Strip.lane(part.sound(lane));
+              Channel through =
+                  laneChannels.computeIfAbsent(
+                      Audible.lane(part.id(), lane), id -> new Channel(rate, Engine.BLOCK, own));
+              lanes.add(
+                  new PlannedLane(
+                      through, player.plan(strokes, split::chokedAt, framesPerTick), own));
+            });
+    TrackBuilder notes = player.plan(split.shared(), split::chokedAt, framesPerTick);
+    return new PlannedPart(part, channel, notes, strip, lanes);
+  }
+
+  private static boolean delays(Part part, ScoredPart scored) {
+    return part.mix().delay() > 0
+        || !scored.motion(Moving.DELAY).pieces().isEmpty()
+        || part.lanes().values().stream().anyMatch(sound -> sound.delay() > 0);
   }
 
   private static boolean heard(Part part, ScoredNote note, Audible audible) {
@@ -124,19 +185,6 @@ public final class Preparation {
 
   private static Strip silentStrip() {
     return Strip.of(westtide.song.mix.Mix.PLAIN, Movements.NONE, true);
-  }
-
-  /**
-   * The ticks of every kick, whether it is muted or not: what steps back for it goes on doing so.
-   */
-  private static int[] kicks(Score score) {
-    return score.parts().stream()
-        .flatMap(part -> part.notes().stream())
-        .filter(note -> note.of(DrumVoice.KICK))
-        .mapToInt(ScoredNote::start)
-        .sorted()
-        .distinct()
-        .toArray();
   }
 
   private static Movements moves(ScoredPart part) {

@@ -1,16 +1,18 @@
 package westtide.sound;
 
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Strike;
+import westtide.sound.voice.Touch;
 
 /**
- * The tables of samples that were made, so that equal strikes are made once. Force is kept in
- * sixteen layers; what is no longer asked for is let go.
+ * The tables of samples that were made, so that equal strikes are made once. Tables are asked for
+ * first and made together, on all processors; force is kept in sixteen layers, and what is no
+ * longer asked for is let go.
  */
 final class TableStore {
   private static final int LAYERS = 16;
@@ -23,58 +25,81 @@ final class TableStore {
       List<Strike.Pitched> pitches,
       int layer,
       int exactFrames,
-      double ratio) {}
+      double ratio,
+      int turn) {}
 
-  /** A table, and the length that was asked for when it was made. */
-  private record Made(float[] samples, int asked) {}
-
-  private final Map<Key, Made> made = new HashMap<>();
-  private final Set<Key> used = new HashSet<>();
+  private final Map<Key, Table> tables = new HashMap<>();
   private final int rate;
 
   TableStore(int rate) {
     this.rate = rate;
   }
 
-  /**
-   * The table of a strike that lasts at least that many samples, or shorter when the sound ends by
-   * itself.
-   */
-  float[] table(
-      Instrument instrument,
-      Map<String, Integer> settings,
-      List<Strike.Pitched> pitches,
-      int velocity,
-      int frames) {
-    return table(instrument, settings, pitches, velocity, frames, 1);
+  /** A table that was asked for; its samples are there once the store has made them. */
+  final class Table {
+    private final Key key;
+    private final Instrument instrument;
+    private float[] samples = new float[0];
+    private int made = -1;
+    private int wanted;
+    private boolean used;
+
+    private Table(Key key, Instrument instrument) {
+      this.key = key;
+      this.instrument = instrument;
+    }
+
+    /** The samples, as many as were asked for or fewer when the sound ends by itself. */
+    float[] samples() {
+      return samples;
+    }
+
+    private boolean lacks() {
+      return made < wanted;
+    }
+
+    private void make() {
+      int frames = made < 0 || key.exactFrames() > 0 ? wanted : (int) (wanted * SPARE);
+      double force = (key.layer() + 0.5) / LAYERS;
+      Strike strike = new Strike(rate, frames, key.pitches(), force, key.settings(), key.turn());
+      float[] played = instrument.recipe().play(strike);
+      samples = key.ratio() == 1 ? played : faster(played, key.ratio());
+      made = frames;
+    }
   }
 
   /**
-   * The same played faster by a ratio, as a sampler tunes a drum: higher and shorter.
+   * Asks for the table of a strike that lasts at least that many samples, or shorter when the sound
+   * ends by itself.
    *
    * @param frames samples of the strike before it is played faster
+   * @param ratio how much faster it is played, as a sampler tunes a drum: higher and shorter
+   * @param turn which of its ways it is struck in
    */
-  float[] table(
+  Table ask(
       Instrument instrument,
       Map<String, Integer> settings,
       List<Strike.Pitched> pitches,
       int velocity,
       int frames,
-      double ratio) {
-    boolean stretched = instrument.touch() == westtide.sound.voice.Touch.STRETCHED;
+      double ratio,
+      int turn) {
+    boolean stretched = instrument.touch() == Touch.STRETCHED;
     int layer = velocity * LAYERS / 128;
-    Key key = new Key(instrument.name(), settings, pitches, layer, stretched ? frames : 0, ratio);
-    used.add(key);
-    Made found = made.get(key);
-    if (found != null && found.asked() >= frames) {
-      return found.samples();
-    }
-    int asked = stretched || found == null ? frames : (int) (frames * SPARE);
-    double force = (layer + 0.5) / LAYERS;
-    float[] played = instrument.recipe().play(new Strike(rate, asked, pitches, force, settings));
-    float[] samples = ratio == 1 ? played : faster(played, ratio);
-    made.put(key, new Made(samples, asked));
-    return samples;
+    int exact = stretched ? frames : 0;
+    Key key = new Key(instrument.name(), settings, pitches, layer, exact, ratio, turn);
+    Table table = tables.computeIfAbsent(key, fresh -> new Table(fresh, instrument));
+    table.used = true;
+    table.wanted = Math.max(table.wanted, frames);
+    return table;
+  }
+
+  /** Makes what was asked for and is not there yet, the longest first. */
+  void make() {
+    List<Table> lacking = new ArrayList<>(tables.values());
+    lacking.removeIf(table -> !table.lacks());
+    lacking.sort(Comparator.comparingInt((Table table) -> -table.wanted));
+    lacking.parallelStream().forEach(Table::make);
   }
 
   /** Reads between samples in a straight line; drums are short and noisy enough for it. */
@@ -91,7 +116,7 @@ final class TableStore {
 
   /** Lets go of what was not asked for since the last call. */
   void tidy() {
-    made.keySet().retainAll(used);
-    used.clear();
+    tables.values().removeIf(table -> !table.used);
+    tables.values().forEach(table -> table.used = false);
   }
 }

@@ -5,14 +5,14 @@ import java.util.Comparator;
 import java.util.List;
 import westtide.sound.desk.Track;
 
-/** Collects the notes of a track. */
+/** Collects the notes of a track; it is built once the tables they ask for are made. */
 final class TrackBuilder {
   /** One note of a track. */
   record Entry(
       int start,
       int end,
       int into,
-      float[] table,
+      TableStore.Table table,
       float left,
       float right,
       int choke,
@@ -25,13 +25,19 @@ final class TrackBuilder {
         int start,
         int end,
         int into,
-        float[] table,
+        TableStore.Table table,
         float left,
         float right,
         int choke,
         float fall,
         boolean struck) {
       this(start, end, into, table, left, right, choke, fall, struck, 0, 0);
+    }
+
+    /** The same note ending at a tick by itself, as one that is choked there. */
+    Entry endingAt(int tick, float perSample) {
+      return new Entry(
+          start, tick, into, table, left, right, choke, perSample, false, reverb, delay);
     }
 
     /** The same note sent to reverb and delay, as shares 0 to 1. */
@@ -70,7 +76,7 @@ final class TrackBuilder {
       out.starts()[i] = entry.start();
       out.ends()[i] = entry.end();
       out.into()[i] = entry.into();
-      out.tables()[i] = entry.table();
+      out.tables()[i] = entry.table().samples();
       out.left()[i] = entry.left();
       out.right()[i] = entry.right();
       out.chokes()[i] = entry.choke();

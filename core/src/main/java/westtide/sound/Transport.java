@@ -8,7 +8,7 @@ import westtide.sound.desk.Frames;
  * so that no error grows. Belongs to the audio thread.
  */
 public final class Transport implements Frames {
-  private final Engine engine;
+  private final Moved engine;
   private final int rate;
   private final Passing passing;
   private boolean playing;
@@ -33,11 +33,20 @@ public final class Transport implements Frames {
 
   /** A transport that stands at the beginning. */
   public Transport(Engine engine, int rate) {
+    this((Moved) engine, rate);
+  }
+
+  /** A transport of anything that moves. */
+  Transport(Moved engine, int rate) {
     this(engine, rate, (from, to) -> {});
   }
 
   /** A transport whose course is watched. */
   public Transport(Engine engine, int rate, Passing passing) {
+    this((Moved) engine, rate, passing);
+  }
+
+  private Transport(Moved engine, int rate, Passing passing) {
     this.engine = engine;
     this.rate = rate;
     this.passing = passing;
@@ -72,6 +81,7 @@ public final class Transport implements Frames {
 
   /** Starts from a tick; held notes that began before it come in. */
   public void play(double tick) {
+    engine.begin();
     engine.releaseHeld(0);
     place(tick);
     nextTick = (int) Math.ceil(tick);

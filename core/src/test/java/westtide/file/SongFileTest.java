@@ -53,9 +53,11 @@ import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
+import westtide.song.mix.Effects;
 import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.mix.Space;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.ChordMember;
@@ -80,7 +82,21 @@ class SongFileTest {
   void soundAndMixReadBackAsTheyWere() throws IOException {
     Path file = folder.resolve("mixed.tide");
     Duck duck = new Duck(Duck.Trigger.QUARTERS, 85, 240, 160);
-    Mix mix = new Mix(-75, -30, 120, 9000, 33, 12, DelayTime.SIXTEENTH, 44, 25, duck, Gate.OPEN);
+    Mix mix =
+        new Mix(
+            -75,
+            -30,
+            120,
+            9000,
+            33,
+            12,
+            DelayTime.SIXTEENTH,
+            44,
+            25,
+            duck,
+            Gate.OPEN,
+            Space.USUAL,
+            Effects.NONE);
     Song song =
         Songs.draft("trap", 1)
             .withPart(

@@ -34,6 +34,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.id.PartId;
+import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.sound.Audible;
@@ -41,6 +42,7 @@ import westtide.sound.Engine;
 import westtide.sound.Mixdown;
 import westtide.sound.Preparation;
 import westtide.sound.PreparedScore;
+import westtide.sound.desk.Limiter;
 import westtide.theory.Key;
 
 /** The audio thread's side, pumped block by block without a thread. */
@@ -54,7 +56,8 @@ class PlaybackTest {
   private final Preparation preparation = new Preparation(RATE);
   private final Gauges gauges = new Gauges();
   private final PreparedScore nothing =
-      new PreparedScore(List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()));
+      new PreparedScore(
+          List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
   private final Playback playback = new Playback(RATE, nothing, gauges, 0);
 
   private void take(Song song) {
@@ -125,7 +128,7 @@ class PlaybackTest {
     pump(RATE / 4);
     playback.ask(new Request.Start(0, 0));
     float[] played = pump(3 * RATE);
-    int late = 71;
+    int late = new Limiter(RATE, Mixdown.CEILING_DB).lateFrames();
     for (int i = 0; i < 2 * RATE; i++) {
       assertThat(played[i + late]).isCloseTo(written[i], within(1e-6f));
     }

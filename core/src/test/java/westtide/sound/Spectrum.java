@@ -1,11 +1,11 @@
 package westtide.sound;
 
 /** Measures frequencies of samples by the Fourier transform, written for the tests alone. */
-final class Spectrum {
+public final class Spectrum {
   private Spectrum() {}
 
   /** The strongest frequency within half a semitone of an expected one, in Hz. */
-  static double peakNear(float[] samples, int from, int length, int rate, double expected) {
+  public static double peakNear(float[] samples, int from, int length, int rate, double expected) {
     double best = 0;
     double found = 0;
     for (int cents = -60; cents <= 60; cents++) {
@@ -20,7 +20,7 @@ final class Spectrum {
   }
 
   /** Power at one frequency under a Hann window, by a single term of the Fourier sum. */
-  static double power(float[] samples, int from, int length, int rate, double hertz) {
+  public static double power(float[] samples, int from, int length, int rate, double hertz) {
     double[] wave = turning(hertz / rate);
     double[] window = turning(1.0 / length);
     double cos = 0;
@@ -49,7 +49,7 @@ final class Spectrum {
   }
 
   /** Powers of all frequencies below half the rate, by the fast transform; length a power of 2. */
-  static double[] powers(float[] samples, int length) {
+  public static double[] powers(float[] samples, int length) {
     double[] re = new double[length];
     double[] im = new double[length];
     for (int i = 0; i < Math.min(length, samples.length); i++) {
@@ -64,7 +64,7 @@ final class Spectrum {
   }
 
   /** The share of the energy above a frequency. */
-  static double shareAbove(float[] samples, int rate, double hertz) {
+  public static double shareAbove(float[] samples, int rate, double hertz) {
     int length = Integer.highestOneBit(Math.max(2, samples.length - 1)) * 2;
     double[] powers = powers(samples, length);
     double above = 0;

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
+import westtide.song.mix.Master;
 
 class TransportTest {
   private static final int RATE = 48_000;
@@ -23,7 +24,7 @@ class TransportTest {
 
   private static PreparedScore empty(int ticks, double bpm) {
     return new PreparedScore(
-        List.of(), new int[0], ticks, bpm * 16, BarLines.of(Meter.COMMON, List.of()));
+        List.of(), new int[0], ticks, bpm * 16, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
   }
 
   private Transport transport(int ticks, double bpm) {

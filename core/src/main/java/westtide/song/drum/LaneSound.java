@@ -1,5 +1,6 @@
 package westtide.song.drum;
 
+import westtide.song.mix.Effects;
 import westtide.theory.Pitch;
 
 /**
@@ -14,12 +15,21 @@ import westtide.theory.Pitch;
  * @param note MIDI note it is written as, 0 to 127
  * @param reverb share sent to the reverb beside what its part sends, 0 to 100 %
  * @param delay share sent to the delay of its part, 0 to 100 %
+ * @param effects what is done to it on its way to the other drums
  */
 public record LaneSound(
-    String instrument, int cents, int level, int pan, int choke, int note, int reverb, int delay) {
+    String instrument,
+    int cents,
+    int level,
+    int pan,
+    int choke,
+    int note,
+    int reverb,
+    int delay,
+    Effects effects) {
   /** A lane that sends nothing by itself. */
   public LaneSound(String instrument, int cents, int level, int pan, int choke, int note) {
-    this(instrument, cents, level, pan, choke, note, 0, 0);
+    this(instrument, cents, level, pan, choke, note, 0, 0, Effects.NONE);
   }
 
   /** Checks every range. */
@@ -40,42 +50,47 @@ public record LaneSound(
 
   /** Heard with another instrument; empty for the kit's own. */
   public LaneSound withInstrument(String name) {
-    return new LaneSound(name, cents, level, pan, choke, note, reverb, delay);
+    return new LaneSound(name, cents, level, pan, choke, note, reverb, delay, effects);
   }
 
   /** Tuned otherwise, in cents. */
   public LaneSound withCents(int other) {
-    return new LaneSound(instrument, other, level, pan, choke, note, reverb, delay);
+    return new LaneSound(instrument, other, level, pan, choke, note, reverb, delay, effects);
   }
 
   /** Louder or softer, in tenths of dB. */
   public LaneSound withLevel(int tenths) {
-    return new LaneSound(instrument, cents, tenths, pan, choke, note, reverb, delay);
+    return new LaneSound(instrument, cents, tenths, pan, choke, note, reverb, delay, effects);
   }
 
   /** Moved to a side. */
   public LaneSound withPan(int steps) {
-    return new LaneSound(instrument, cents, level, steps, choke, note, reverb, delay);
+    return new LaneSound(instrument, cents, level, steps, choke, note, reverb, delay, effects);
   }
 
   /** In another choke group. */
   public LaneSound withChoke(int group) {
-    return new LaneSound(instrument, cents, level, pan, group, note, reverb, delay);
+    return new LaneSound(instrument, cents, level, pan, group, note, reverb, delay, effects);
   }
 
   /** Written as another MIDI note. */
   public LaneSound withNote(int midi) {
-    return new LaneSound(instrument, cents, level, pan, choke, midi, reverb, delay);
+    return new LaneSound(instrument, cents, level, pan, choke, midi, reverb, delay, effects);
   }
 
   /** Sent to the reverb, 0 to 100 %. */
   public LaneSound withReverb(int percent) {
-    return new LaneSound(instrument, cents, level, pan, choke, note, percent, delay);
+    return new LaneSound(instrument, cents, level, pan, choke, note, percent, delay, effects);
   }
 
   /** Sent to the delay of its part, 0 to 100 %. */
   public LaneSound withDelay(int percent) {
-    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, percent);
+    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, percent, effects);
+  }
+
+  /** With other things done to it on its way to the other drums. */
+  public LaneSound withEffects(Effects other) {
+    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, delay, other);
   }
 
   /** The factor by which a hit of some semitones is faster than the untuned drum. */

@@ -14,6 +14,8 @@ package westtide.song.mix;
  * @param clip tenths of a dB pushed into a soft clip, 0 to 180; 0 when off
  * @param duck how it steps back for the kick
  * @param gate its rhythmic volume
+ * @param space which room its sends go to, and how its repeats come back
+ * @param effects what is done to it on its way
  */
 public record Mix(
     int level,
@@ -26,7 +28,9 @@ public record Mix(
     int width,
     int clip,
     Duck duck,
-    Gate gate) {
+    Gate gate,
+    Space space,
+    Effects effects) {
   /** Tenths of a dB that count as silence. */
   public static final int SILENT = -600;
 
@@ -35,7 +39,20 @@ public record Mix(
 
   /** In the middle at full level, with nothing done to it. */
   public static final Mix PLAIN =
-      new Mix(0, 0, 0, OPEN, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0, Duck.NONE, Gate.OPEN);
+      new Mix(
+          0,
+          0,
+          0,
+          OPEN,
+          0,
+          0,
+          DelayTime.DOTTED_EIGHTH,
+          0,
+          0,
+          Duck.NONE,
+          Gate.OPEN,
+          Space.USUAL,
+          Effects.NONE);
 
   /** Checks every range. */
   public Mix {
@@ -51,60 +68,91 @@ public record Mix(
 
   /** The same mix at another level, in tenths of a dB. */
   public Mix withLevel(int tenths) {
-    return new Mix(tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
+    return new Mix(
+        tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix at another place between left and right. */
   public Mix withPan(int other) {
     return new Mix(
-        level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
+        level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix cut below a frequency; 0 to take the cut away. */
   public Mix withLowCut(int hertz) {
-    return new Mix(level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck, gate);
+    return new Mix(
+        level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix open up to a frequency. */
   public Mix withLowPass(int hertz) {
-    return new Mix(level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck, gate);
+    return new Mix(
+        level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix with another share sent to the room. */
   public Mix withReverb(int percent) {
-    return new Mix(level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck, gate);
+    return new Mix(
+        level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix with another share sent to the delay. */
   public Mix withDelay(int percent) {
     return new Mix(
-        level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck, gate);
+        level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix with repeats at another distance. */
   public Mix withDelayTime(DelayTime other) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck, gate);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck, gate, space, effects);
   }
 
   /** The same mix at another width. */
   public Mix withWidth(int percent) {
     return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck, gate);
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck, gate, space,
+        effects);
   }
 
   /** The same mix pushed into the soft clip by tenths of a dB. */
   public Mix withClip(int tenths) {
     return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck, gate);
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck, gate, space,
+        effects);
   }
 
   /** The same mix stepping back in another way. */
   public Mix withDuck(Duck other) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other, gate);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other, gate, space,
+        effects);
   }
 
   /** The same mix with another rhythmic volume. */
   public Mix withGate(Gate other) {
-    return new Mix(level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, other);
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, other, space,
+        effects);
+  }
+
+  /** The same mix with its sends going elsewhere. */
+  public Mix withSpace(Space other) {
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, other,
+        effects);
+  }
+
+  /** The same mix with other things done to it. */
+  public Mix withEffects(Effects other) {
+    return new Mix(
+        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
+        other);
   }
 }

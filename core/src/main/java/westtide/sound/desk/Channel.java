@@ -1,17 +1,20 @@
 package westtide.sound.desk;
 
+import java.util.Arrays;
 import westtide.song.mix.Duck;
+import westtide.song.mix.RoomKind;
 
 /**
- * One part of the mix: its sounding notes, filters, ducking and sends. All its memory is taken when
- * it is made; afterwards it belongs to the audio thread.
+ * One part of the mix, or one lane of a drum part: its sounding notes, filters, inserts, ducking,
+ * delay and what it sends to a room. All its memory is taken when it is made; afterwards it belongs
+ * to the audio thread.
  */
 public final class Channel {
   private static final double REST_MILLIS = 60;
   private static final double SMOOTH_MILLIS = 0.7;
 
   private final Voices voices;
-  private final Sends sends;
+  private final Sends single;
   private final float[] left;
   private final float[] right;
   private final StereoFilter lowCut;
@@ -19,6 +22,10 @@ public final class Channel {
   private final Crossover lowsLeft;
   private final Crossover lowsRight;
   private final Spread spread;
+  private final Inserts inserts;
+  private final float[] toRoom;
+  private final float[] toDelay;
+  private final int rate;
   private final int restFrames;
   private final float smooth;
   private Strip strip;
@@ -26,17 +33,23 @@ public final class Channel {
   private float gainRight;
   private final Ducking ducking = new Ducking();
   private float ducked = 1;
+  private Channel[] lanes = {};
+  private volatile Echo echo;
   private boolean middle = true;
   private boolean fresh = true;
+  private boolean sends;
+  private boolean heard;
   private int quietFor;
   private float peak;
-  private float reverb;
-  private float delay;
 
   /** A channel with room for a block of samples. */
   public Channel(int rate, int blockFrames, Strip strip) {
+    this.rate = rate;
     this.voices = new Voices(rate);
-    this.sends = new Sends(blockFrames);
+    this.single = new Sends(blockFrames);
+    this.inserts = new Inserts(rate, blockFrames);
+    this.toRoom = new float[blockFrames];
+    this.toDelay = new float[blockFrames];
     this.left = new float[blockFrames];
     this.right = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
@@ -55,7 +68,17 @@ public final class Channel {
     return peak;
   }
 
-  /** The last block, after level, pan and width. */
+  /**
+   * Gives it a delay of its own, the first time one is asked for. It takes memory, so not on the
+   * audio thread, and before the score that needs it is played.
+   */
+  public void giveDelay() {
+    if (echo == null) {
+      echo = new Echo(rate, left.length);
+    }
+  }
+
+  /** The last block, after level, pan, width and delay. */
   public float[] left() {
     return left;
   }
@@ -65,6 +88,40 @@ public final class Channel {
     return right;
   }
 
+  /** What the last block sends to its room. */
+  public float[] toRoom() {
+    return toRoom;
+  }
+
+  /** Whether there is anything in the last block. */
+  public boolean heard() {
+    return heard;
+  }
+
+  /** Whether the last block sends anything to its room. */
+  public boolean sends() {
+    return sends;
+  }
+
+  /** The room it sends to. */
+  public RoomKind room() {
+    return strip.space().room();
+  }
+
+  /** Multiplies the last block, and what it sends, by one gain a sample. */
+  public void scale(float[] gains, int from, int frames) {
+    for (int i = 0; i < frames; i++) {
+      left[i] *= gains[from + i];
+      right[i] *= gains[from + i];
+      toRoom[i] *= gains[from + i];
+    }
+  }
+
+  /** Takes lanes that go through this channel, each rendered before it. */
+  public void through(Channel[] others) {
+    lanes = others;
+  }
+
   /**
    * Plays from another track from now on. Notes that are no longer in it are released; with {@code
    * from} at or above 0, notes that should be sounding at that tick come in.
@@ -72,22 +129,36 @@ public final class Channel {
   public void take(Track next, Strip settings, int from, double framesPerTick) {
     strip = settings;
     voices.take(next, from, framesPerTick);
+    Echo repeats = echo;
+    if (repeats != null && framesPerTick > 0) {
+      repeats.repeats(settings.space());
+      repeats.distance(settings.delayTicks() * framesPerTick);
+    }
   }
 
   /** Starts and ends the notes of a stretch; {@code frames} tells where in the block each lies. */
   public void play(int fromTick, int toTick, Frames frames) {
     voices.end(toTick, frames);
     voices.start(fromTick, toTick, frames);
+    for (Channel lane : lanes) {
+      lane.play(fromTick, toTick, frames);
+    }
   }
 
   /** Starts notes that began before a tick and last beyond it, in the middle of their sound. */
   public void chase(int tick, int offset, double framesPerTick) {
     voices.chase(tick, offset, framesPerTick);
+    for (Channel lane : lanes) {
+      lane.chase(tick, offset, framesPerTick);
+    }
   }
 
   /** Ends every held note, as when the song stops or jumps. */
   public void releaseHeld(int offset) {
     voices.releaseHeld(offset);
+    for (Channel lane : lanes) {
+      lane.releaseHeld(offset);
+    }
   }
 
   /**
@@ -106,33 +177,110 @@ public final class Channel {
 
   /** Whether anything of the channel may still be heard. */
   public boolean silent() {
-    return quietFor >= restFrames;
+    Echo repeats = echo;
+    return quietFor >= restFrames && (repeats == null || repeats.silent());
   }
 
   /** Makes the next block of the channel, and tells whether there is anything in it. */
-  public boolean render(Stretch stretch, int[] kicks, int frames, boolean metered) {
-    java.util.Arrays.fill(left, 0, frames, 0);
-    java.util.Arrays.fill(right, 0, frames, 0);
-    middle = voices.middle() && (middle || silent());
-    sends.clear(frames);
-    boolean sounding = voices.mix(left, right, frames, middle, sends);
+  public boolean render(Stretch stretch, int frames, boolean metered) {
+    Arrays.fill(left, 0, frames, 0);
+    Arrays.fill(right, 0, frames, 0);
+    boolean alone = !anyLane(stretch, frames);
+    middle = voices.middle() && alone && (middle || quietFor >= restFrames);
+    single.clear(frames);
+    boolean sounding = voices.mix(left, right, frames, middle, single);
+    sounding |= !alone;
     quietFor = sounding ? 0 : Math.min(restFrames, quietFor + frames);
     peak = 0;
-    if (silent()) {
+    sends = false;
+    if (quietFor >= restFrames) {
       forget();
-      return false;
+      return repeat(false, frames, metered);
     }
     fresh = false;
+    addLanes(frames);
     shape(stretch, frames);
-    level(stretch, kicks, frames);
-    reverb = now(strip.moves().reverb(), strip.reverb(), stretch);
-    delay = now(strip.moves().delay(), strip.delay(), stretch);
+    boolean one = inserts.run(strip.effects(), stretch, left, right, frames, middle);
+    level(stretch, frames, one);
     float width = now(strip.moves().width(), strip.width(), stretch);
     if (width > 0) {
       spread.widen(left, right, frames, width);
     }
-    peak = metered ? Math.max(peak(left, frames), peak(right, frames)) : 0;
-    return true;
+    send(stretch, frames);
+    return repeat(true, frames, metered);
+  }
+
+  private boolean anyLane(Stretch stretch, int frames) {
+    boolean any = false;
+    for (Channel lane : lanes) {
+      any |= lane.render(stretch, frames, false);
+    }
+    return any;
+  }
+
+  private void addLanes(int frames) {
+    for (Channel lane : lanes) {
+      if (lane.quietFor < lane.restFrames) {
+        add(lane.left, left, 1, frames);
+        add(lane.right, right, 1, frames);
+      }
+    }
+  }
+
+  /** Fills what goes to the room and to the delay, of the whole channel and of single notes. */
+  private void send(Stretch stretch, int frames) {
+    float toTheRoom = now(strip.moves().reverb(), strip.reverb(), stretch);
+    float gain = 0.5f * ducked * (strip.left() + strip.right());
+    Arrays.fill(toRoom, 0, frames, 0);
+    sends = single.addReverb(toRoom, gain, frames);
+    if (toTheRoom > 0) {
+      sends = true;
+      add(left, toRoom, 0.5f * toTheRoom, frames);
+      add(right, toRoom, 0.5f * toTheRoom, frames);
+    }
+    float toTheDelay = now(strip.moves().delay(), strip.delay(), stretch);
+    if (echo != null || toTheDelay > 0) {
+      Arrays.fill(toDelay, 0, frames, 0);
+      single.addDelay(toDelay, gain, frames);
+      add(left, toDelay, 0.5f * toTheDelay, frames);
+      add(right, toDelay, 0.5f * toTheDelay, frames);
+    }
+    for (Channel lane : lanes) {
+      sendOf(lane, gain, frames);
+    }
+  }
+
+  private void sendOf(Channel lane, float gain, int frames) {
+    if (lane.quietFor >= lane.restFrames) {
+      return;
+    }
+    if (lane.sends) {
+      sends = true;
+      add(lane.toRoom, toRoom, gain, frames);
+    }
+    if (echo != null && lane.strip.delay() > 0) {
+      add(lane.toDelay, toDelay, gain, frames);
+    }
+  }
+
+  private boolean repeat(boolean fed, int frames, boolean metered) {
+    Echo repeats = echo;
+    heard = fed;
+    if (repeats != null && (fed || !repeats.silent())) {
+      if (!fed) {
+        Arrays.fill(toDelay, 0, frames, 0);
+      }
+      repeats.mix(toDelay, left, right, frames);
+      heard = true;
+    }
+    peak = metered && heard ? Math.max(peak(left, frames), peak(right, frames)) : 0;
+    return heard;
+  }
+
+  private static void add(float[] from, float[] to, float gain, int frames) {
+    for (int i = 0; i < frames; i++) {
+      to[i] += gain * from[i];
+    }
   }
 
   private void forget() {
@@ -142,6 +290,7 @@ public final class Channel {
       lowPass.clear();
       lowsLeft.clear();
       lowsRight.clear();
+      inserts.clear();
       gainLeft = -1;
     }
   }
@@ -199,7 +348,7 @@ public final class Channel {
     return moves ? (float) (what.at(stretch.tick(0)) / 100) : own;
   }
 
-  private void level(Stretch stretch, int[] kicks, int frames) {
+  private void level(Stretch stretch, int frames, boolean one) {
     boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
     Automation level = strip.moves().level();
     Automation pan = strip.moves().pan();
@@ -213,11 +362,12 @@ public final class Channel {
       ducked = 1;
     }
     if (!ducks && !moves && !pans && !gates && !lowsOnly && settled()) {
-      applyAll(frames);
+      applyAll(frames, one);
       return;
     }
     for (int point = 0; point < frames / Stretch.EVERY; point++) {
-      float wanted = ducks ? ducking.gain(strip.duck(), strip.shape(), stretch, point, kicks) : 1;
+      float wanted =
+          ducks ? ducking.gain(strip.duck(), strip.shape(), stretch, point, strip.triggers()) : 1;
       float before = ducked;
       ducked = near(ducked + smooth * (wanted - ducked), wanted);
       float more = moves ? (float) Decibels.gain(level.at(stretch.tick(point))) : 1;
@@ -230,10 +380,16 @@ public final class Channel {
       float nextRight =
           approach(gainRight, more * (panned ? strip.gain() * Pan.right(place) : strip.right()));
       if (lowsOnly) {
-        scaleLows(from, before, ducked);
-        apply(from, gainLeft, nextLeft, gainRight, nextRight);
+        scaleLows(from, before, ducked, one);
+        apply(from, gainLeft, nextLeft, gainRight, nextRight, one);
       } else {
-        apply(from, gainLeft * before, nextLeft * ducked, gainRight * before, nextRight * ducked);
+        apply(
+            from,
+            gainLeft * before,
+            nextLeft * ducked,
+            gainRight * before,
+            nextRight * ducked,
+            one);
       }
       gainLeft = nextLeft;
       gainRight = nextRight;
@@ -252,18 +408,18 @@ public final class Channel {
     return Math.abs(value - wanted) < 1e-5f ? wanted : value;
   }
 
-  private void scaleLows(int from, float before, float after) {
+  private void scaleLows(int from, float before, float after, boolean one) {
     int until = from + Stretch.EVERY;
     lowsLeft.set(strip.duck().below());
     lowsLeft.scaleLows(left, from, until, before, after);
-    if (!middle) {
+    if (!one) {
       lowsRight.set(strip.duck().below());
       lowsRight.scaleLows(right, from, until, before, after);
     }
   }
 
-  private void applyAll(int frames) {
-    float[] other = middle ? left : right;
+  private void applyAll(int frames, boolean one) {
+    float[] other = one ? left : right;
     float toLeft = gainLeft;
     float toRight = gainRight;
     for (int i = 0; i < frames; i++) {
@@ -274,37 +430,13 @@ public final class Channel {
     }
   }
 
-  private void apply(int from, float l0, float l1, float r0, float r1) {
-    float[] other = middle ? left : right;
+  private void apply(int from, float l0, float l1, float r0, float r1, boolean one) {
+    float[] other = one ? left : right;
     float leftStep = (l1 - l0) / Stretch.EVERY;
     float rightStep = (r1 - r0) / Stretch.EVERY;
     for (int i = 0; i < Stretch.EVERY; i++) {
       right[from + i] = other[from + i] * (r0 + rightStep * i);
       left[from + i] *= l0 + leftStep * i;
     }
-  }
-
-  Strip strip() {
-    return strip;
-  }
-
-  /** The share sent to the room now, 0 to 1. */
-  float reverb() {
-    return reverb;
-  }
-
-  /** The share sent to the delay now, 0 to 1. */
-  float delay() {
-    return delay;
-  }
-
-  /** What single notes send to the reverb and the delay. */
-  Sends sends() {
-    return sends;
-  }
-
-  /** The factor single notes are sent with: the level of the channel, ducked as it is. */
-  float sendGain() {
-    return ducked * (strip.left() + strip.right());
   }
 }

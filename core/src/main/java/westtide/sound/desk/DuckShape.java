@@ -3,24 +3,26 @@ package westtide.sound.desk;
 import westtide.song.mix.Duck;
 
 /**
- * The curve along which a part comes back after a trigger: {@code −depth · (1 − x)²} dB, x being
- * the share of its time that has passed. Kept as a table, so that the audio thread need not raise
- * powers.
+ * The gain of a part after a trigger: down for its hold, then back along its curve. Kept as a
+ * table, so that the audio thread need not raise powers.
  */
 final class DuckShape {
   private static final int POINTS = 256;
 
   private final float[] gains = new float[POINTS + 2];
 
+  private final double millis;
+
   DuckShape(Duck duck) {
+    millis = duck.hold() + duck.millis();
     for (int i = 0; i < gains.length; i++) {
-      double left = Math.max(0, 1 - i / (double) POINTS);
-      gains[i] = (float) Decibels.gain(-duck.depth() / 10.0 * left * left);
+      gains[i] = (float) Decibels.gain(duck.gain(millis * i / POINTS));
     }
   }
 
-  /** The factor when a share of the time has passed; 1 before a trigger and once it is over. */
-  float gain(double passed) {
+  /** The factor so many ms after a trigger; 1 before a trigger and once it is over. */
+  float gain(double after) {
+    double passed = after / millis;
     if (passed >= 1 || passed < 0) {
       return 1;
     }

@@ -1,25 +1,28 @@
 package westtide.sound.desk;
 
+import westtide.song.mix.Space;
+
 /**
- * A delay whose repeats go from left to right and back, each duller than the one before. A change
- * of its time fades from the old repeats to the new ones within a block.
+ * A delay of one channel: repeats go from left to right and back or stay in their place, each
+ * softer than the one before and kept to a band. A change of its time fades from the old repeats to
+ * the new ones within a block.
  */
 final class Echo {
   private static final int SIZE = 1 << 18;
   private static final int MASK = SIZE - 1;
-  private static final float FEEDBACK = 0.42f;
-  private static final double DULL_HERTZ = 4200;
-  private static final double THIN_HERTZ = 220;
   private static final float SILENT = 1e-6f;
 
+  private final int rate;
   private final float[] first = new float[SIZE];
   private final float[] second = new float[SIZE];
   private final int block;
   private final float[] one;
   private final float[] two;
   private final float[] back;
-  private final float dull;
-  private final float thin;
+  private Space space;
+  private float feedback;
+  private float dull;
+  private float thin;
   private int at;
   private int distance;
   private int before;
@@ -28,12 +31,23 @@ final class Echo {
   private float lows;
 
   Echo(int rate, int blockFrames) {
+    this.rate = rate;
     block = blockFrames;
     one = new float[blockFrames];
     two = new float[blockFrames];
     back = new float[blockFrames];
-    dull = (float) (1 - Math.exp(-2 * Math.PI * DULL_HERTZ / rate));
-    thin = (float) (1 - Math.exp(-2 * Math.PI * THIN_HERTZ / rate));
+    repeats(Space.USUAL);
+  }
+
+  /** Sets how repeats come back. */
+  void repeats(Space wanted) {
+    if (wanted == space) {
+      return;
+    }
+    space = wanted;
+    feedback = wanted.feedback() / 100f;
+    dull = (float) (1 - Math.exp(-2 * Math.PI * wanted.repeatsTo() / rate));
+    thin = (float) (1 - Math.exp(-2 * Math.PI * wanted.repeatsFrom() / rate));
   }
 
   /** Sets the distance of the repeats in samples, held between a block and {@value #SIZE}. */
@@ -51,23 +65,28 @@ final class Echo {
     return quietFor >= SIZE;
   }
 
-  /** Takes the sends and adds the repeats. */
+  /** Takes what is sent and adds the repeats. */
   void mix(float[] in, float[] left, float[] right, int frames) {
     tap(first, one, frames);
-    tap(second, two, frames);
+    if (space.pingPong()) {
+      tap(second, two, frames);
+    } else {
+      System.arraycopy(one, 0, two, 0, frames);
+    }
     float peak = 0;
     float dulled = duller;
     float low = lows;
     for (int i = 0; i < frames; i++) {
       dulled += dull * (two[i] - dulled);
       low += thin * (dulled - low);
-      back[i] = in[i] + FEEDBACK * (dulled - low);
+      back[i] = in[i] + feedback * (dulled - low);
     }
     duller = dulled;
     lows = low;
+    float level = space.pingPong() ? 1 : 0.7f;
     for (int i = 0; i < frames; i++) {
-      left[i] += one[i];
-      right[i] += two[i];
+      left[i] += level * one[i];
+      right[i] += level * two[i];
       float size = Math.abs(back[i]) + Math.abs(one[i]) + Math.abs(two[i]);
       peak = size > peak ? size : peak;
       one[i] *= 0.8f;

@@ -3,14 +3,21 @@ package westtide.sound.desk;
 import java.util.Arrays;
 
 /**
- * A limiter that looks ahead: no sample leaves above the ceiling, and the gain moves in a smooth
- * curve that has arrived when the peak does. Sound comes out {@link #lateFrames()} samples later.
+ * A limiter that looks ahead: nothing leaves above the ceiling, neither a sample nor what lies
+ * between two of them (true peak), and the gain moves in a smooth curve that has arrived when the
+ * peak does. Sound comes out {@link #lateFrames()} samples later.
  */
 public final class Limiter {
   private static final double AHEAD_MILLIS = 1.5;
   private static final double RELEASE_MILLIS = 90;
+  private static final int MOST_FRAMES = 1024;
+
+  /** What a gain that moves may add between samples, in dB. */
+  private static final double MARGIN_DB = 0.08;
 
   private final float ceiling;
+  private final TruePeak truePeak = new TruePeak(MOST_FRAMES);
+  private final float[] peaks = new float[MOST_FRAMES];
   private final int ahead;
   private final float[] lateLeft;
   private final float[] lateRight;
@@ -27,11 +34,11 @@ public final class Limiter {
 
   /** A limiter whose ceiling is given in dB below full scale, such as −1. */
   public Limiter(int rate, double ceilingDb) {
-    ceiling = Math.nextDown((float) Decibels.gain(ceilingDb));
+    ceiling = (float) Decibels.gain(ceilingDb - MARGIN_DB);
     ahead = (int) (AHEAD_MILLIS / 1000 * rate);
-    lateLeft = new float[ahead - 1];
-    lateRight = new float[ahead - 1];
-    kept = new float[ahead - 1];
+    lateLeft = new float[lateFrames()];
+    lateRight = new float[lateFrames()];
+    kept = new float[lateFrames()];
     least = new float[ahead];
     Arrays.fill(least, 1);
     window = new SlidingLeast(ahead);
@@ -42,7 +49,7 @@ public final class Limiter {
 
   /** How late the sound comes out, in samples. */
   public int lateFrames() {
-    return ahead - 1;
+    return ahead - 1 + TruePeak.LATE;
   }
 
   /** How far it has turned down at most so far, in dB, 0 or more. */
@@ -50,16 +57,18 @@ public final class Limiter {
     return Math.max(0, -Decibels.of(deepest));
   }
 
-  /** Limits a block in place. */
+  /** Limits a block of at most {@value #MOST_FRAMES} samples in place. */
   public void limit(float[] left, float[] right, int frames) {
-    if (frames >= ahead && calmFor >= 2 * ahead && within(left, frames) && within(right, frames)) {
+    boolean near = truePeak.peaks(left, right, frames, ceiling, peaks);
+    boolean calm = calmFor >= 2 * ahead && frames >= lateFrames();
+    if (calm && (!near || within(frames))) {
       delay(left, lateLeft, frames);
       delay(right, lateRight, frames);
       late = 0;
       return;
     }
     for (int i = 0; i < frames; i++) {
-      float gain = gain(Math.max(Math.abs(left[i]), Math.abs(right[i])));
+      float gain = gain(near ? peaks[i] : 0);
       float outLeft = lateLeft[late];
       float outRight = lateRight[late];
       lateLeft[late] = left[i];
@@ -70,12 +79,12 @@ public final class Limiter {
     }
   }
 
-  private boolean within(float[] samples, int frames) {
-    boolean within = true;
+  private boolean within(int frames) {
+    float high = 0;
     for (int i = 0; i < frames; i++) {
-      within &= samples[i] <= ceiling && samples[i] >= -ceiling;
+      high = Math.max(high, peaks[i]);
     }
-    return within;
+    return high <= ceiling;
   }
 
   /** Gives what was kept, then what is new, and keeps the rest; the block is the longer. */

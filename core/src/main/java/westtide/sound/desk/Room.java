@@ -1,49 +1,105 @@
 package westtide.sound.desk;
 
+import java.math.BigInteger;
+import westtide.sound.voice.SineTable;
+
 /**
- * The room: eight delay lines that feed each other through a mixing matrix that neither adds nor
- * loses energy, each losing highs as air does. It runs at half the sample rate, since a room has no
- * top octave to speak of, and a block at a time, since no line is shorter than a block.
+ * A room: single reflections, then sixteen delay lines that feed each other through a mixing matrix
+ * that neither adds nor loses energy. Half of the lines move a little, so that no tone is held, and
+ * each loses highs as air and walls do. It runs at half the sample rate, since a room has no top
+ * octave to speak of, and a block at a time, since no line is shorter than a block.
  */
 final class Room {
-  private static final int LINES = 8;
-  private static final double[] METRES = {8.3, 9.7, 11.5, 13.1, 14.9, 16.7, 18.5, 20.3};
-  private static final double METRES_A_SECOND = 343;
-  private static final double SIXTY_DB_SECONDS = 1.5;
-  private static final double EARLY_MILLIS = 14;
-  private static final float AIR = 0.32f;
-  private static final float LEVEL = 0.55f;
+  private static final int LINES = 16;
+
+  /** The shortest and the longest way of a hall in milliseconds. */
+  private static final double SHORTEST = 22;
+
+  private static final double LONGEST = 83;
+  private static final double MOVES_MILLIS = 0.35;
+  private static final double SLOWEST_HERTZ = 0.31;
+  private static final double LOWS_HERTZ = 140;
   private static final float SILENT = 1e-6f;
   private static final int PAST = 6;
 
-  private final Line early;
-  private final Line[] lines = new Line[LINES];
+  private final int rate;
+  private final EarlyReflections early;
+  private final Diffuser diffuser;
+  private final Line[] still = new Line[LINES / 2];
+  private final MovingLine[] moving = new MovingLine[LINES / 2];
+  private final double[] lengths = new double[LINES / 2];
+  private final double[] phases = new double[LINES / 2];
   private final float[] loss = new float[LINES];
+  private final float[] pole = new float[LINES];
   private final float[] air = new float[LINES];
   private final float[][] taps;
+  private final float[] sum;
+  private final float[] first;
   private final float[] whole;
   private final float[] sent;
   private final float[] toLeft;
   private final float[] toRight;
+  private final float level;
+  private final float thin;
   private final int silentAfter;
+  private float lows;
   private int quietFor;
 
-  Room(int rate, int blockFrames) {
-    int half = rate / 2;
+  Room(int fullRate, int blockFrames, RoomShape shape) {
+    rate = fullRate / 2;
     int block = blockFrames / 2;
     for (int i = 0; i < LINES; i++) {
-      int length = (int) Math.round(METRES[i] / METRES_A_SECOND * half);
-      lines[i] = new Line(length, block);
-      loss[i] = (float) Math.pow(10, -3.0 * length / (SIXTY_DB_SECONDS * half));
+      double share = (i * 7 % LINES) / (LINES - 1.0);
+      double millis = shape.size() * SHORTEST * Math.pow(LONGEST / SHORTEST, share);
+      int length = prime((int) Math.max(block + 10, millis / 1000 * rate));
+      if (i % 2 == 0) {
+        still[i / 2] = new Line(length, block);
+      } else {
+        lengths[i / 2] = length;
+        moving[i / 2] = new MovingLine(length + moves(), block);
+      }
+      damp(i, length, shape);
     }
-    early = new Line((int) (EARLY_MILLIS / 1000 * half), block);
+    begin();
+    early = new EarlyReflections(rate, block, shape);
+    diffuser = new Diffuser(prime(47), prime(83), prime(131), prime(197));
     taps = new float[LINES][block];
+    sum = new float[block];
+    first = new float[block];
     whole = new float[PAST + blockFrames];
     sent = new float[block];
     toLeft = new float[3 + block];
     toRight = new float[3 + block];
-    silentAfter = rate / 2;
+    level = (float) shape.level();
+    thin = (float) (1 - Math.exp(-2 * Math.PI * LOWS_HERTZ / rate));
+    silentAfter = fullRate / 2;
     quietFor = silentAfter;
+  }
+
+  /**
+   * A line loses what its way takes of the lows, and its one pole more of the highs (Jot and
+   * Chaigne 1991; from memory).
+   */
+  private void damp(int line, int length, RoomShape shape) {
+    double lost = -3 * length / (shape.seconds() * rate);
+    double more = 1 - 1 / (shape.highs() * shape.highs());
+    pole[line] = (float) Math.min(0.85, Math.log(10) / 4 * lost * more);
+    loss[line] = (float) Math.pow(10, lost);
+  }
+
+  private static int prime(int from) {
+    return BigInteger.valueOf(from).nextProbablePrime().intValueExact();
+  }
+
+  private int moves() {
+    return (int) Math.ceil(MOVES_MILLIS / 1000 * rate) + 1;
+  }
+
+  /** Moves as from the beginning of a song. */
+  void begin() {
+    for (int i = 0; i < phases.length; i++) {
+      phases[i] = 0.37 * (2 * i + 1) % 1;
+    }
   }
 
   /** Whether nothing is left to hear. */
@@ -55,11 +111,14 @@ final class Room {
   void mix(float[] in, float[] left, float[] right, int frames) {
     int half = frames / 2;
     boolean fed = halve(in, half);
+    move(half);
     if (!fed && silent()) {
       return;
     }
-    early.swap(sent, half);
-    turn(half);
+    late(half);
+    early.reflect(sent, toLeft, toRight, 3, half);
+    diffuser.smear(sent, half);
+    feed(half);
     boolean heard = loud(toLeft, half) | loud(toRight, half);
     doubled(toLeft, left, half);
     doubled(toRight, right, half);
@@ -75,7 +134,8 @@ final class Room {
       float outer = whole[at] + whole[at + 6];
       float inner = whole[at + 2] + whole[at + 4];
       float out = (9 * inner - outer) / 32 + whole[at + 3] / 2;
-      sent[i] = out;
+      lows += thin * (out - lows);
+      sent[i] = out - lows;
       float size = out < 0 ? -out : out;
       peak = size > peak ? size : peak;
     }
@@ -83,55 +143,91 @@ final class Room {
     return peak > SILENT;
   }
 
-  private void turn(int half) {
-    for (int i = 0; i < LINES; i++) {
-      lines[i].read(taps[i], half);
+  /** What leaves the lines now, on both sides. */
+  private void late(int half) {
+    for (int i = 0; i < LINES / 2; i++) {
+      still[i].read(taps[2 * i], half);
+      moving[i].read(taps[2 * i + 1], half);
     }
-    dull(0, half);
-    dull(LINES / 2, half);
-    for (int i = 0; i < half; i++) {
-      toLeft[3 + i] = LEVEL * (taps[0][i] - taps[2][i] + taps[4][i] - taps[6][i]);
-      toRight[3 + i] = LEVEL * (taps[1][i] - taps[3][i] + taps[5][i] - taps[7][i]);
+    for (int i = 0; i < LINES; i += 4) {
+      dull(i, half);
     }
-    for (int i = 0; i < half; i++) {
-      float low = taps[0][i] + taps[1][i] + taps[2][i] + taps[3][i];
-      float high = taps[4][i] + taps[5][i] + taps[6][i] + taps[7][i];
-      sent[i] -= (low + high) * (2f / LINES);
+    for (int h = 0; h < half; h++) {
+      toLeft[3 + h] = 0;
+      toRight[3 + h] = 0;
+      sum[h] = 0;
     }
     for (int i = 0; i < LINES; i++) {
       float[] tap = taps[i];
+      float[] side = i / 2 % 2 == 0 ? toLeft : toRight;
+      float sign = i % 8 < 4 ? level : -level;
       for (int h = 0; h < half; h++) {
-        tap[h] += sent[h];
+        side[3 + h] += sign * tap[h];
+        sum[h] += tap[h];
       }
-      lines[i].write(tap, half);
     }
   }
 
-  /** What the air takes of four lines: highs at once, and a little of everything. */
-  private void dull(int first, int half) {
-    float keep = 1 - AIR;
-    float[] a = taps[first];
-    float[] b = taps[first + 1];
-    float[] c = taps[first + 2];
-    float[] d = taps[first + 3];
-    float nowA = air[first];
-    float nowB = air[first + 1];
-    float nowC = air[first + 2];
-    float nowD = air[first + 3];
-    for (int i = 0; i < half; i++) {
-      nowA = AIR * nowA + keep * a[i];
-      nowB = AIR * nowB + keep * b[i];
-      nowC = AIR * nowC + keep * c[i];
-      nowD = AIR * nowD + keep * d[i];
-      a[i] = nowA * loss[first];
-      b[i] = nowB * loss[first + 1];
-      c[i] = nowC * loss[first + 2];
-      d[i] = nowD * loss[first + 3];
+  /** The lines move whether anything sounds or not, so that each part is heard as in the mix. */
+  private void move(int half) {
+    for (int i = 0; i < LINES / 2; i++) {
+      phases[i] += (SLOWEST_HERTZ + 0.083 * i) * half / rate;
+      phases[i] -= (int) phases[i];
+      double swing = 0.5 + 0.5 * SineTable.at(phases[i]);
+      moving[i].move(lengths[i] + MOVES_MILLIS / 1000 * rate * swing);
     }
-    air[first] = nowA;
-    air[first + 1] = nowB;
-    air[first + 2] = nowC;
-    air[first + 3] = nowD;
+  }
+
+  /** Each line is fed by its neighbour, the mirror of all (Householder's matrix), and the sound. */
+  private void feed(int half) {
+    System.arraycopy(taps[0], 0, first, 0, half);
+    for (int i = 0; i < LINES; i++) {
+      float[] into = taps[i];
+      float[] from = i + 1 < LINES ? taps[i + 1] : first;
+      float sign = i % 4 < 2 ? 1 : -1;
+      for (int h = 0; h < half; h++) {
+        into[h] = from[h] - sum[h] * (2f / LINES) + sign * sent[h];
+      }
+      if (i % 2 == 0) {
+        still[i / 2].write(into, half);
+      } else {
+        moving[i / 2].write(into, half);
+      }
+    }
+  }
+
+  /** What the air and the walls take of four lines: highs at once, and a little of everything. */
+  private void dull(int line, int half) {
+    float[] a = taps[line];
+    float[] b = taps[line + 1];
+    float[] c = taps[line + 2];
+    float[] d = taps[line + 3];
+    float poleA = pole[line];
+    float poleB = pole[line + 1];
+    float poleC = pole[line + 2];
+    float poleD = pole[line + 3];
+    float gainA = loss[line] * (1 - poleA);
+    float gainB = loss[line + 1] * (1 - poleB);
+    float gainC = loss[line + 2] * (1 - poleC);
+    float gainD = loss[line + 3] * (1 - poleD);
+    float nowA = air[line];
+    float nowB = air[line + 1];
+    float nowC = air[line + 2];
+    float nowD = air[line + 3];
+    for (int i = 0; i < half; i++) {
+      nowA = poleA * nowA + gainA * a[i];
+      nowB = poleB * nowB + gainB * b[i];
+      nowC = poleC * nowC + gainC * c[i];
+      nowD = poleD * nowD + gainD * d[i];
+      a[i] = nowA;
+      b[i] = nowB;
+      c[i] = nowC;
+      d[i] = nowD;
+    }
+    air[line] = nowA;
+    air[line + 1] = nowB;
+    air[line + 2] = nowC;
+    air[line + 3] = nowD;
   }
 
   /** Two samples for one, the second between its neighbours on a cubic. */

@@ -55,11 +55,12 @@ final class Sends {
     }
   }
 
-  /** Adds what is sent to the reverb, at a gain. */
-  void addReverb(float[] to, float gain, int frames) {
+  /** Adds what is sent to the reverb, at a gain; false when nothing is. */
+  boolean addReverb(float[] to, float gain, int frames) {
     if (toReverb) {
       add(reverb, to, gain, frames);
     }
+    return toReverb;
   }
 
   /** Adds what is sent to the delay, at a gain; false when nothing is. */

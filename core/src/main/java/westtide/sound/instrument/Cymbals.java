@@ -2,46 +2,64 @@ package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
 import westtide.sound.voice.Filter;
+import westtide.sound.voice.Noise;
 import westtide.sound.voice.Saw;
 import westtide.sound.voice.Strike;
 
-/** Hats, ride and crashes: a cluster of pulse waves no two of which agree, and noise. */
+/**
+ * Hats, ride and crashes: plates with hundreds of modes, for which stand a cluster of pulse waves
+ * no two of which agree, a spread of single modes, and noise that loses its highs first.
+ */
 final class Cymbals {
   /** Frequencies of the cluster against its lowest; chosen so that no ratio is simple. */
   private static final double[] CLUSTER = {1, 1.347, 1.689, 2.173, 2.719, 3.443};
+
+  private static final double SLOW = 2.6;
 
   private Cymbals() {}
 
   /** A hat; how open it is is its decay. */
   static float[] hat(Strike strike) {
-    Sample sample = new Sample(strike.samples(strike.get("decay") + 10), strike.rate());
-    double cut = strike.get("tone") * (0.85 + 0.3 * strike.force());
-    metal(sample, 421 * strike.shift(), strike.get("decay"), cut, 1.1);
-    new Hiss(sample, 61).burst(0, 0.2, 0.8 * strike.get("decay"), cut, 19000, 0.5);
-    return sample.drive(2).scale(0.8).table();
+    double decay = strike.get("decay");
+    double force = strike.force();
+    Sample sample = new Sample(strike.samples(SLOW * decay + 10), strike.rate());
+    double tone = strike.get("tone");
+    double cut = tone * (0.61 + 0.1 * force);
+    double shift = strike.about(strike.shift(), 0.012, 1);
+    metal(sample, 421 * shift, decay, cut, 1.5);
+    metal(sample, 421 * shift, SLOW * decay, 1.15 * cut, 0.34);
+    new Hiss(sample, strike.seed(61))
+        .burst(0, 0.2, 0.7 * decay, cut, 15000, 0.3 + 0.25 * force)
+        .burst(0, 0.1, 6, 3000, 14000, 0.15 + 0.3 * force);
+    softer(sample, tone * (0.34 + 1.65 * force));
+    return sample.scale(0.8).table();
   }
 
-  /** A ride: the ping of the stick over a long wash. */
+  /** A ride: the ping of the stick, the bell below it, over a long wash that blooms after it. */
   static float[] ride(Strike strike) {
     double decay = strike.get("decay");
-    Sample sample = new Sample(strike.samples(decay), strike.rate());
-    metal(sample, 367 * strike.shift(), decay, 4200 + 1500 * strike.force(), 0.5);
+    double force = strike.force();
     double ping = strike.get("ping") / 100.0;
-    sample.mode(3130 * strike.shift(), 0.4 * decay, 0.5 * ping);
-    sample.mode(4710 * strike.shift(), 0.3 * decay, 0.4 * ping * strike.force());
-    new Hiss(sample, 71).burst(0, 0.3, 40, 5000, 16000, 0.5);
-    return sample.scale(0.8).table();
+    Sample sample = new Sample(strike.samples(decay), strike.rate());
+    plate(sample, strike, 28, 340, 9800, decay, 0.085);
+    sample.mode(strike.about(3130 * strike.shift(), 0.01, 1), 0.35 * decay, 0.16 * ping);
+    sample.mode(strike.about(4710 * strike.shift(), 0.01, 2), 0.22 * decay, 0.14 * ping * force);
+    sample.mode(612 * strike.shift(), 0.5 * decay, 0.1 * ping);
+    new Hiss(sample, strike.seed(71))
+        .burst(0, 0.2, 25, 3500, 5000 + 11000 * force, 0.35 + 0.3 * ping)
+        .burst(0, 30, 0.8 * decay, 2600, 5200 + 4000 * force, 0.16)
+        .burst(0, 12, 0.3 * decay, 5200, 13000, 0.05 + 0.12 * force);
+    softer(sample, 3600 + 9400 * force);
+    return sample.scale(0.9).table();
   }
 
   /** A crash. */
   static float[] crash(Strike strike) {
     double decay = strike.get("decay");
     Sample sample = new Sample(strike.samples(decay), strike.rate());
-    metal(sample, 287 * strike.shift(), 0.8 * decay, strike.get("tone"), 0.6);
-    new Hiss(sample, 81)
-        .burst(0, 2, decay, strike.get("tone"), 9000 + 8000 * strike.force(), 0.7)
-        .burst(0, 1, 90, 700, 6000, 0.4);
-    return sample.drive(2).scale(0.8).table();
+    splash(sample, strike, decay);
+    new Hiss(sample, strike.seed(83)).burst(0, 1, 90, 500, 5000, 0.4);
+    return sample.scale(0.8).table();
   }
 
   /** A crash backwards, swelling until the note ends. */
@@ -49,22 +67,68 @@ final class Cymbals {
     int frames = Math.max(strike.frames(), strike.samples(60));
     double millis = 1000.0 * frames / strike.rate();
     Sample sample = new Sample(frames, strike.rate());
-    metal(sample, 287, 1.1 * millis, strike.get("tone"), 0.6);
-    new Hiss(sample, 82).burst(0, 4, 1.1 * millis, strike.get("tone"), 15000, 0.8);
-    return sample.reversed().drive(2).scale(0.8).table();
+    splash(sample, strike, 1.1 * millis);
+    return sample.reversed().scale(0.8).table();
   }
 
-  /** Small jingles that strike after one another. */
+  /** Small jingles that strike after one another, and again as they swing back. */
   static float[] tambourine(Strike strike) {
     double decay = strike.get("decay");
-    Sample sample = new Sample(strike.samples(decay + 20), strike.rate());
-    double[] jingles = {5230, 6170, 7390, 8650, 9910, 11370};
+    Sample sample = new Sample(strike.samples(1.3 * decay + 20), strike.rate());
+    double[] jingles = {4890, 5230, 5870, 6170, 6790, 7390, 8110, 8650, 9310, 9910};
     for (int i = 0; i < jingles.length; i++) {
-      int from = strike.samples(1.7 * i * (1.4 - strike.force()));
-      sample.modeAt(from, jingles[i] * strike.shift(), decay * (1 - 0.08 * i), 0.16);
+      double late = 1.6 * i * (1.4 - strike.force()) * (1 + 0.4 * strike.stray(i));
+      double hertz = strike.about(jingles[i] * strike.shift(), 0.015, 20 + i);
+      sample.modeAt(strike.samples(late), hertz, decay * (1 - 0.05 * i), 0.09);
+      sample.modeAt(strike.samples(late + 21 + 2.3 * i), hertz, 0.6 * decay, 0.04);
     }
-    new Hiss(sample, 91).burst(0, 1, 0.6 * decay, 5000, 15000, 0.6);
+    double bright = 7000 + 8000 * strike.force();
+    new Hiss(sample, strike.seed(91))
+        .burst(0, 1, 0.6 * decay, 4000, bright, 0.5)
+        .beads(strike.samples(18), 4, decay, 6400, 1400, 0.8);
+    softer(sample, 2900 + 12000 * strike.force());
     return sample.scale(0.9).table();
+  }
+
+  private static void splash(Sample sample, Strike strike, double decay) {
+    double tone = strike.get("tone");
+    double force = strike.force();
+    plate(sample, strike, 32, 0.11 * tone, 3.1 * tone, 0.9 * decay, 0.05);
+    metal(sample, 287 * strike.about(strike.shift(), 0.012, 3), 0.5 * decay, tone, 0.3);
+    new Hiss(sample, strike.seed(81))
+        .burst(0, 2, 0.45 * decay, 1.3 * tone, 7000 + 10000 * force, 0.5)
+        .burst(0, 3, 0.8 * decay, 0.6 * tone, 2.2 * tone, 0.45)
+        .burst(0, 4, decay, 0.25 * tone, tone, 0.3);
+    softer(sample, tone * (0.9 + 3.4 * force));
+  }
+
+  /** So many modes between two frequencies, spread evenly in octaves and strayed. */
+  private static void plate(
+      Sample sample,
+      Strike strike,
+      int count,
+      double low,
+      double high,
+      double decay,
+      double level) {
+    double[] hertz = new double[count];
+    double[] millis = new double[count];
+    double[] levels = new double[count];
+    Noise spread = new Noise(strike.seed(95));
+    for (int i = 0; i < count; i++) {
+      double share = (i + 0.5 + 0.45 * spread.next()) / count;
+      hertz[i] = strike.shift() * low * Math.pow(high / low, share);
+      millis[i] = decay * (1 - 0.62 * share) * (1 + 0.2 * spread.next());
+      levels[i] = level * (0.6 + 0.4 * spread.next()) * (i % 2 == 0 ? 1 : -1);
+    }
+    sample.modes(hertz, millis, levels);
+  }
+
+  private static void softer(Sample sample, double hertz) {
+    Filter soft = new Filter(sample.rate).set(hertz, 0.6);
+    for (int i = 0; i < sample.wave.length; i++) {
+      sample.wave[i] = soft.low(sample.wave[i]);
+    }
   }
 
   private static void metal(Sample sample, double base, double decay, double cut, double level) {

@@ -30,4 +30,26 @@ final class Hiss {
     }
     return this;
   }
+
+  /**
+   * Beads that hit a shell: single clicks, so many a second at first and fewer as the burst fades,
+   * each rung through a band.
+   */
+  Hiss beads(
+      int from, double riseMillis, double fallMillis, double hertz, double aSecond, double level) {
+    Filter band = new Filter(sample.rate).set(hertz, 1.4);
+    Filter upper = new Filter(sample.rate).set(1.62 * hertz, 1.6);
+    double fall = Fade.perSample(fallMillis, sample.rate);
+    int rise = Math.max(1, (int) (riseMillis / 1000 * sample.rate));
+    double often = aSecond / sample.rate;
+    double loud = 1;
+    int last = Math.min(sample.wave.length, from + rise + (int) (fallMillis / 1000 * sample.rate));
+    for (int i = from; i < last; i++) {
+      double shake = loud * Fade.rise(i - from, rise);
+      double hit = Math.abs(noise.next()) < often * shake ? noise.next() * Math.sqrt(shake) : 0;
+      sample.wave[i] += level * (band.band(hit) + 0.7 * upper.band(hit));
+      loud *= i - from < rise ? 1 : fall;
+    }
+    return this;
+  }
 }

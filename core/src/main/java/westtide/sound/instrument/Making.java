@@ -12,17 +12,29 @@ final class Making {
   private Making() {}
 
   static Instrument drum(String name, Recipe recipe, Setting... settings) {
-    return new Instrument(name, Family.DRUM, Touch.STRUCK, 0, 1, List.of(settings), recipe);
+    return new Instrument(name, Family.DRUM, Touch.STRUCK, 0, List.of(settings), recipe)
+        .takingTurns();
   }
 
   static Instrument held(
       String name, Family family, int program, Recipe recipe, Setting... settings) {
-    return new Instrument(name, family, Touch.HELD, program, 1, List.of(settings), recipe);
+    return new Instrument(name, family, Touch.HELD, program, List.of(settings), recipe);
   }
 
-  static Instrument stretched(String name, Recipe recipe) {
-    Setting top = new Setting("top", "Hz", 2000, 16000, 9000);
-    return new Instrument(name, Family.TRANSITION, Touch.STRETCHED, 122, 1, List.of(top), recipe);
+  /** Held, and no two strokes alike. */
+  static Instrument plucked(
+      String name, Family family, int program, Recipe recipe, Setting... settings) {
+    return held(name, family, program, recipe, settings).takingTurns();
+  }
+
+  static Instrument gliding(
+      String name, Family family, int program, Recipe recipe, Setting... settings) {
+    return new Instrument(name, family, Touch.GLIDING, program, List.of(settings), recipe);
+  }
+
+  static Instrument stretched(
+      String name, Family family, int program, Recipe recipe, Setting... settings) {
+    return new Instrument(name, family, Touch.STRETCHED, program, List.of(settings), recipe);
   }
 
   static Setting hertz(int low, int high, int usual) {

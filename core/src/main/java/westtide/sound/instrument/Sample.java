@@ -101,12 +101,22 @@ final class Sample {
     return this;
   }
 
-  /** Bends the wave towards ±1 as an overdriven amplifier does; silence stays silence. */
+  /**
+   * Bends the wave towards ±1 as an overdriven amplifier does; silence stays silence. The bend is
+   * {@code x/√(1+x²)}, averaged between neighbouring samples by its integral, so that little of
+   * what it adds folds back (first-order antiderivative antialiasing; from memory).
+   */
   Sample drive(double decibels) {
-    double push = Math.pow(10, decibels / 20);
-    double back = 1 / Math.tanh(push);
+    double push = 1.25 * Math.pow(10, decibels / 20);
+    double back = Math.sqrt(1 + push * push) / push;
+    double before = 0;
+    double rootBefore = 1;
     for (int i = 0; i < wave.length; i++) {
-      wave[i] = Math.tanh(wave[i] * push) * back;
+      double in = wave[i] * push;
+      double root = Math.sqrt(1 + in * in);
+      wave[i] = (in + before) / (root + rootBefore) * back;
+      before = in;
+      rootBefore = root;
     }
     return this;
   }
@@ -116,6 +126,14 @@ final class Sample {
     int rise = Math.max(1, (int) (millis / 1000 * rate));
     for (int i = 0; i < Math.min(rise, wave.length); i++) {
       wave[i] *= Fade.rise(i, rise);
+    }
+    return this;
+  }
+
+  /** Adds another sound from a sample on. */
+  Sample add(float[] other, int from, double level) {
+    for (int i = 0; i < Math.min(other.length, wave.length - from); i++) {
+      wave[from + i] += level * other[i];
     }
     return this;
   }

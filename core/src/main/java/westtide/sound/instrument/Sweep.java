@@ -20,7 +20,7 @@ final class Sweep {
   private Sweep(Strike strike, double settled, double octaves, double millis, boolean rising) {
     this.first = new Filter(strike.rate());
     this.second = new Filter(strike.rate());
-    this.settled = settled * (0.6 + 0.8 * strike.force());
+    this.settled = settled * (0.45 + 1.05 * strike.force());
     this.octaves = octaves;
     this.rising = rising;
     this.fall = Math.pow(Fade.perSample(millis, strike.rate()), EVERY);

@@ -15,6 +15,8 @@ import java.util.Optional;
  * @param gain factor that brings it to the loudness of the others
  * @param settings what can be set
  * @param recipe how it sounds
+ * @param takesTurns whether equal strokes are struck in turn in several ways, as drums and plucked
+ *     strings are
  */
 public record Instrument(
     String name,
@@ -23,7 +25,8 @@ public record Instrument(
     int program,
     double gain,
     List<Setting> settings,
-    Recipe recipe) {
+    Recipe recipe,
+    boolean takesTurns) {
   private static final int CUT_MILLIS = 8;
 
   /** Copies the settings. */
@@ -31,9 +34,20 @@ public record Instrument(
     settings = List.copyOf(settings);
   }
 
+  /** An instrument at its own loudness that strikes everything alike. */
+  public Instrument(
+      String name, Family family, Touch touch, int program, List<Setting> settings, Recipe recipe) {
+    this(name, family, touch, program, 1, settings, recipe, false);
+  }
+
   /** The same instrument brought to the loudness of the others. */
   public Instrument withGain(double factor) {
-    return new Instrument(name, family, touch, program, factor, settings, recipe);
+    return new Instrument(name, family, touch, program, factor, settings, recipe, takesTurns);
+  }
+
+  /** The same instrument striking equal strokes in turn in several ways. */
+  public Instrument takingTurns() {
+    return new Instrument(name, family, touch, program, gain, settings, recipe, true);
   }
 
   /** The setting of that name, if it has one. */

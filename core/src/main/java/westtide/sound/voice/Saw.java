@@ -1,29 +1,39 @@
 package westtide.sound.voice;
 
 /**
- * A saw or pulse wave whose jumps are rounded over two samples by a polynomial, so that its
- * overtones above half the sample rate stay quiet.
+ * A saw or pulse wave read from tables that hold no overtone above half the sample rate: three
+ * tables an octave, each with as many overtones as fit at the highest pitch it serves, so nothing
+ * folds back. The pitch may move from sample to sample.
  */
 public final class Saw {
+  private static final int SIZE = 4096;
+  private static final int MASK = SIZE - 1;
+  private static final int TABLES_AN_OCTAVE = 3;
+  private static final int LEVELS = 9 * TABLES_AN_OCTAVE;
+  private static final int MOST_OVERTONES = 512;
+  private static final double[] HIGHEST_STEP = highestSteps();
+  private static final float[][] TABLES = tables();
+
   private double phase;
+  private int level;
 
   /** A wave that starts at a phase in turns. */
   public Saw(double startTurns) {
-    this.phase = startTurns;
+    this.phase = startTurns - Math.floor(startTurns);
   }
 
   /** The next sample of a saw, −1 to 1; {@code step} is frequency over sample rate. */
   public double saw(double step) {
-    double out = 2 * phase - 1 - rounding(phase, step);
+    double out = read(table(step), phase);
     advance(step);
     return out;
   }
 
   /** The next sample of a pulse wave that is high for a share of its period. */
   public double pulse(double step, double share) {
+    float[] table = table(step);
     double fallen = phase + 1 - share;
-    fallen -= (int) fallen;
-    double out = (phase < share ? 1 : -1) + rounding(phase, step) - rounding(fallen, step);
+    double out = read(table, fallen - (int) fallen) - read(table, phase) + 2 * share - 1;
     advance(step);
     return out;
   }
@@ -33,15 +43,55 @@ public final class Saw {
     phase -= (int) phase;
   }
 
-  private static double rounding(double phase, double step) {
-    if (phase < step) {
-      double near = phase / step;
-      return near + near - near * near - 1;
+  private float[] table(double step) {
+    while (level < LEVELS - 1 && step > HIGHEST_STEP[level]) {
+      level++;
     }
-    if (phase > 1 - step) {
-      double near = (phase - 1) / step;
-      return near * near + near + near + 1;
+    while (level > 0 && step <= HIGHEST_STEP[level - 1]) {
+      level--;
     }
-    return 0;
+    return TABLES[level];
+  }
+
+  private static double read(float[] table, double turns) {
+    double place = turns * SIZE;
+    int index = (int) place;
+    float low = table[index];
+    return low + (place - index) * (table[index + 1] - low);
+  }
+
+  private static int overtones(int level) {
+    return Math.max(1, (int) (MOST_OVERTONES * Math.pow(2, -level / (double) TABLES_AN_OCTAVE)));
+  }
+
+  private static double[] highestSteps() {
+    double[] out = new double[LEVELS];
+    for (int i = 0; i < LEVELS; i++) {
+      out[i] = 0.5 / overtones(i);
+    }
+    return out;
+  }
+
+  /** From the fewest overtones to the most, each table adding to the one before. */
+  private static float[][] tables() {
+    double[] sine = new double[SIZE];
+    for (int i = 0; i < SIZE; i++) {
+      sine[i] = Math.sin(2 * Math.PI * i / SIZE);
+    }
+    float[][] out = new float[LEVELS][SIZE + 1];
+    double[] sum = new double[SIZE];
+    int overtone = 1;
+    for (int level = LEVELS - 1; level >= 0; level--) {
+      for (; overtone <= overtones(level); overtone++) {
+        double share = -2 / (Math.PI * overtone);
+        for (int i = 0; i < SIZE; i++) {
+          sum[i] += share * sine[i * overtone & MASK];
+        }
+      }
+      for (int i = 0; i <= SIZE; i++) {
+        out[level][i] = (float) sum[i & MASK];
+      }
+    }
+    return out;
   }
 }

@@ -54,9 +54,36 @@ class MixTest {
 
   @Test
   void theEndsOfEveryRangeAreAllowed() {
-    Mix low = new Mix(-600, -100, 0, 200, 0, 0, DelayTime.SIXTEENTH, 0, 0, Duck.NONE, Gate.OPEN);
+    Mix low =
+        new Mix(
+            -600,
+            -100,
+            0,
+            200,
+            0,
+            0,
+            DelayTime.SIXTEENTH,
+            0,
+            0,
+            Duck.NONE,
+            Gate.OPEN,
+            Space.USUAL,
+            Effects.NONE);
     Mix high =
-        new Mix(60, 100, 2000, 20_000, 100, 100, DelayTime.QUARTER, 100, 180, Duck.NONE, Gate.OPEN);
+        new Mix(
+            60,
+            100,
+            2000,
+            20_000,
+            100,
+            100,
+            DelayTime.QUARTER,
+            100,
+            180,
+            Duck.NONE,
+            Gate.OPEN,
+            Space.USUAL,
+            Effects.NONE);
     assertThat(low).isNotEqualTo(high);
   }
 

@@ -102,7 +102,7 @@ class DeskTest {
 
   @Test
   void theRoomDiesAwayAndStaysBounded() {
-    Room room = new Room(RATE, 256);
+    Room room = new Room(RATE, 256, RoomShape.of(westtide.song.mix.RoomKind.PLATE));
     float[] in = new float[4 * RATE];
     in[0] = 1;
     float[] left = new float[in.length];
@@ -162,7 +162,10 @@ class DeskTest {
     }
   }
 
-  /** Arithmetic: a peak of 2 is 6.02 dB over full scale and 7.02 dB over a ceiling of −1 dB. */
+  /**
+   * Arithmetic: a peak of 2 is 6.02 dB over full scale and 7.02 dB over a ceiling of −1 dB; 0.08 dB
+   * are kept for what lies between samples.
+   */
   @Test
   void theLimiterTellsHowFarItTurnedDown() {
     Limiter limiter = new Limiter(RATE, -1);
@@ -174,7 +177,7 @@ class DeskTest {
     loud[20] = 2;
     limiter.limit(loud, new float[BLOCK], BLOCK);
     limiter.limit(new float[BLOCK], new float[BLOCK], BLOCK);
-    assertThat(limiter.taken()).isCloseTo(7.02, within(0.02));
+    assertThat(limiter.taken()).isCloseTo(7.02 + 0.08, within(0.02));
   }
 
   @Test
@@ -218,14 +221,14 @@ class DeskTest {
   }
 
   private static float[] through(Mix mix, float[] table, int frames, int[] kicks) {
-    Strip strip = Strip.of(mix, Movements.NONE, false);
+    Strip strip = Strip.of(mix, Movements.NONE, false, kicks);
     Channel channel = new Channel(RATE, BLOCK, strip);
     channel.audition(table, 0, 1, 1, table.length, 0.9f, 0);
     Stretch stretch = new Stretch(BLOCK);
     float[] out = new float[frames];
     for (int from = 0; from + BLOCK <= frames; from += BLOCK) {
       stretch.run(0, from * TICKS_A_FRAME, TICKS_A_FRAME, 1000.0 / 1920);
-      channel.render(stretch, kicks, BLOCK, true);
+      channel.render(stretch, BLOCK, true);
       System.arraycopy(channel.left(), 0, out, from, BLOCK);
     }
     return out;

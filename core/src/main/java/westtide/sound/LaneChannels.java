@@ -1,0 +1,78 @@
+package westtide.sound;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalInt;
+import westtide.score.ScoredNote;
+import westtide.song.Part;
+import westtide.song.drum.LaneId;
+import westtide.song.mix.Effects;
+
+/**
+ * The notes of a drum part, apart by the channels they go through: a lane with effects of its own
+ * has one, all others share that of the part. Hats choke one another across channels all the same.
+ */
+final class LaneChannels {
+  private final Part part;
+  private final List<ScoredNote> shared = new ArrayList<>();
+  private final Map<LaneId, List<ScoredNote>> own = new LinkedHashMap<>();
+  private final List<ScoredNote> choking;
+
+  private LaneChannels(Part part, List<ScoredNote> notes) {
+    this.part = part;
+    for (ScoredNote note : notes) {
+      channel(note)
+          .map(lane -> own.computeIfAbsent(lane, fresh -> new ArrayList<>()))
+          .orElse(shared)
+          .add(note);
+    }
+    choking =
+        own.isEmpty()
+            ? List.of()
+            : notes.stream()
+                .filter(note -> group(note) > 0)
+                .sorted(Comparator.comparingInt(ScoredNote::start))
+                .toList();
+  }
+
+  static LaneChannels of(Part part, List<ScoredNote> notes) {
+    return new LaneChannels(part, notes);
+  }
+
+  List<ScoredNote> shared() {
+    return shared;
+  }
+
+  Map<LaneId, List<ScoredNote>> own() {
+    return own;
+  }
+
+  /** The tick at which a stroke is choked by one that goes through another channel. */
+  OptionalInt chokedAt(ScoredNote note) {
+    int group = group(note);
+    if (choking.isEmpty() || group == 0) {
+      return OptionalInt.empty();
+    }
+    Optional<LaneId> channel = channel(note);
+    return choking.stream()
+        .filter(other -> other.start() > note.start() && group(other) == group)
+        .filter(other -> !Objects.equals(channel(other), channel))
+        .mapToInt(ScoredNote::start)
+        .findFirst();
+  }
+
+  private Optional<LaneId> channel(ScoredNote note) {
+    return note.struck()
+        .map(ScoredNote.Struck::lane)
+        .filter(lane -> !part.sound(lane).effects().equals(Effects.NONE));
+  }
+
+  private int group(ScoredNote note) {
+    return note.struck().map(struck -> part.sound(struck.lane()).choke()).orElse(0);
+  }
+}

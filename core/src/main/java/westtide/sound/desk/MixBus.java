@@ -1,0 +1,53 @@
+package westtide.sound.desk;
+
+import java.util.Arrays;
+import westtide.song.mix.Master;
+
+/** The whole mix before its limiter: its gain, and what holds it together. */
+public final class MixBus {
+  private static final double SMOOTH_MILLIS = 20;
+
+  private final Glue glue;
+  private final float[] gains;
+  private final float smooth;
+  private float gain = -1;
+
+  /** A bus with room for a block of samples. */
+  public MixBus(int rate, int blockFrames) {
+    glue = new Glue(rate);
+    gains = new float[blockFrames];
+    smooth = (float) (1 - Math.exp(-1000 / (SMOOTH_MILLIS * rate)));
+  }
+
+  /** How far the glue turns down now, in dB, 0 or more. */
+  public double taken() {
+    return glue.taken();
+  }
+
+  /** Works on a block in place. */
+  public void run(Master master, float[] left, float[] right, int frames) {
+    float wanted = (float) Decibels.gain(master.gain() / 10.0);
+    gain = gain < 0 ? wanted : gain;
+    if (wanted == 1 && gain == 1 && master.glue() == 0) {
+      return;
+    }
+    for (int i = 0; i < frames; i++) {
+      gain += smooth * (wanted - gain);
+      gains[i] = gain;
+    }
+    gain = Math.abs(gain - wanted) < 1e-5f ? wanted : gain;
+    scale(left, right, frames);
+    if (master.glue() > 0) {
+      Arrays.fill(gains, 0, frames, 1);
+      glue.gains(left, right, frames, master.glue() / 100.0, gains);
+      scale(left, right, frames);
+    }
+  }
+
+  private void scale(float[] left, float[] right, int frames) {
+    for (int i = 0; i < frames; i++) {
+      left[i] *= gains[i];
+      right[i] *= gains[i];
+    }
+  }
+}

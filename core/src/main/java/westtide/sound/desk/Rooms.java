@@ -1,0 +1,56 @@
+package westtide.sound.desk;
+
+import java.util.Arrays;
+import westtide.song.mix.RoomKind;
+
+/** The rooms channels are sent to; one that nothing is sent to costs nothing. */
+public final class Rooms {
+  private final Room[] rooms = new Room[RoomKind.values().length];
+  private final float[][] sent;
+
+  /** All rooms, for blocks of a length. */
+  public Rooms(int rate, int blockFrames) {
+    for (RoomKind kind : RoomKind.values()) {
+      rooms[kind.ordinal()] = new Room(rate, blockFrames, RoomShape.of(kind));
+    }
+    sent = new float[rooms.length][blockFrames];
+  }
+
+  /** Lets all rooms move as from the beginning of a song. */
+  public void begin() {
+    for (Room room : rooms) {
+      room.begin();
+    }
+  }
+
+  /** Forgets the sends of the last block. */
+  public void clear() {
+    for (float[] each : sent) {
+      Arrays.fill(each, 0);
+    }
+  }
+
+  /** Adds what is sent to a room, read from a sample on. */
+  public void send(RoomKind kind, float[] samples, int from, int frames) {
+    float[] to = sent[kind.ordinal()];
+    for (int i = 0; i < frames; i++) {
+      to[i] += samples[from + i];
+    }
+  }
+
+  /** Adds what comes back to the mix. */
+  public void mix(float[] left, float[] right, int frames) {
+    for (int i = 0; i < rooms.length; i++) {
+      rooms[i].mix(sent[i], left, right, frames);
+    }
+  }
+
+  /** Whether nothing comes back any more. */
+  public boolean silent() {
+    boolean silent = true;
+    for (Room room : rooms) {
+      silent &= room.silent();
+    }
+    return silent;
+  }
+}

@@ -1,0 +1,87 @@
+package westtide.sound.desk;
+
+import java.util.Arrays;
+import westtide.sound.voice.SineTable;
+
+/** Chorus and phaser: copies that move in time, and notches that move through the spectrum. */
+final class Swirl {
+  private static final int SIZE = 2048;
+  private static final int MASK = SIZE - 1;
+  private static final int STAGES = 6;
+  private static final double CHORUS_HERTZ = 0.71;
+  private static final double PHASER_HERTZ = 0.23;
+
+  private final int rate;
+  private final float[] line = new float[SIZE];
+  private final double[][] stages = new double[2][STAGES];
+  private int at;
+  private double chorus;
+  private double phaser;
+
+  Swirl(int rate) {
+    this.rate = rate;
+  }
+
+  void clear() {
+    Arrays.fill(line, 0);
+    Arrays.fill(stages[0], 0);
+    Arrays.fill(stages[1], 0);
+    chorus = 0;
+    phaser = 0;
+  }
+
+  /** Adds two copies of the middle, one on each side, whose pitch strays against each other. */
+  void chorus(float[] left, float[] right, int frames, float amount) {
+    double base = 0.0105 * rate;
+    double deep = 0.0026 * rate;
+    float dry = 1 - 0.2f * amount;
+    float wet = 0.62f * amount;
+    for (int i = 0; i < frames; i++) {
+      line[at] = 0.5f * (left[i] + right[i]);
+      double swing = SineTable.at(chorus);
+      double other = SineTable.at(chorus + 0.37);
+      left[i] = dry * left[i] + wet * read(base + deep * swing);
+      right[i] = dry * right[i] + wet * read(1.19 * base - deep * other);
+      at = at + 1 & MASK;
+      chorus += CHORUS_HERTZ / rate;
+    }
+    chorus -= (int) chorus;
+  }
+
+  private float read(double late) {
+    double place = at - late + SIZE;
+    int index = (int) place;
+    float low = line[index & MASK];
+    return low + (float) (place - index) * (line[index + 1 & MASK] - low);
+  }
+
+  /** All-passes in a row whose corner moves up and down; the right side a quarter behind. */
+  void phaser(float[] left, float[] right, int frames, float amount) {
+    for (int from = 0; from < frames; from += Stretch.EVERY) {
+      int until = Math.min(frames, from + Stretch.EVERY);
+      pass(left, from, until, corner(phaser), amount, stages[0]);
+      pass(right, from, until, corner(phaser + 0.25), amount, stages[1]);
+      phaser += PHASER_HERTZ * Stretch.EVERY / rate;
+    }
+    phaser -= (int) phaser;
+  }
+
+  private double corner(double phase) {
+    double hertz = 620 * Math.pow(2, 1.6 * SineTable.at(phase));
+    double k = Math.tan(Math.PI * hertz / rate);
+    return (k - 1) / (k + 1);
+  }
+
+  private static void pass(
+      float[] samples, int from, int until, double corner, float amount, double[] state) {
+    for (int i = from; i < until; i++) {
+      double now = samples[i];
+      for (int stage = 0; stage < STAGES; stage++) {
+        double out = corner * now + state[stage];
+        state[stage] = now - corner * out;
+        now = out;
+      }
+      samples[i] = (float) ((1 - 0.5 * amount) * samples[i] + 0.5 * amount * now);
+    }
+  }
+}
