@@ -3,8 +3,12 @@ package westtide.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
 import picocli.CommandLine.Command;
@@ -13,6 +17,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import westtide.file.Bounce;
+import westtide.file.FileNames;
 import westtide.file.MidiFile;
 import westtide.file.MidiPlan;
 import westtide.file.Slides;
@@ -30,13 +35,16 @@ import westtide.sound.Mixdown;
     mixinStandardHelpOptions = true,
     description = "Writes a song as MIDI or WAV, whole or one file a part.")
 final class ExportCommand implements Callable<Integer> {
-  @Parameters(paramLabel = "FILE.tide", description = "the song")
-  private Path song;
+  @Parameters(
+      arity = "1..*",
+      paramLabel = "FILE.tide",
+      description = "the song, or several; then --midi and --wav take a folder")
+  private List<Path> songs;
 
   @Option(
       names = "--midi",
       paramLabel = "FILE.mid",
-      description = "the whole song; - for the standard output")
+      description = "the whole song; a folder for several; - for the standard output")
   private Path midi;
 
   @Option(names = "--parts", paramLabel = "DIR", description = "one file for each part that plays")
@@ -63,7 +71,7 @@ final class ExportCommand implements Callable<Integer> {
   @Option(
       names = "--wav",
       paramLabel = "FILE.wav",
-      description = "the mix; - for the standard output")
+      description = "the mix; a folder for several; - for the standard output")
   private Path wav;
 
   @Option(names = "--stems", paramLabel = "DIR", description = "one WAV for each part that plays")
@@ -85,13 +93,49 @@ final class ExportCommand implements Callable<Integer> {
               + " --wav FILE.wav or --stems DIR");
     }
     WavFormat format = new WavFormat(rate, bits);
+    boolean several = songs.size() > 1;
+    if (several
+        && Stream.of(midi, wav).anyMatch(file -> file != null && StandardOutput.means(file))) {
+      throw new IllegalArgumentException(
+          "several songs cannot go to the standard output; name a folder instead of -");
+    }
+    List<SongFile.Opened> opened = new ArrayList<>();
+    for (Path song : songs) {
+      opened.add(SongFile.open(song));
+    }
+    Set<String> taken = new HashSet<>();
+    for (SongFile.Opened each : opened) {
+      each.notices().forEach(spec.commandLine().getErr()::println);
+      Score score = Score.of(each.song());
+      String name = several ? unlike(taken, FileNames.stem(each.song())) : "";
+      writeNotes(score, several ? in(midi, name + ".mid") : midi);
+      writeSound(Bounce.of(score, format), several ? in(wav, name + ".wav") : wav);
+    }
+    return 0;
+  }
+
+  /** A name none of the songs before had. */
+  private static String unlike(Set<String> taken, String stem) {
+    String name = stem;
+    for (int i = 2; !taken.add(name.toLowerCase(Locale.ROOT)); i++) {
+      name = stem + " " + i;
+    }
+    return name;
+  }
+
+  private static Path in(Path folder, String name) throws IOException {
+    if (folder == null) {
+      return null;
+    }
+    OutputFolder.make(folder);
+    return folder.resolve(name);
+  }
+
+  private void writeNotes(Score score, Path whole) throws IOException {
     PrintWriter out = spec.commandLine().getOut();
-    SongFile.Opened opened = SongFile.open(song);
-    opened.notices().forEach(spec.commandLine().getErr()::println);
-    Score score = Score.of(opened.song());
-    if (midi != null) {
-      if (StandardOutput.write(midi, to -> MidiFile.write(score, slides, to))) {
-        out.println(midi);
+    if (whole != null) {
+      if (StandardOutput.write(whole, to -> MidiFile.write(score, slides, to))) {
+        out.println(whole);
       }
       MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
     }
@@ -109,16 +153,15 @@ final class ExportCommand implements Callable<Integer> {
         MidiFile.writeLanes(score, drums.part().id(), lanes).forEach(out::println);
       }
     }
-    writeSound(out, Bounce.of(score, format));
-    return 0;
   }
 
-  private void writeSound(PrintWriter out, Bounce bounce) throws IOException {
-    if (wav != null) {
+  private void writeSound(Bounce bounce, Path mix) throws IOException {
+    PrintWriter out = spec.commandLine().getOut();
+    if (mix != null) {
       Bounce.Written[] written = new Bounce.Written[1];
       boolean file =
           StandardOutput.write(
-              wav, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
+              mix, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
       if (file) {
         say(out, written[0]);
       }

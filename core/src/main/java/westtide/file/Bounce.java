@@ -3,13 +3,15 @@ package westtide.file;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
-import westtide.song.Song;
+import westtide.song.id.PartId;
 import westtide.sound.Mixdown;
 import westtide.sound.Mixdown.Watch;
 
@@ -58,29 +60,56 @@ public final class Bounce {
   }
 
   /**
-   * Writes a stem for each part that plays, under the names of {@link FileNames}; empty when it was
-   * cancelled, and then the stems finished so far are left.
+   * Writes a stem for each part that plays, all in one pass, under the names of {@link FileNames};
+   * empty when it was cancelled, and then nothing is left.
    *
    * @throws UnusableFileException when the folder cannot be written
    */
   public Optional<List<Written>> stems(Path folder, Watch watch) throws UnusableFileException {
-    List<ScoredPart> playing = MidiFile.playing(score);
-    Song song = score.song();
-    List<Written> out = new ArrayList<>();
-    for (ScoredPart part : playing) {
-      Path path = folder.resolve(FileNames.wav(song, part.part()));
-      int done = out.size();
-      Watch share =
-          new Watch(
-              watch.cancelled(), each -> watch.progress().accept((done + each) / playing.size()));
-      Optional<Written> stem =
-          write(path, (sink, w) -> mixdown.stem(part.part().id(), sink, w), share);
-      if (stem.isEmpty()) {
+    Map<PartId, Path> paths = new LinkedHashMap<>();
+    for (ScoredPart part : MidiFile.playing(score)) {
+      paths.put(part.part().id(), folder.resolve(FileNames.wav(score.song(), part.part())));
+    }
+    return new Stems(new ArrayList<>(paths.entrySet()), watch).write();
+  }
+
+  /** The files of all stems, each opened inside the one before, so that all are there or none. */
+  private final class Stems {
+    private final List<Map.Entry<PartId, Path>> paths;
+    private final Watch watch;
+    private final Map<PartId, Mixdown.Sink> sinks = new LinkedHashMap<>();
+    private final List<WavWriter> writers = new ArrayList<>();
+
+    Stems(List<Map.Entry<PartId, Path>> paths, Watch watch) {
+      this.paths = paths;
+      this.watch = watch;
+    }
+
+    Optional<List<Written>> write() throws UnusableFileException {
+      if (!paths.isEmpty() && !file(0)) {
         return Optional.empty();
       }
-      out.add(stem.get());
+      List<Written> out = new ArrayList<>();
+      for (int i = 0; i < paths.size(); i++) {
+        out.add(written(paths.get(i).getValue(), writers.get(i).peak()));
+      }
+      return Optional.of(out);
     }
-    return Optional.of(out);
+
+    private boolean file(int index) throws UnusableFileException {
+      return WholeFile.write(
+          paths.get(index).getValue(),
+          out -> {
+            WavWriter writer = new WavWriter(out, format, mixdown.frames());
+            writers.add(writer);
+            sinks.put(paths.get(index).getKey(), writer::write);
+            return index + 1 == paths.size() ? mixdown.stems(sinks, watch) : file(index + 1);
+          });
+    }
+  }
+
+  private static Written written(Path path, double peak) {
+    return new Written(path, Math.max(0, 20 * Math.log10(Math.max(1, peak))));
   }
 
   private Optional<Written> write(Path path, Pass pass, Watch watch) throws UnusableFileException {
@@ -97,6 +126,6 @@ public final class Bounce {
     if (!whole) {
       return Optional.empty();
     }
-    return Optional.of(new Written(path, Math.max(0, 20 * Math.log10(Math.max(1, peak[0])))));
+    return Optional.of(written(path, peak[0]));
   }
 }

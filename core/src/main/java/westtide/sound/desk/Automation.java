@@ -22,6 +22,15 @@ public record Automation(int[] starts, int[] ends, double[] from, double[] to, d
     return starts.length > 0;
   }
 
+  /** Whether a piece lies anywhere between two ticks, the second included. */
+  boolean moves(double from, double to) {
+    if (starts.length == 0) {
+      return false;
+    }
+    int piece = piece(to);
+    return piece >= 0 && ends[piece] > from;
+  }
+
   /** Whether a tick lies in a piece. */
   boolean moves(double tick) {
     int piece = piece(tick);

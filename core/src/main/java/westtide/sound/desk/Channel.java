@@ -313,7 +313,7 @@ public final class Channel {
       }
     }
     Movements moves = strip.moves();
-    if (stretch.moving() && moves(moves.lowCut(), stretch, frames)) {
+    if (moves(moves.lowCut(), stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
         lowCut.set(Math.max(strip.lowCut(), Math.pow(2, moves.lowCut().at(stretch.tick(point)))));
         int from = point * Stretch.EVERY;
@@ -323,7 +323,7 @@ public final class Channel {
       lowCut.set(strip.lowCut());
       lowCut.run(left, right, 0, frames, middle);
     }
-    if (stretch.moving() && moves(moves.lowPass(), stretch, frames)) {
+    if (moves(moves.lowPass(), stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
         double octaves = moves.lowPass().at(stretch.tick(point));
         lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
@@ -339,7 +339,8 @@ public final class Channel {
   /** Whether a movement acts anywhere in the block. */
   private static boolean moves(Automation what, Stretch stretch, int frames) {
     return what.any()
-        && (what.moves(stretch.tick(0)) || what.moves(stretch.tick(frames / Stretch.EVERY - 1)));
+        && stretch.moving()
+        && what.moves(stretch.tick(0), stretch.tick(frames / Stretch.EVERY - 1));
   }
 
   /** A value that moves instead of the strip's own, at the start of the block. */
@@ -352,8 +353,8 @@ public final class Channel {
     boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
     Automation level = strip.moves().level();
     Automation pan = strip.moves().pan();
-    boolean moves = level.any() && stretch.moving();
-    boolean pans = pan.any() && stretch.moving();
+    boolean moves = moves(level, stretch, frames);
+    boolean pans = moves(pan, stretch, frames);
     boolean gates = strip.gate().closes() && stretch.moving();
     boolean lowsOnly = strip.ducksLows();
     if (gainLeft < 0) {

@@ -10,6 +10,7 @@ final class EarlyReflections {
 
   private final float[] ring;
   private final int mask;
+  private final float[] taken;
   private final int[] left;
   private final int[] right;
   private final int late;
@@ -24,6 +25,7 @@ final class EarlyReflections {
     int longest = Math.max(late, Math.max(left[left.length - 1], right[right.length - 1]));
     ring = new float[Integer.highestOneBit(longest + 2 * block) * 2];
     mask = ring.length - 1;
+    taken = new float[block];
     level = (float) shape.early();
   }
 
@@ -37,24 +39,29 @@ final class EarlyReflections {
 
   /** Takes a block, adds its reflections to both sides and turns it into the block of before. */
   void reflect(float[] samples, float[] toLeft, float[] toRight, int offset, int length) {
-    for (int i = 0; i < length; i++) {
-      ring[at + i & mask] = samples[i];
-    }
+    int first = Math.min(length, ring.length - at);
+    System.arraycopy(samples, 0, ring, at, first);
+    System.arraycopy(samples, first, ring, 0, length - first);
     add(left, toLeft, offset, length);
     add(right, toRight, offset, length);
-    for (int i = 0; i < length; i++) {
-      samples[i] = ring[at + i - late & mask];
-    }
+    copy(late, samples, length);
     at = at + length & mask;
   }
 
   private void add(int[] lates, float[] to, int offset, int length) {
     for (int tap = 0; tap < lates.length; tap++) {
       float gain = level * (1 - 0.11f * tap) * (tap % 3 == 1 ? -1 : 1);
-      int from = at - lates[tap];
+      copy(lates[tap], taken, length);
       for (int i = 0; i < length; i++) {
-        to[offset + i] += gain * ring[from + i & mask];
+        to[offset + i] += gain * taken[i];
       }
     }
+  }
+
+  private void copy(int samplesAgo, float[] to, int length) {
+    int start = at - samplesAgo & mask;
+    int first = Math.min(length, ring.length - start);
+    System.arraycopy(ring, start, to, 0, first);
+    System.arraycopy(ring, 0, to, first, length - first);
   }
 }

@@ -7,6 +7,7 @@ package westtide.sound.desk;
 final class MovingLine {
   private final float[] ring;
   private final int mask;
+  private final float[] taken;
   private int at;
   private double delay;
   private double before;
@@ -16,6 +17,7 @@ final class MovingLine {
     int size = Integer.highestOneBit(longest + 2 * block + 2) * 2;
     ring = new float[size];
     mask = size - 1;
+    taken = new float[block + 1];
     delay = longest;
     before = longest;
   }
@@ -26,16 +28,21 @@ final class MovingLine {
     delay = delayAfter;
   }
 
-  /** The next samples to leave. */
+  /**
+   * The next samples to leave. The place moves by far less than a sample in a block, so that all of
+   * them lie between the same neighbours or hardly beyond.
+   */
   void read(float[] out, int length) {
-    double place = at - before + ring.length;
-    double step = 1 - (delay - before) / length;
+    double place = at - before;
+    int from = (int) Math.floor(place);
+    float share = (float) (place - from);
+    float step = (float) ((before - delay) / length);
+    int start = from & mask;
+    int first = Math.min(length + 1, ring.length - start);
+    System.arraycopy(ring, start, taken, 0, first);
+    System.arraycopy(ring, 0, taken, first, length + 1 - first);
     for (int i = 0; i < length; i++) {
-      int index = (int) place;
-      float share = (float) (place - index);
-      float low = ring[index & mask];
-      out[i] = low + share * (ring[index + 1 & mask] - low);
-      place += step;
+      out[i] = taken[i] + (share + step * i) * (taken[i + 1] - taken[i]);
     }
   }
 

@@ -27,7 +27,6 @@ final class Cymbals {
     double cut = tone * (0.61 + 0.1 * force);
     double shift = strike.about(strike.shift(), 0.012, 1);
     metal(sample, 421 * shift, decay, cut, 1.5);
-    metal(sample, 421 * shift, SLOW * decay, 1.15 * cut, 0.34);
     new Hiss(sample, strike.seed(61))
         .burst(0, 0.2, 0.7 * decay, cut, 15000, 0.3 + 0.25 * force)
         .burst(0, 0.1, 6, 3000, 14000, 0.15 + 0.3 * force);
@@ -131,6 +130,7 @@ final class Cymbals {
     }
   }
 
+  /** The cluster above a cutoff: most of it falls quickly, a quarter rings on. */
   private static void metal(Sample sample, double base, double decay, double cut, double level) {
     Saw[] waves = new Saw[CLUSTER.length];
     for (int i = 0; i < waves.length; i++) {
@@ -139,14 +139,18 @@ final class Cymbals {
     Filter first = new Filter(sample.rate).set(cut, 0.9);
     Filter second = new Filter(sample.rate).set(cut, 0.7);
     double fall = Fade.perSample(decay, sample.rate);
-    double loud = level;
+    double slowFall = Fade.perSample(SLOW * decay, sample.rate);
+    double loud = level / waves.length;
+    double ringing = 0.23 * loud;
+    double step = base / sample.rate;
     for (int i = 0; i < sample.wave.length; i++) {
       double sum = 0;
       for (int w = 0; w < waves.length; w++) {
-        sum += waves[w].pulse(base * CLUSTER[w] / sample.rate, 0.5);
+        sum += waves[w].pulse(step * CLUSTER[w], 0.5);
       }
-      sample.wave[i] += second.high(first.high(sum / waves.length)) * loud;
+      sample.wave[i] += second.high(first.high(sum)) * (loud + ringing);
       loud *= fall;
+      ringing *= slowFall;
     }
   }
 }

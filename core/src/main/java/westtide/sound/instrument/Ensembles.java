@@ -119,10 +119,11 @@ final class Ensembles {
     double octaves = 1.2 + 3.2 * accent;
     double ring = 0.8 + strike.get("ring") / 100.0 * (4 + 6 * accent);
     double fall = Math.pow(Fade.perSample(strike.get("decay"), strike.rate()), SLOW);
+    double settled = strike.get("tone");
     double away = 1;
     for (int i = 0; i < sample.wave.length; i++) {
       if (i % SLOW == 0) {
-        double cutoff = strike.get("tone") * Math.pow(2, octaves * away);
+        double cutoff = settled * Math.pow(2, octaves * away);
         first.set(cutoff, 0.6);
         second.set(cutoff, ring);
         away *= fall;

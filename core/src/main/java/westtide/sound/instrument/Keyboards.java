@@ -130,9 +130,7 @@ final class Keyboards {
       millis[i] = decay / (1 + 0.5 * partial) * (twin ? 0.7 : 1);
       levels[i] = level * (twin ? 0.24 : 0.86);
     }
-    for (int i = 0; i < count; i++) {
-      sample.mode(hertz[i], millis[i], levels[i]);
-    }
+    sample.modes(hertz, millis, levels);
     new Hiss(sample, 173).burst(0, 0.1, 6, 3000, 6000 + 9000 * force, 0.1 + 0.25 * force);
     return sample.swell(0.4).table();
   }

@@ -9,6 +9,9 @@ final class Sample {
   private static final double RISE_MILLIS = 0.5;
   private static final double END_MILLIS = 3;
 
+  /** A sweep that has come this near no longer bends a pitch. */
+  private static final double STILL = 1e-5;
+
   final double[] wave;
   final int rate;
 
@@ -91,10 +94,12 @@ final class Sample {
     double sweep = 1;
     double level = 1;
     double phase = 0;
+    double step = hertz / rate;
+    double bend = semitones / 12 * Math.log(2);
     int rise = (int) Math.round(RISE_MILLIS / 1000 * rate);
     for (int i = 0; i < wave.length; i++) {
       wave[i] += SineTable.at(phase) * level * Fade.rise(i, rise);
-      phase += hertz * Math.pow(2, semitones * sweep / 12) / rate;
+      phase += step * (sweep > STILL ? Math.exp(bend * sweep) : 1);
       sweep *= sweepFall;
       level *= fall;
     }

@@ -126,11 +126,12 @@ final class Strings {
 
   /** What a hollow body adds around its own notes. */
   private static void body(Sample sample, double level, double... hertz) {
-    for (double own : hertz) {
-      Filter band = new Filter(sample.rate).set(own, 4);
-      for (int i = 0; i < sample.wave.length; i++) {
-        sample.wave[i] += level * band.band(sample.wave[i]);
-      }
+    Filter low = new Filter(sample.rate).set(hertz[0], 4);
+    Filter mid = new Filter(sample.rate).set(hertz[1], 4);
+    Filter high = new Filter(sample.rate).set(hertz[2], 4);
+    for (int i = 0; i < sample.wave.length; i++) {
+      double in = sample.wave[i];
+      sample.wave[i] = in + level * (low.band(in) + mid.band(in) + high.band(in));
     }
   }
 

@@ -15,7 +15,9 @@ public final class Saw {
   private static final float[][] TABLES = tables();
 
   private double phase;
-  private int level;
+  private float[] table = TABLES[0];
+  private double lowest;
+  private double highest = HIGHEST_STEP[0];
 
   /** A wave that starts at a phase in turns. */
   public Saw(double startTurns) {
@@ -24,14 +26,15 @@ public final class Saw {
 
   /** The next sample of a saw, −1 to 1; {@code step} is frequency over sample rate. */
   public double saw(double step) {
-    double out = read(table(step), phase);
+    choose(step);
+    double out = read(table, phase);
     advance(step);
     return out;
   }
 
   /** The next sample of a pulse wave that is high for a share of its period. */
   public double pulse(double step, double share) {
-    float[] table = table(step);
+    choose(step);
     double fallen = phase + 1 - share;
     double out = read(table, fallen - (int) fallen) - read(table, phase) + 2 * share - 1;
     advance(step);
@@ -43,14 +46,20 @@ public final class Saw {
     phase -= (int) phase;
   }
 
-  private float[] table(double step) {
+  private void choose(double step) {
+    if (step > highest || step < lowest) {
+      chooseAnew(step);
+    }
+  }
+
+  private void chooseAnew(double step) {
+    int level = 0;
     while (level < LEVELS - 1 && step > HIGHEST_STEP[level]) {
       level++;
     }
-    while (level > 0 && step <= HIGHEST_STEP[level - 1]) {
-      level--;
-    }
-    return TABLES[level];
+    table = TABLES[level];
+    highest = level == LEVELS - 1 ? Double.MAX_VALUE : HIGHEST_STEP[level];
+    lowest = level == 0 ? 0 : HIGHEST_STEP[level - 1];
   }
 
   private static double read(float[] table, double turns) {
