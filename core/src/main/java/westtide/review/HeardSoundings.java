@@ -47,7 +47,9 @@ final class HeardSoundings {
     measures.add(Measure.level("peak, dBFS", heard.peak(), -20, 0, -6, -1));
     measures.add(Measure.level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
     measures.add(lows());
-    return new StageSoundings(measures, pushed());
+    List<Finding> findings = new ArrayList<>(pushed());
+    findings.addAll(spectrum().findings());
+    return new StageSoundings(measures, findings);
   }
 
   /** How far the intro lies under the hooks, where there are both. */
@@ -105,7 +107,14 @@ final class HeardSoundings {
                 measures.add(
                     Measure.of(
                         "kick with 808 as loud", percent(share), share, 1, 0, MOST_OVERLAP)));
-    return new StageSoundings(measures, overlapping());
+    spectrum().phase().ifPresent(measures::add);
+    List<Finding> findings = new ArrayList<>(overlapping());
+    findings.addAll(spectrum().cancelling());
+    return new StageSoundings(measures, findings);
+  }
+
+  private SpectrumSoundings spectrum() {
+    return new SpectrumSoundings(song, heard.balance());
   }
 
   private Measure lows() {

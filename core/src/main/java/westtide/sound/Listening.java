@@ -2,7 +2,10 @@ package westtide.sound;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -15,6 +18,8 @@ import westtide.song.id.PartId;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Limiter;
 import westtide.sound.loudness.Loudness;
+import westtide.sound.loudness.LowPhase;
+import westtide.sound.loudness.ThirdOctaves;
 import westtide.sound.voice.Filter;
 
 /**
@@ -29,6 +34,7 @@ import westtide.sound.voice.Filter;
  * @param overlap share of the kicks' low end during which the 808 is nearly as loud, 0 to 1; empty
  *     without kick or 808
  * @param sections loudness of each section of the form by itself in LUFS
+ * @param balance how it is shared out by frequency and by part
  */
 public record Listening(
     double integrated,
@@ -38,11 +44,34 @@ public record Listening(
     double pushed,
     double lows,
     Optional<Double> overlap,
-    List<Double> sections) {
+    List<Double> sections,
+    Balance balance) {
   /** Below this frequency sound counts as lows. */
   public static final int LOWS_HERTZ = 120;
 
   private static final int RATE = 48_000;
+
+  /** What was measured of the whole alone. */
+  public Listening(
+      double integrated,
+      double loudestShort,
+      double loudestMomentary,
+      double peak,
+      double pushed,
+      double lows,
+      Optional<Double> overlap,
+      List<Double> sections) {
+    this(
+        integrated,
+        loudestShort,
+        loudestMomentary,
+        peak,
+        pushed,
+        lows,
+        overlap,
+        sections,
+        Balance.NONE);
+  }
 
   /** Copies the sections. */
   public Listening {
@@ -73,6 +102,11 @@ public record Listening(
     private final LowEnd mixLows = new LowEnd(RATE);
     private final LowEnd kickLows = new LowEnd(RATE);
     private final LowEnd subLows = new LowEnd(RATE);
+    private final ThirdOctaves mixBands = new ThirdOctaves(RATE);
+    private final Map<PartId, ThirdOctaves> partBands = new LinkedHashMap<>();
+    private final LowPhase phase = new LowPhase(RATE, Engine.BLOCK);
+    private final float[] drumsBlock = new float[Engine.BLOCK];
+    private final float[] subBlock = new float[Engine.BLOCK];
     private float peak;
 
     Ear(Score score) {
@@ -89,12 +123,36 @@ public record Listening(
     }
 
     void hearPart(PartId part, float[] left, float[] right, int from, int frames) {
+      partBands
+          .computeIfAbsent(part, id -> new ThirdOctaves(RATE))
+          .hear(left, right, from, frames);
       if (drums.contains(part)) {
+        add(left, right, from, frames, drumsBlock);
         kickLows.hear(left, right, from, frames);
       }
       if (sub.contains(part)) {
+        add(left, right, from, frames, subBlock);
         subLows.hear(left, right, from, frames);
       }
+    }
+
+    private static void add(float[] left, float[] right, int from, int frames, float[] to) {
+      for (int i = 0; i < frames; i++) {
+        to[i] += 0.5f * (left[from + i] + right[from + i]);
+      }
+    }
+
+    private void hearPhase(int frames) {
+      phase.one(drumsBlock, drumsBlock, 0, frames);
+      phase.other(subBlock, subBlock, 0, frames);
+      Arrays.fill(drumsBlock, 0);
+      Arrays.fill(subBlock, 0);
+    }
+
+    private Balance balance() {
+      Map<PartId, List<Double>> parts = new LinkedHashMap<>();
+      partBands.forEach((part, bands) -> parts.put(part, bands.levels()));
+      return new Balance(mixBands.levels(), parts, phase.correlation());
     }
 
     /** The sample after each section. */
@@ -122,6 +180,8 @@ public record Listening(
 
     void hearMix(float[] left, float[] right, int frames) {
       hearSection(left, right, frames);
+      hearPhase(frames);
+      mixBands.hear(left, right, 0, frames);
       loudness.hear(left, right, frames);
       mixLows.hear(left, right, 0, frames);
       for (int i = 0; i < frames; i++) {
@@ -138,7 +198,8 @@ public record Listening(
           pushed,
           mixLows.share(),
           LowEnd.overlap(kickLows, subLows),
-          sections.stream().map(Loudness::integrated).toList());
+          sections.stream().map(Loudness::integrated).toList(),
+          balance());
     }
   }
 

@@ -1,9 +1,14 @@
 package westtide.song.edit;
 
+import java.util.List;
 import java.util.function.UnaryOperator;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
+import westtide.song.mix.Effects;
+import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 
@@ -30,6 +35,45 @@ public final class MixEdits {
     return Edit.named(
         song -> "Set " + what + " of " + name(song, part),
         song -> song.withPart(part, p -> p.withMix(change.apply(p.mix()))));
+  }
+
+  /**
+   * Gives parts what was set about another's sound on its way: cuts, effects, room, delay, drive,
+   * width and ducking. Level, pan and the rhythmic volume stay their own.
+   */
+  public static Edit copyStrip(PartId from, List<PartId> to) {
+    return Edit.named(
+        song ->
+            "Copy the strip of "
+                + name(song, from)
+                + " to "
+                + (to.size() == 1 ? name(song, to.get(0)) : to.size() + " parts"),
+        song -> {
+          Mix strip = song.part(from).map(Part::mix).orElse(Mix.PLAIN);
+          Song out = song;
+          for (PartId part : to) {
+            out = out.withPart(part, p -> p.withMix(strip.withPlace(p.mix())));
+          }
+          return out;
+        });
+  }
+
+  /** Gives a drum lane the effects of another lane or of a part. */
+  public static Edit laneEffects(PartId drums, LaneId lane, String what, UnaryOperator<Effects> to) {
+    return Edit.named(
+        song -> "Set " + what + " of " + lane + " of " + name(song, drums),
+        song ->
+            song.withPart(
+                drums,
+                part -> {
+                  LaneSound sound = part.sound(lane);
+                  return part.withSound(lane, sound.withEffects(to.apply(sound.effects())));
+                }));
+  }
+
+  /** Changes one thing about the whole mix, or about all drums together. */
+  public static Edit master(String what, UnaryOperator<Master> change) {
+    return Edit.of("Set " + what, song -> song.withMaster(change.apply(song.master())));
   }
 
   /** Turns every part down by tenths of a dB; what is silent stays silent. */

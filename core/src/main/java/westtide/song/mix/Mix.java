@@ -142,6 +142,11 @@ public record Mix(
         effects);
   }
 
+  /** The same mix at the level and place, and with the rhythmic volume, of another. */
+  public Mix withPlace(Mix other) {
+    return withLevel(other.level).withPan(other.pan).withGate(other.gate);
+  }
+
   /** The same mix with its sends going elsewhere. */
   public Mix withSpace(Space other) {
     return new Mix(

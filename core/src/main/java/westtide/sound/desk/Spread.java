@@ -6,7 +6,10 @@ package westtide.sound.desk;
  */
 final class Spread {
   private static final double LATE_MILLIS = 11;
-  private static final double LOWS_HERTZ = 250;
+  private static final double LOWS_HERTZ = 200;
+
+  /** How loud the copy is at full width against the middle. */
+  private static final float FULL = 1.6f;
 
   private final float[] late;
   private final float keep;
@@ -19,12 +22,13 @@ final class Spread {
   }
 
   void widen(float[] left, float[] right, int frames, float width) {
+    float reach = FULL * width;
     for (int i = 0; i < frames; i++) {
       float side = late[at];
       late[at] = 0.5f * (left[i] + right[i]);
       at = at + 1 == late.length ? 0 : at + 1;
       lows += keep * (side - lows);
-      float added = width * (side - lows);
+      float added = reach * (side - lows);
       left[i] += added;
       right[i] -= added;
     }

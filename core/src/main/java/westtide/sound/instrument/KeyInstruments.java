@@ -43,7 +43,7 @@ final class KeyInstruments {
                 24,
                 Strings::guitar,
                 decay(800, 9000, 4200),
-                tone(1200, 9000, 4200),
+                tone(1200, 9000, 5200),
                 release(20, 1500, 160))
             .withGain(0.88),
         plucked(
@@ -52,7 +52,7 @@ final class KeyInstruments {
                 28,
                 Strings::muted,
                 decay(120, 1500, 480),
-                tone(800, 8000, 3000),
+                tone(800, 8000, 4200),
                 release(10, 600, 60))
             .withGain(1.05),
         plucked(

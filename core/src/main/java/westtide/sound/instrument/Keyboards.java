@@ -25,7 +25,7 @@ final class Keyboards {
     Sample sample = new Sample(Math.min(strike.frames(), strike.samples(decay)), strike.rate());
     double low = Math.min(1.5, Math.pow(MIDDLE_C / strike.hertz(), 0.35));
     double step = strike.hertz() / strike.rate();
-    double bloom = low * (0.2 + 2.1 * force * force);
+    double bloom = low * (0.35 + 2.6 * force * force);
     double fall = Fade.perSample(decay, strike.rate());
     double bloomFall = Fade.perSample(0.35 * decay, strike.rate());
     double level = 0.72;
@@ -42,7 +42,7 @@ final class Keyboards {
       bloom *= bloomFall;
       level *= fall;
     }
-    double tine = strike.get("tine") / 100.0 * (0.1 + force);
+    double tine = strike.get("tine") / 100.0 * (0.2 + 1.5 * force);
     sample.mode(6.27 * strike.hertz(), 260, 0.3 * tine).mode(11.3 * strike.hertz(), 90, 0.2 * tine);
     new Hiss(sample, 163)
         .burst(0, 0.5, 26, 140, 600 + 1600 * force, 0.1 + 0.16 * force)

@@ -29,7 +29,7 @@ final class LineInstruments {
                 89,
                 Ensembles::pad,
                 attack(20, 2000, 320),
-                tone(400, 6000, 1500),
+                tone(400, 6000, 2400),
                 new Setting("detune", "cents", 0, 25, 9),
                 release(60, 4000, 800))
             .withGain(0.81),
@@ -39,7 +39,7 @@ final class LineInstruments {
                 48,
                 Ensembles::strings,
                 attack(10, 1000, 110),
-                tone(800, 9000, 3200),
+                tone(800, 9000, 4200),
                 new Setting("vibrato", "cents", 0, 30, 9),
                 release(40, 2500, 320))
             .withGain(0.64),
@@ -49,7 +49,7 @@ final class LineInstruments {
                 61,
                 Ensembles::brass,
                 attack(5, 400, 25),
-                tone(500, 8000, 2600),
+                tone(500, 8000, 3400),
                 release(20, 1000, 130))
             .withGain(0.67),
         held(
@@ -95,7 +95,7 @@ final class LineInstruments {
                 Family.LINE,
                 81,
                 Ensembles::lead,
-                tone(500, 9000, 2800),
+                tone(500, 9000, 3600),
                 glide(55),
                 new Setting("vibrato", "cents", 0, 30, 8),
                 release(10, 1500, 90))
@@ -128,7 +128,7 @@ final class LineInstruments {
                 90,
                 Ensembles::stab,
                 decay(80, 1500, 420),
-                tone(600, 9000, 2600),
+                tone(600, 9000, 3600),
                 release(10, 800, 60))
             .withGain(0.9),
         stretched("riser", Family.TRANSITION, 122, Transitions::riser, top()).withGain(0.5),

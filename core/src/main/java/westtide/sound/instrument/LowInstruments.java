@@ -40,14 +40,14 @@ final class LowInstruments {
             33,
             Strings::fingerBass,
             decay(600, 9000, 5200),
-            tone(500, 6000, 1700),
+            tone(500, 6000, 2300),
             release(10, 400, 60)),
         gliding(
             "square bass",
             Family.LOW,
             38,
             Basses::square,
-            tone(120, 3000, 520),
+            tone(120, 3000, 700),
             glide(0),
             release(5, 400, 30)),
         gliding(
