@@ -188,13 +188,16 @@ class PlayTest extends WindowTest {
   @Test
   void thePlaceInTheMixIsTyped() {
     go(Stage.LEVELS);
+    press("#levels-page-numbers");
     press("#levels-exact");
     type("#mix-level", "-14.5");
     type("#mix-low-cut", "210");
     type("#mix-reverb", "40");
-    press("#duck-side-chained-to-the-kick");
+    press("#levels-page-band");
+    choose("#duck-trigger", Duck.Trigger.KICK);
+    press("#levels-page-numbers");
     type("#mix-duck-below", "120");
-    press("#delay-time-1-4");
+    press("#levels-page-band", "#delay-time-1-4");
     var mix = song().part(PartId.of("keys")).orElseThrow().mix();
     assertThat(mix.level()).isEqualTo(-145);
     assertThat(mix.lowCut()).isEqualTo(210);
@@ -202,6 +205,7 @@ class PlayTest extends WindowTest {
     assertThat(mix.duck().trigger()).isEqualTo(Duck.Trigger.KICK);
     assertThat(mix.duck().below()).isEqualTo(120);
     assertThat(mix.delayTime()).hasToString("1/4");
+    press("#levels-page-numbers");
     type("#mix-level", "loud");
     assertHas(words("#mix-level-problem"), "from -60.0 to 6.0");
     assertThat(song().part(PartId.of("keys")).orElseThrow().mix().level()).isEqualTo(-145);
@@ -211,7 +215,7 @@ class PlayTest extends WindowTest {
   void theNumbersOfAPartArePulledAndNudged() {
     go(Stage.LEVELS);
     int before = song().part(PartId.of("keys")).orElseThrow().mix().reverb();
-    Node scale = lookup("#mix-reverb-scale").query();
+    Node scale = lookup("#front-reverb-scale").query();
     Bounds cell = scale.localToScreen(scale.getBoundsInLocal());
     Point2D middle = new Point2D(cell.getCenterX(), cell.getMaxY() - 8);
     pressAt(middle);
@@ -236,6 +240,7 @@ class PlayTest extends WindowTest {
     choose("#instrument", "pad");
     assertThat(song().part(PartId.of("keys")).orElseThrow().patch()).isEqualTo(Patch.of("pad"));
     assertThat(song().part(PartId.of("keys")).orElseThrow().program()).isEqualTo(89);
+    press("#levels-page-numbers");
     press("#levels-exact");
     type("#setting-attack", "900");
     assertThat(song().part(PartId.of("keys")).orElseThrow().patch().settings())

@@ -12,13 +12,17 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.Fold;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
+import westtide.desktop.room.EffectsBox;
 import westtide.rhythm.Velocity;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneSound;
 import westtide.song.edit.DrumStackEdits;
 import westtide.song.edit.Edit;
+import westtide.song.edit.MixEdits;
+import westtide.song.mix.Effects;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.voice.Family;
 import westtide.sound.voice.Touch;
@@ -46,6 +50,14 @@ final class SoundPage implements Page<GrooveScene> {
   private final NumberField delay =
       field("delay", "delay, %", 0, 100, LaneSound::delay, LaneSound::withDelay);
   private final Label words = Controls.wrapped("", "small");
+  private final EffectsBox effects =
+      new EffectsBox("lane-", (what, change) -> change(what, change));
+  private final Fold effectsFold =
+      new Fold(
+          "lane-effects-fold",
+          "effects",
+          "Equaliser, starts and ringing, tape, grain, phaser, chorus and tremolo of the lane",
+          effects);
   private final VBox box;
 
   SoundPage(GrooveChoice choice) {
@@ -82,8 +94,14 @@ final class SoundPage implements Page<GrooveScene> {
                 Controls.action(
                     "lane-drop",
                     "delete lane",
-                    () -> choice.apply(choice.edits().drop(choice.id())))),
+                    () -> choice.apply(choice.edits().drop(choice.id()))),
+                effectsFold.head()),
+            effectsFold,
             words);
+  }
+
+  private void change(String what, UnaryOperator<Effects> change) {
+    choice.apply(MixEdits.laneEffects(choice.scene().part().id(), choice.id(), what, change));
   }
 
   private void clapBeforeSnare() {
@@ -125,6 +143,7 @@ final class SoundPage implements Page<GrooveScene> {
     note.show(String.valueOf(sound.note()));
     reverb.show(String.valueOf(sound.reverb()));
     delay.show(String.valueOf(sound.delay()));
+    effects.show(sound.effects());
     words.setText(
         scene.chosen().id()
             + " in all grooves. Pan and level count from the kit's own; lanes of one choke group cut one another, 0 is none.");

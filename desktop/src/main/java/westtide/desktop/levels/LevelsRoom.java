@@ -3,28 +3,35 @@ package westtide.desktop.levels;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
+import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
+import westtide.desktop.kit.Page;
+import westtide.desktop.kit.Pages;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Moment;
 import westtide.desktop.room.Desk;
+import westtide.desktop.room.EffectsBox;
 import westtide.desktop.room.Instruments;
 import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.Searched;
 import westtide.review.Stage;
+import westtide.review.StyleBand;
 import westtide.song.Part;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
-import westtide.song.mix.DelayTime;
-import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
+import westtide.sound.Balance;
+import westtide.sound.Listening;
 
 /** Levels: the mix on plumb lines, and the instrument and settings of the chosen part. */
 public final class LevelsRoom implements Room {
@@ -40,23 +47,56 @@ public final class LevelsRoom implements Room {
   private final Chooser<String> instrument =
       new Chooser<>("instrument", "instrument of the part", List.of(), this::chooseInstrument);
   private final PartNumbers numbers;
-  private final Chips<DelayTime> delays;
-  private final Chips<Duck.Trigger> ducks;
+  private final BandSheet band = new BandSheet("band-sheet", this::mix);
+  private final BandSheet wholeBand = new BandSheet("spectrum-sheet", (what, change) -> {});
+  private final StripChoices choices;
+  private final EffectsBox effects;
+  private final WholeMix whole;
+  private final Chooser<Part> copyTo =
+      new Chooser<>("copy-strip", "copy this strip to", List.of(), Part::name, this::copyTo);
+
+  private final LevelsPage numbersPage;
+  private final Pages<SongView> pages;
+
+  /** One page of the room. */
+  private record LevelsPage(String title, Node node, Consumer<SongView> shows)
+      implements Page<SongView> {
+    @Override
+    public void show(SongView view) {
+      shows.accept(view);
+    }
+  }
 
   /** The room. */
   public LevelsRoom(Desk desk) {
     this.desk = desk;
-    this.delays =
-        new Chips<>(
-            "delay-time-",
-            DelayTime::toString,
-            time -> mix("delay time", mix -> mix.withDelayTime(time)));
-    this.ducks =
-        new Chips<>(
-            "duck-",
-            Duck.Trigger::toString,
-            trigger -> mix("ducking", mix -> mix.withDuck(mix.duck().withTrigger(trigger))));
+    
+    this.effects =
+        new EffectsBox(
+            "part-",
+            (what, change) -> mix(what, mix -> mix.withEffects(change.apply(mix.effects()))));
+    this.whole = new WholeMix(desk);
     this.numbers = new PartNumbers(desk::apply, this::tryIt);
+    this.choices =
+        new StripChoices(
+            desk, this::mix, this::typeExactly);
+    this.numbersPage =
+        new LevelsPage(
+            "numbers",
+            Controls.column(6, Controls.row(8, numbers.exact(), choices.more()), numbers),
+            view -> numbers.show(part()));
+    this.pages =
+        new Pages<SongView>(
+                "levels-page-",
+                180,
+                List.of(
+                    new LevelsPage("band", Controls.row(14, band, choices), this::showBand),
+                    numbersPage,
+                    new LevelsPage(
+                        "effects", effects, view -> effects.show(part().mix().effects())),
+                    new LevelsPage("whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
+                () -> desk.open().view().ifPresent(this::show))
+            .folding();
     this.actions = new PartActions(desk, "levels-");
     build();
     desk.play().watch(plumbs::redraw);
@@ -88,14 +128,20 @@ public final class LevelsRoom implements Room {
     actions.show(view);
     name.setText(part.name());
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
-    numbers.show(part);
-    delays.show(List.of(DelayTime.values()), part.mix().delayTime());
-    ducks.show(List.of(Duck.Trigger.values()), part.mix().duck().trigger());
+    pages.show(view);
+    copyTo.display(
+        parts.stream().filter(other -> !other.id().equals(part.id())).toList(), null);
+    copyTo.setText("copy this strip to …");
+  }
+
+  @Override
+  public List<Searched> searched() {
+    return Searched.of(sheet, pages);
   }
 
   @Override
   public List<KeyTable> keys() {
-    return List.of(plumbs.keys(), numbers.keys());
+    return List.of(plumbs.keys(), band.keys(), choices.keys(), numbers.keys(), effects.keys(), whole.keys());
   }
 
   @Override
@@ -105,27 +151,16 @@ public final class LevelsRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    VBox details =
-        Controls.column(
-            8,
-            Controls.row(
-                12,
-                name,
-                Controls.label("instrument"),
-                instrument,
-                Controls.action("try-sound", "play this part", this::tryIt),
-                Controls.action("mute-part", "mute", () -> new Gestures().mute(part())),
-                Controls.action("alone-part", "solo", () -> new Gestures().alone(part())),
-                Controls.spring(),
-                numbers.exact()),
-            Controls.flow(
-                Controls.label("ducking"), ducks, Controls.label("   delay time"), delays),
-            numbers);
-    ScrollPane scroll = new ScrollPane(details);
-    scroll.setFitToWidth(true);
-    scroll.setMinHeight(150);
-    scroll.setPrefHeight(290);
-    scroll.setMinWidth(0);
+    HBox.setHgrow(band, Priority.ALWAYS);
+    band.setMinHeight(130);
+    band.setPrefHeight(170);
+    HBox.setHgrow(wholeBand, Priority.ALWAYS);
+    wholeBand.setMinHeight(150);
+    wholeBand.setPrefHeight(190);
+    wholeBand.setMinWidth(260);
+    whole.setPrefWidth(430);
+    choices.setMinWidth(0);
+    choices.setPrefWidth(430);
     VBox.setVgrow(plumbs, Priority.ALWAYS);
     plumbs.setMinHeight(170);
     sheet
@@ -135,16 +170,50 @@ public final class LevelsRoom implements Room {
                 14,
                 Controls.title("Levels"),
                 Controls.spring(),
-                Controls.label("depth is level, swing is pan: drag a bob", "small")),
+                Controls.label(
+                    "depth level · swing pan · cord width · ring room · dots delay · notch ducking",
+                    "small")),
             plumbs,
             actions,
-            scroll);
+            Controls.row(
+                12,
+                name,
+                Controls.label("instrument"),
+                instrument,
+                Controls.action("try-sound", "play this part", this::tryIt),
+                Controls.action("mute-part", "mute", () -> new Gestures().mute(part())),
+                Controls.action("alone-part", "solo", () -> new Gestures().alone(part())),
+                Controls.spring(),
+                copyTo),
+            pages);
   }
 
   private void chooseInstrument(String wanted) {
     int program = Instruments.program(wanted, part().program());
     desk.apply(MixEdits.instrument(part().id(), wanted, program));
     tryIt();
+  }
+
+  private void showBand(SongView view) {
+    Part part = part();
+    choices.show(view.song(), part);
+    Balance balance = view.heard().map(Listening::balance).orElse(Balance.NONE);
+    band.show(part.mix(), balance.parts().getOrDefault(part.id(), List.of()));
+  }
+
+  private void showWhole(SongView view) {
+    whole.show(view);
+    Balance balance = view.heard().map(Listening::balance).orElse(Balance.NONE);
+    wholeBand.showWhole(balance.mix(), StyleBand.of(view.song().brief().style()));
+  }
+
+  private void typeExactly(String id) {
+    pages.turnTo(numbersPage);
+    numbers.typeExactly(id.replaceFirst("front", "mix"));
+  }
+
+  private void copyTo(Part other) {
+    desk.apply(MixEdits.copyStrip(part().id(), List.of(other.id())));
   }
 
   /** Lets the chosen part sound once. */
@@ -163,7 +232,7 @@ public final class LevelsRoom implements Room {
     return desk.open().part();
   }
 
-  private void mix(String what, java.util.function.UnaryOperator<westtide.song.mix.Mix> change) {
+  private void mix(String what, UnaryOperator<Mix> change) {
     desk.apply(MixEdits.mix(part().id(), what, change));
   }
 

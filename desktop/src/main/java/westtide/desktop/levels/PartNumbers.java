@@ -11,10 +11,12 @@ import westtide.desktop.kit.Fold;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.room.Amount;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
+import westtide.song.mix.Mix;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Setting;
@@ -28,7 +30,7 @@ final class PartNumbers extends VBox {
   private final Runnable heard;
   private final FlowPane settings = new FlowPane(12, 4);
   private final List<NumberField> amounts =
-      Amount.ALL.stream().map(amount -> field(amount.id(), amount.name())).toList();
+      MixAmounts.STRIP.stream().map(amount -> field(amount.id(), amount.name())).toList();
   private final Fold exact;
   private final ScaleSheet scales =
       new ScaleSheet("part-numbers", "Numbers of the part", this::typeExactly);
@@ -127,7 +129,8 @@ final class PartNumbers extends VBox {
     return numbers.stream().filter(n -> n.id().equals(id)).findFirst().orElseThrow();
   }
 
-  private void typeExactly(String id) {
+  /** Opens the field of a number. */
+  void typeExactly(String id) {
     exact.open();
     for (int i = 0; i < numbers.size(); i++) {
       if (numbers.get(i).id().equals(id)) {
@@ -139,28 +142,18 @@ final class PartNumbers extends VBox {
   private List<Number> numbers(Part of) {
     List<Number> out = new ArrayList<>();
     settings(of).forEach(setting -> out.add(number(of, setting)));
-    Amount.ALL.forEach(amount -> out.add(number(of, amount)));
+    MixAmounts.STRIP.forEach(amount -> out.add(number(of, amount)));
     return out;
   }
 
-  private Number number(Part of, Amount amount) {
-    int value = amount.get().applyAsInt(of.mix());
+  private Number number(Part of, Amount<Mix> amount) {
     return new Number(
         amount.id(),
-        new ScaleSheet.Scale(
-            amount.id(),
-            amount.name(),
-            amount.low(),
-            amount.high(),
-            amount.step(),
-            amount.name().contains("Hz"),
-            value,
-            v -> amount.plain(v).replace('-', '−'),
-            to -> set(amount, to)),
+        amount.scale(of.mix(), to -> set(amount, to)),
         typed -> set(amount, amount.parse(typed)));
   }
 
-  private void set(Amount amount, int value) {
+  private void set(Amount<Mix> amount, int value) {
     apply.accept(MixEdits.mix(part.id(), amount.name(), mix -> amount.set().to(mix, value)));
   }
 

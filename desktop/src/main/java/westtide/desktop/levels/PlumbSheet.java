@@ -8,6 +8,7 @@ import java.util.function.ToDoubleFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.shape.Circle;
+import javafx.scene.shape.Line;
 import javafx.scene.shape.Polygon;
 import javafx.scene.text.Text;
 import westtide.desktop.kit.Axis;
@@ -17,6 +18,7 @@ import westtide.desktop.kit.NameEditor;
 import westtide.desktop.kit.SheetGestures;
 import westtide.desktop.kit.Window;
 import westtide.song.Part;
+import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 
 /**
@@ -69,6 +71,7 @@ final class PlumbSheet extends Drawing {
   static final int LEVEL_STEP = 5;
   static final int PAN_STEP = 5;
   private static final double RING = 16;
+  private static final int NOTCH_POINTS = 20;
 
   private final Actions actions;
   private final BobMarks gestures;
@@ -284,7 +287,7 @@ final class PlumbSheet extends Drawing {
             heard.isEmpty() ? part.patch().instrument() : heard,
             heard.isEmpty() ? "soft" : "alarm"),
         column() - 18);
-    line(middle(index), TOP - 4, x, y - BOB, "plumb");
+    strip(part, index, x, y);
     add(rings.get(index), "plumb-ring");
     rings.get(index).setCenterX(x);
     rings.get(index).setCenterY(y);
@@ -302,6 +305,40 @@ final class PlumbSheet extends Drawing {
     }
     String words = column() < ROOMY ? level(part.mix()) : description(part.mix());
     textCentred(middle(index), getHeight() - 8, column() - 6, words, "soft");
+  }
+
+  /**
+   * What is set beside level and pan, drawn on the cord: its thickness is the width, a ring the
+   * room, dots to the side the repeats, a notch below the ducking.
+   */
+  private void strip(Part part, int index, double x, double y) {
+    Mix mix = part.mix();
+    Line cord = line(middle(index), TOP - 4, x, y - BOB, "plumb");
+    cord.setStrokeWidth(1.3 + mix.width() / 12.0);
+    if (mix.reverb() > 0) {
+      dot(x, y + 3, BOB + 2 + mix.reverb() / 8.0, "plumb-room");
+    }
+    int repeats = mix.delay() == 0 ? 0 : 1 + mix.delay() / 20;
+    for (int i = 0; i < Math.min(4, repeats); i++) {
+      dot(x + BOB + 8 + 9 * i, y + 4 + 2 * i, 3.4 - 0.7 * i, "plumb-repeat");
+    }
+    Duck duck = mix.duck();
+    if (duck.trigger() != Duck.Trigger.NONE && y + 40 < getHeight() - FOOT) {
+      polyline(notch(duck, x, y + 24), "plumb-notch");
+    }
+  }
+
+  /** The gain of the ducking over its time. */
+  private static double[] notch(Duck duck, double x, double y) {
+    double[] out = new double[2 * (NOTCH_POINTS + 1)];
+    double millis = duck.hold() + duck.millis();
+    for (int i = 0; i <= NOTCH_POINTS; i++) {
+      double share = i / (double) NOTCH_POINTS;
+      double down = i == 0 ? 0 : -duck.gain((share - 0.1) * millis / 0.9);
+      out[2 * i] = x - 18 + 36 * share;
+      out[2 * i + 1] = y + Math.min(12, down);
+    }
+    return out;
   }
 
   /** A plumb bob: shoulders above, a point below. */
