@@ -50,6 +50,24 @@ class MainTest {
   }
 
   @Test
+  void severalSongsAreExportedInOneStart() throws Exception {
+    Path one = folder.resolve("one.tide");
+    Path two = folder.resolve("two.tide");
+    run("new", "--style", "trap", "--seed", "2", "--title", "Low Water", "-o", one.toString());
+    run("new", "--style", "trap", "--seed", "2", "--title", "Low Water", "-o", two.toString());
+    Path midi = folder.resolve("midi");
+    Result result = run("export", one.toString(), two.toString(), "--midi", midi.toString());
+    assertThat(result.status()).as(result.err()).isZero();
+    try (Stream<Path> files = Files.list(midi)) {
+      assertThat(files.map(file -> file.getFileName().toString()))
+          .hasSize(2)
+          .anyMatch(name -> name.endsWith(" 2.mid"));
+    }
+    assertOneSentence(
+        run("export", one.toString(), two.toString(), "--midi", "-"), "name a folder instead");
+  }
+
+  @Test
   void aSongIsDraftedAndExportedTwiceToTheSameBytes() throws IOException {
     for (String name : List.of("a", "b")) {
       Path song = folder.resolve(name + ".tide");

@@ -25,6 +25,7 @@ final class Playback {
   private final Metronome metronome;
   private final Limiter limiter;
   private final Loudness loudness;
+  private final Monitor monitor;
   private final Gauges gauges;
   private final float levelStep;
   private float level;
@@ -40,6 +41,7 @@ final class Playback {
     this.transport = new Transport(engine, rate, this::beats);
     this.limiter = new Limiter(rate, Mixdown.CEILING_DB);
     this.loudness = new Loudness(rate);
+    this.monitor = new Monitor(rate);
     this.gauges = gauges;
     this.wantedLevel = (float) Decibels.gain(listeningDb);
     this.levelStep = (float) (1 / (LEVEL_SECONDS * rate));
@@ -72,6 +74,7 @@ final class Playback {
     limiter.limit(engine.left(), engine.right(), Engine.BLOCK);
     loudness.hear(engine.left(), engine.right(), Engine.BLOCK);
     gauges.level(engine.score(), peak(), loudness);
+    monitor.play(engine.left(), engine.right(), Engine.BLOCK);
     setLevel(engine.left(), engine.right());
     publish(pendingFrames);
   }
@@ -100,6 +103,8 @@ final class Playback {
       engine.hear(hear.trial());
     } else if (request instanceof Request.Click click) {
       metronome.turn(click.on());
+    } else if (request instanceof Request.Through through) {
+      monitor.turn(through.speaker());
     } else if (request instanceof Request.Listen listen) {
       wantedLevel = (float) Decibels.gain(listen.decibels());
     }

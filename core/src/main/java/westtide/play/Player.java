@@ -158,6 +158,11 @@ public final class Player implements AutoCloseable {
     ask(new Request.Click(on));
   }
 
+  /** Listens through another loudspeaker; it changes nothing about the song. */
+  public void listenThrough(Loudspeaker speaker) {
+    ask(new Request.Through(speaker));
+  }
+
   /** Sets the listening level, in dB below full; it changes nothing about the song. */
   public void listenAt(double decibels) {
     ask(new Request.Listen(decibels));

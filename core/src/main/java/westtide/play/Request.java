@@ -26,6 +26,9 @@ sealed interface Request {
   /** Click on every beat, or not. */
   record Click(boolean on) implements Request {}
 
+  /** Listen through another loudspeaker. */
+  record Through(Loudspeaker speaker) implements Request {}
+
   /** Listen at a level in dB. */
   record Listen(double decibels) implements Request {}
 }

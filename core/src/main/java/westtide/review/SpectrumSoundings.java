@@ -101,7 +101,8 @@ final class SpectrumSoundings {
             Weight.NOTE,
             word + region.name() + String.format(Locale.ROOT, ", by %.0f dB", Math.abs(mean)),
             "the mix",
-            "Against the usual band of the style " + (hollow ? region.hollow() : region.heavy())
+            "Against the usual band of the style "
+                + (hollow ? region.hollow() : region.heavy())
                 + loudestThere(region)
                 + ".",
             Optional.empty()));
@@ -134,8 +135,8 @@ final class SpectrumSoundings {
     }
     double value = together.getAsDouble();
     String words = String.format(Locale.ROOT, "%+.2f", value).replace('-', '−');
-    return Optional.of(new Measure(
-            "kick and 808 in phase", words, value, -1, 1, new Span(CANCELS, 1, CANCELS)));
+    return Optional.of(
+        new Measure("kick and 808 in phase", words, value, -1, 1, new Span(CANCELS, 1, CANCELS)));
   }
 
   /** What to do where kick and 808 cancel. */

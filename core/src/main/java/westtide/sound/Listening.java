@@ -123,9 +123,7 @@ public record Listening(
     }
 
     void hearPart(PartId part, float[] left, float[] right, int from, int frames) {
-      partBands
-          .computeIfAbsent(part, id -> new ThirdOctaves(RATE))
-          .hear(left, right, from, frames);
+      partBands.computeIfAbsent(part, id -> new ThirdOctaves(RATE)).hear(left, right, from, frames);
       if (drums.contains(part)) {
         add(left, right, from, frames, drumsBlock);
         kickLows.hear(left, right, from, frames);

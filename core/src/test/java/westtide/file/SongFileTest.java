@@ -46,6 +46,7 @@ import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.id.PartId;
@@ -54,10 +55,14 @@ import westtide.song.mix.Curve;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Effects;
+import westtide.song.mix.Equaliser;
 import westtide.song.mix.Gate;
+import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.mix.RoomKind;
 import westtide.song.mix.Space;
+import westtide.song.mix.Tremolo;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.ChordMember;
@@ -81,7 +86,17 @@ class SongFileTest {
   @Test
   void soundAndMixReadBackAsTheyWere() throws IOException {
     Path file = folder.resolve("mixed.tide");
-    Duck duck = new Duck(Duck.Trigger.QUARTERS, 85, 240, 160);
+    Duck duck = new Duck(Duck.Trigger.LANE, "SNARE", 85, 40, 240, Duck.Return.LATE, 160);
+    Effects effects =
+        new Effects(
+            new Equaliser(-15, 20, 1800, 35),
+            30,
+            -20,
+            15,
+            5,
+            10,
+            25,
+            new Tremolo(60, Tremolo.Rate.SIXTEENTH_TRIPLET, 58, 80));
     Mix mix =
         new Mix(
             -75,
@@ -95,14 +110,18 @@ class SongFileTest {
             25,
             duck,
             Gate.OPEN,
-            Space.USUAL,
-            Effects.NONE);
+            new Space(RoomKind.HALL, 55, false, 300, 6000),
+            effects);
     Song song =
         Songs.draft("trap", 1)
             .withPart(
                 PartId.of("lead"), part -> part.withPatch(Patch.of("flute").with("breath", 70), 73))
             .withPart(PartId.of("lead"), part -> part.withMix(mix));
     Curve opening = Curve.straight(Curve.Kind.LOW_PASS, 400, 18_000);
+    song = MixEdits.master("glue", m -> new Master(12, 30, 20, -5, 10, -14)).apply(song);
+    song =
+        MixEdits.laneEffects(PartId.of("drums"), LaneId.parse("SNARE"), "tape", fx -> effects)
+            .apply(song);
     song = FormEdits.curves(SectionId.of(2), PartId.of("keys"), List.of(opening)).apply(song);
     SongFile.write(song, file);
     assertThat(SongFile.read(file)).isEqualTo(song);

@@ -55,7 +55,8 @@ record MixFigures(String name, double upper, double side, double lowSide, int cl
       }
       double around = 0;
       for (int k = -40; k <= 40; k++) {
-        around = k >= -1 && k <= 1 ? around : Math.max(around, Math.abs(left[i + k] - left[i + k - 1]));
+        around =
+            k >= -1 && k <= 1 ? around : Math.max(around, Math.abs(left[i + k] - left[i + k - 1]));
       }
       if (step > 0.06 && around < JUMP * step * 0.4) {
         found++;

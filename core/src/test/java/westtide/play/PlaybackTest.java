@@ -134,6 +134,30 @@ class PlaybackTest {
     }
   }
 
+  /** A small speaker gives nothing of a kick's body, and mono makes both sides alike. */
+  @Test
+  void otherLoudspeakersAreHeardWithoutChangingTheSong() {
+    take(song(2, kicks("x...x...x...x...")));
+    playback.ask(new Request.Start(0, 0));
+    double full = loudest(pump(RATE));
+    playback.ask(new Request.Through(Loudspeaker.SMALL));
+    pump(RATE / 10);
+    double small = loudest(pump(RATE));
+    assertThat(small).isLessThan(0.7 * full).isPositive();
+    playback.ask(new Request.Through(Loudspeaker.MONO));
+    pump(RATE / 10);
+    assertThat(loudest(pump(RATE))).isCloseTo(full, within(0.1 * full));
+    assertThat(playback.left()).isEqualTo(playback.right());
+  }
+
+  private static double loudest(float[] samples) {
+    double out = 0;
+    for (float sample : samples) {
+      out = Math.max(out, Math.abs(sample));
+    }
+    return out;
+  }
+
   @Test
   void loopsToTheTick() {
     take(song(2, kicks("x.......x.......")));

@@ -196,7 +196,10 @@ class PlayTest extends WindowTest {
     press("#levels-page-band");
     choose("#duck-trigger", Duck.Trigger.KICK);
     press("#levels-page-numbers");
-    type("#mix-duck-below", "120");
+    focus("#mix-duck-below");
+    write("120");
+    push(KeyCode.ENTER);
+    settle();
     press("#levels-page-band", "#delay-time-1-4");
     var mix = song().part(PartId.of("keys")).orElseThrow().mix();
     assertThat(mix.level()).isEqualTo(-145);

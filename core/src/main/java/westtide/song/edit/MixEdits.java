@@ -59,7 +59,8 @@ public final class MixEdits {
   }
 
   /** Gives a drum lane the effects of another lane or of a part. */
-  public static Edit laneEffects(PartId drums, LaneId lane, String what, UnaryOperator<Effects> to) {
+  public static Edit laneEffects(
+      PartId drums, LaneId lane, String what, UnaryOperator<Effects> to) {
     return Edit.named(
         song -> "Set " + what + " of " + lane + " of " + name(song, drums),
         song ->

@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Measures how energy is shared by frequency, in bands a third of an octave wide from 31.5 Hz to
- * 16 kHz (ISO 266), of both sides together. It looks at a window twice a second, which is enough
- * for music and costs little.
+ * Measures how energy is shared by frequency, in bands a third of an octave wide from 31.5 Hz to 16
+ * kHz (ISO 266), of both sides together. It looks at a window twice a second, which is enough for
+ * music and costs little.
  */
 public final class ThirdOctaves {
   /** The middle of the lowest band, in Hz. */

@@ -263,9 +263,7 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
   }
 
   private static String pitch(int hertz) {
-    return hertz >= 1000
-        ? String.format(Locale.ROOT, "%.1f kHz", hertz / 1000.0)
-        : hertz + " Hz";
+    return hertz >= 1000 ? String.format(Locale.ROOT, "%.1f kHz", hertz / 1000.0) : hertz + " Hz";
   }
 
   private static String decibels(int tenths) {
@@ -307,9 +305,7 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
   @Override
   public Cursor hover(double x, double y) {
     return at(x, y)
-        .map(
-            mark ->
-                mark == Mark.LOW_CUT || mark == Mark.LOW_PASS ? Cursor.H_RESIZE : Cursor.MOVE)
+        .map(mark -> mark == Mark.LOW_CUT || mark == Mark.LOW_PASS ? Cursor.H_RESIZE : Cursor.MOVE)
         .orElse(Cursor.DEFAULT);
   }
 

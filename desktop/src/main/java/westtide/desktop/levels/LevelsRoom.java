@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
@@ -23,6 +24,7 @@ import westtide.desktop.room.Instruments;
 import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.Searched;
+import westtide.play.Loudspeaker;
 import westtide.review.Stage;
 import westtide.review.StyleBand;
 import westtide.song.Part;
@@ -50,6 +52,7 @@ public final class LevelsRoom implements Room {
   private final BandSheet band = new BandSheet("band-sheet", this::mix);
   private final BandSheet wholeBand = new BandSheet("spectrum-sheet", (what, change) -> {});
   private final StripChoices choices;
+  private final Chips<Loudspeaker> speakers;
   private final EffectsBox effects;
   private final WholeMix whole;
   private final Chooser<Part> copyTo =
@@ -70,16 +73,15 @@ public final class LevelsRoom implements Room {
   /** The room. */
   public LevelsRoom(Desk desk) {
     this.desk = desk;
-    
+
+    this.speakers = new Chips<>("through-", Loudspeaker::toString, desk.play()::listenThrough);
     this.effects =
         new EffectsBox(
             "part-",
             (what, change) -> mix(what, mix -> mix.withEffects(change.apply(mix.effects()))));
     this.whole = new WholeMix(desk);
     this.numbers = new PartNumbers(desk::apply, this::tryIt);
-    this.choices =
-        new StripChoices(
-            desk, this::mix, this::typeExactly);
+    this.choices = new StripChoices(desk, this::mix, this::typeExactly);
     this.numbersPage =
         new LevelsPage(
             "numbers",
@@ -94,12 +96,15 @@ public final class LevelsRoom implements Room {
                     numbersPage,
                     new LevelsPage(
                         "effects", effects, view -> effects.show(part().mix().effects())),
-                    new LevelsPage("whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
+                    new LevelsPage(
+                        "whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
                 () -> desk.open().view().ifPresent(this::show))
             .folding();
     this.actions = new PartActions(desk, "levels-");
     build();
     desk.play().watch(plumbs::redraw);
+    desk.play().watch(this::showSpeaker);
+    showSpeaker();
   }
 
   @Override
@@ -129,8 +134,7 @@ public final class LevelsRoom implements Room {
     name.setText(part.name());
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
     pages.show(view);
-    copyTo.display(
-        parts.stream().filter(other -> !other.id().equals(part.id())).toList(), null);
+    copyTo.display(parts.stream().filter(other -> !other.id().equals(part.id())).toList(), null);
     copyTo.setText("copy this strip to …");
   }
 
@@ -141,7 +145,8 @@ public final class LevelsRoom implements Room {
 
   @Override
   public List<KeyTable> keys() {
-    return List.of(plumbs.keys(), band.keys(), choices.keys(), numbers.keys(), effects.keys(), whole.keys());
+    return List.of(
+        plumbs.keys(), band.keys(), choices.keys(), numbers.keys(), effects.keys(), whole.keys());
   }
 
   @Override
@@ -169,6 +174,8 @@ public final class LevelsRoom implements Room {
             Controls.row(
                 14,
                 Controls.title("Levels"),
+                Controls.label("   listen through", "small"),
+                speakers,
                 Controls.spring(),
                 Controls.label(
                     "depth level · swing pan · cord width · ring room · dots delay · notch ducking",
@@ -192,6 +199,10 @@ public final class LevelsRoom implements Room {
     int program = Instruments.program(wanted, part().program());
     desk.apply(MixEdits.instrument(part().id(), wanted, program));
     tryIt();
+  }
+
+  private void showSpeaker() {
+    speakers.show(List.of(Loudspeaker.values()), desk.play().speaker());
   }
 
   private void showBand(SongView view) {

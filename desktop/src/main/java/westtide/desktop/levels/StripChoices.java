@@ -51,14 +51,14 @@ final class StripChoices extends VBox {
         new Chips<>(
             "ping-pong-",
             pingPong -> pingPong ? "from side to side" : "in their place",
-            pingPong ->
-                mix.accept("repeats", m -> m.withSpace(m.space().withPingPong(pingPong))));
+            pingPong -> mix.accept("repeats", m -> m.withSpace(m.space().withPingPong(pingPong))));
     this.ducks =
         new Chooser<>(
             "duck-trigger",
             "what it ducks for",
             List.of(Duck.Trigger.values()),
-            trigger -> mix.accept("ducking", m -> m.withDuck(ducked(desk.open().song(), m, trigger))));
+            trigger ->
+                mix.accept("ducking", m -> m.withDuck(ducked(desk.open().song(), m, trigger))));
     this.returns =
         new Chips<>(
             "duck-return-",
@@ -126,8 +126,7 @@ final class StripChoices extends VBox {
             .map(
                 amount ->
                     amount.scale(
-                        part.mix(),
-                        to -> mix.accept(amount.name(), m -> amount.set().to(m, to))))
+                        part.mix(), to -> mix.accept(amount.name(), m -> amount.set().to(m, to))))
             .toList());
     rooms.show(List.of(RoomKind.values()), space.room());
     delays.show(List.of(DelayTime.values()), part.mix().delayTime());

@@ -32,8 +32,7 @@ final class WholeMix extends VBox {
         new Chips<>(
             "target-",
             lufs -> lufs == 0 ? "none" : (lufs + " LUFS").replace('-', '−'),
-            lufs ->
-                desk.apply(MixEdits.master("loudness target", m -> m.withTarget(lufs))));
+            lufs -> desk.apply(MixEdits.master("loudness target", m -> m.withTarget(lufs))));
     this.amounts =
         new AmountSheet<>(
             "whole-numbers",

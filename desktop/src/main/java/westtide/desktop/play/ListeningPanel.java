@@ -1,10 +1,13 @@
 package westtide.desktop.play;
 
+import java.util.List;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.Preferences;
+import westtide.play.Loudspeaker;
 
 /**
  * What can be set about listening, and the usual cautions for loudness. The figures: NIOSH 98-126,
@@ -15,6 +18,7 @@ public final class ListeningPanel extends VBox {
   private final PlayDesk desk;
   private final NumberField level;
   private final NumberField rest;
+  private final Chips<Loudspeaker> speakers;
 
   /** The panel of a play desk. */
   public ListeningPanel(PlayDesk desk, Runnable close) {
@@ -29,6 +33,7 @@ public final class ListeningPanel extends VBox {
             "a break after, minutes (0: never)",
             this::takeBreak,
             by -> setBreak(desk.preferences().breakMinutes() + 5 * by));
+    speakers = new Chips<>("speaker-", Loudspeaker::toString, desk::listenThrough);
     CheckBox count =
         box("count-in", "count four beats in before playing", desk.preferences().countIn());
     count.setOnAction(e -> desk.setPreferences(desk.preferences().withCountIn(count.isSelected())));
@@ -44,6 +49,7 @@ public final class ListeningPanel extends VBox {
                     : "No audio line was found on this machine, so there is no audio device and the song plays silently: the time runs, nothing can be heard.",
                 "small"),
             Controls.row(40, level, rest),
+            Controls.row(10, Controls.label("listen through"), speakers),
             Controls.row(30, count, clicks),
             Controls.wrapped(
                 "The listening level changes nothing in the song or its files. Every session begins at −20 dB or less, and the preview never passes −1 dBFS."),
@@ -65,6 +71,7 @@ public final class ListeningPanel extends VBox {
   }
 
   private void refresh() {
+    speakers.show(List.of(Loudspeaker.values()), desk.speaker());
     level.show(String.valueOf(desk.preferences().listeningDb()));
     rest.show(String.valueOf(desk.preferences().breakMinutes()));
   }

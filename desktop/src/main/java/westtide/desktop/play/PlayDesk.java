@@ -10,6 +10,7 @@ import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.Preferences;
 import westtide.desktop.open.SongView;
 import westtide.play.Gauges;
+import westtide.play.Loudspeaker;
 import westtide.play.Player;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
@@ -47,6 +48,7 @@ public final class PlayDesk {
   private Optional<UnaryOperator<Song>> trial = Optional.empty();
   private Song heard;
   private boolean greeted;
+  private Loudspeaker speaker = Loudspeaker.FULL;
 
   /** Playing what is open. */
   public PlayDesk(OpenSong open, Player player, Messages messages, Preferences preferences) {
@@ -100,6 +102,18 @@ public final class PlayDesk {
     preferences = changed;
     player.listenAt(changed.listeningDb());
     player.metronome(changed.metronome());
+    tell();
+  }
+
+  /** What is listened through; it is kept by no file and full again with the next start. */
+  public Loudspeaker speaker() {
+    return speaker;
+  }
+
+  /** Listens through another loudspeaker. */
+  public void listenThrough(Loudspeaker wanted) {
+    speaker = wanted;
+    player.listenThrough(wanted);
     tell();
   }
 

@@ -11,7 +11,9 @@ import westtide.song.mix.Effects;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Tremolo;
 
-/** What is done to a part or a drum lane on its way: scales to pull, and the tremolo's note value. */
+/**
+ * What is done to a part or a drum lane on its way: scales to pull, and the tremolo's note value.
+ */
 public final class EffectsBox extends VBox {
   private static final List<Amount<Effects>> AMOUNTS =
       List.of(
@@ -29,7 +31,11 @@ public final class EffectsBox extends VBox {
           band("high", "above 5 kHz, dB", Equaliser::high, Equaliser::withHigh),
           plain("attack", "starts, softer to harder", -100, Effects::attack, Effects::withAttack),
           plain(
-              "sustain", "ringing, shorter to longer", -100, Effects::sustain, Effects::withSustain),
+              "sustain",
+              "ringing, shorter to longer",
+              -100,
+              Effects::sustain,
+              Effects::withSustain),
           plain("tape", "tape colour, %", 0, Effects::tape, Effects::withTape),
           plain("grain", "grain (few bits), %", 0, Effects::grain, Effects::withGrain),
           plain("phaser", "phaser, %", 0, Effects::phaser, Effects::withPhaser),
@@ -62,8 +68,7 @@ public final class EffectsBox extends VBox {
             prefix + "tremolo-",
             Tremolo.Rate::toString,
             rate ->
-                change.accept(
-                    "tremolo rate", fx -> fx.withTremolo(fx.tremolo().withRate(rate))));
+                change.accept("tremolo rate", fx -> fx.withTremolo(fx.tremolo().withRate(rate))));
     getChildren()
         .addAll(
             Controls.flow(Controls.label("tremolo rate", "small"), rates, sheet.exact()), sheet);

@@ -1,0 +1,86 @@
+package westtide.sound;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import westtide.Songs;
+import westtide.score.Score;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.MixEdits;
+import westtide.song.id.PartId;
+import westtide.song.mix.Duck;
+
+class LaneChannelsTest {
+  private static final PartId DRUMS = PartId.of("drums");
+
+  private static Song hats() {
+    Part drums =
+        Songs.part(
+            "drums",
+            Role.DRUMS,
+            Songs.groove(
+                1,
+                DrumVoice.KICK,
+                "x.......x.......",
+                DrumVoice.SNARE,
+                "....x.......x...",
+                DrumVoice.OPEN_HAT,
+                "..x.............",
+                DrumVoice.CLOSED_HAT,
+                "....x..........."));
+    return Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, drums);
+  }
+
+  private static PreparedScore.Prepared prepared(Song song) {
+    return new Preparation(48_000).prepare(Score.of(song), Audible.ALL).parts().get(0);
+  }
+
+  private static Song withGrain(Song song, DrumVoice voice) {
+    return MixEdits.laneEffects(DRUMS, voice.lane(), "grain", fx -> fx.withGrain(40)).apply(song);
+  }
+
+  @Test
+  void aLaneWithEffectsGoesThroughItsOwnChannel() {
+    PreparedScore.Prepared plain = prepared(hats());
+    PreparedScore.Prepared coloured = prepared(withGrain(hats(), DrumVoice.SNARE));
+    assertThat(plain.lanes()).isEmpty();
+    assertThat(coloured.lanes()).hasSize(1);
+    assertThat(coloured.lanes().get(0).track().starts()).containsExactly(960, 2880);
+    assertThat(coloured.track().size()).isEqualTo(plain.track().size() - 2);
+  }
+
+  /** The closed hat on step 5 cuts the open one on step 3, though each has a channel of its own. */
+  @Test
+  void hatsChokeOneAnotherAcrossChannels() {
+    PreparedScore.Prepared split = prepared(withGrain(hats(), DrumVoice.OPEN_HAT));
+    assertThat(split.lanes().get(0).track().ends()).containsExactly(960);
+    assertThat(split.lanes().get(0).track().struck()[0]).isFalse();
+  }
+
+  @Test
+  void aPartStepsBackForAnyLane() {
+    Triggers triggers = new Triggers(Score.of(hats()));
+    assertThat(triggers.kicks()).containsExactly(0, 1920);
+    assertThat(triggers.of(Duck.NONE.withLane("SNARE"))).containsExactly(960, 2880);
+    assertThat(triggers.of(Duck.NONE.withTrigger(Duck.Trigger.QUARTERS))).isEmpty();
+    assertThat(triggers.of(Duck.NONE.withLane("RIDE"))).isEmpty();
+  }
+
+  @Test
+  void aStripIsCopiedWithoutLevelAndPan() {
+    Song song = Songs.draft("trap", 3);
+    PartId keys = song.parts(Role.CHORDS).get(0).id();
+    PartId lead = song.parts(Role.LINE).get(0).id();
+    Song set =
+        MixEdits.mix(keys, "chorus", m -> m.withEffects(m.effects().withChorus(30)).withLevel(-33))
+            .apply(song);
+    Song copied = MixEdits.copyStrip(keys, List.of(lead)).apply(set);
+    assertThat(copied.part(lead).orElseThrow().mix().effects().chorus()).isEqualTo(30);
+    assertThat(copied.part(lead).orElseThrow().mix().level())
+        .isEqualTo(song.part(lead).orElseThrow().mix().level());
+  }
+}
