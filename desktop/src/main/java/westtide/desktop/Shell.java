@@ -45,6 +45,7 @@ import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.Overlay;
 import westtide.desktop.open.Preferences;
 import westtide.desktop.open.SongView;
+import westtide.desktop.play.Comparison;
 import westtide.desktop.play.ListeningPanel;
 import westtide.desktop.play.LoudnessWatcher;
 import westtide.desktop.play.Moment;
@@ -154,7 +155,11 @@ public final class Shell {
         new TideChart(
             play, open, () -> go(Stage.FORM), new EnergyPanel(open, background, messages));
     this.pulse = new Pulse(play, around.millis(), messages, this::follow);
-    List<Command> all = new ArrayList<>(new ShellCommands(this, open, files, play).list());
+    Comparison comparison = new Comparison(open, play, messages, background);
+    files.comparing(comparison::with);
+    open.watchOpening(comparison::forget);
+    List<Command> all =
+        new ArrayList<>(new ShellCommands(this, open, files, play, comparison).list());
     all.add(
         Command.of(
                 "reach-energy",

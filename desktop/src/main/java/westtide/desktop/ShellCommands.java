@@ -4,12 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.desktop.files.SongFiles;
 import westtide.desktop.open.OpenSong;
+import westtide.desktop.play.Comparison;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Command;
 import westtide.review.Finding;
 import westtide.review.Stage;
 import westtide.review.Weight;
 import westtide.song.Song;
+import westtide.song.edit.History;
 
 /** What can be done whichever room is in front: files, history, playing and going elsewhere. */
 final class ShellCommands {
@@ -18,7 +20,10 @@ final class ShellCommands {
   private final SongFiles files;
   private final PlayDesk play;
 
-  ShellCommands(Shell shell, OpenSong open, SongFiles files, PlayDesk play) {
+  private final Comparison comparison;
+
+  ShellCommands(Shell shell, OpenSong open, SongFiles files, PlayDesk play, Comparison comparison) {
+    this.comparison = comparison;
     this.play = play;
     this.shell = shell;
     this.open = open;
@@ -67,6 +72,14 @@ final class ShellCommands {
     }
   }
 
+  private boolean reaches(int step) {
+    return open.steps().map(history -> history.at() >= step).orElse(false);
+  }
+
+  private void compare(String name, int step) {
+    open.steps().ifPresent(history -> comparison.with(name, history.steps().get(step).song()));
+  }
+
   private void addPlaying(List<Command> out) {
     out.add(Command.of("play", "Play, or stop", play::toggle).withKeys("SPACE"));
     out.add(
@@ -77,6 +90,25 @@ final class ShellCommands {
         Command.of("loop-section", "Loop this section, or play on", play::toggleLoop)
             .withKeys("L"));
     out.add(Command.of("loop-nothing", "Loop nothing", play::loopNothing));
+    out.add(
+        Command.of(
+                "compare-opened",
+                "Compare by ear with the song as it was opened (A/B at one loudness)",
+                () -> compare("the song as it was opened", 0))
+            .when(() -> reaches(1)));
+    out.add(
+        Command.of(
+                "compare-step",
+                "Compare by ear with the song before the last step (A/B at one loudness)",
+                () ->
+                    compare(
+                        "the song before the last step",
+                        open.steps().map(History::at).orElse(1) - 1))
+            .when(() -> reaches(1)));
+    out.add(
+        Command.of("compare-turn", "Hear the other of the two versions", comparison::turn)
+            .withKeys("B")
+            .when(comparison::there));
     out.add(
         Command.of(
                 "metronome",

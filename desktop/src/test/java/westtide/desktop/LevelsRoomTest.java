@@ -111,4 +111,32 @@ class LevelsRoomTest extends WindowTest {
     assertThat(song().master().gain()).isNotZero();
     assertThat(song().master().target()).isEqualTo(-16);
   }
+
+  @Test
+  void twoVersionsAreHeardInTurnAtOneLoudness() {
+    go(Stage.LEVELS);
+    focus("#plumb-sheet");
+    push(KeyCode.UP);
+    settle();
+    run("compare-opened");
+    waitFor(90, () -> shell.play().hearsVersion());
+    push(KeyCode.B);
+    settle();
+    assertThat(shell.play().hearsVersion()).isFalse();
+    push(KeyCode.B);
+    settle();
+    assertThat(shell.play().hearsVersion()).isTrue();
+    push(KeyCode.UP);
+    settle();
+    assertThat(shell.play().hearsVersion()).as("an edit is heard").isFalse();
+  }
+
+  @Test
+  void theSongIsHeardThroughASmallSpeaker() {
+    go(Stage.LEVELS);
+    press("#through-small-speaker");
+    assertThat(shell.play().speaker()).hasToString("small speaker");
+    press("#through-as-it-is");
+    assertThat(shell.play().speaker()).hasToString("as it is");
+  }
 }

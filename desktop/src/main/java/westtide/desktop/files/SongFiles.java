@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.BiConsumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import westtide.desktop.open.Background;
@@ -22,6 +23,7 @@ public final class SongFiles {
   private static final Logger LOG = LoggerFactory.getLogger(SongFiles.class);
 
   private final OpenSong open;
+  private BiConsumer<String, Song> comparing = (name, song) -> {};
   private final Overlay overlay;
   private final Messages messages;
   private final Background background;
@@ -356,7 +358,17 @@ public final class SongFiles {
     Song present = open.song();
     background.run(
         () -> SavedVersion.of(kept.versions().all(file), present),
-        versions -> new VersionsPanel(overlay, versions, this::openVersion).open());
+        versions -> new VersionsPanel(overlay, versions, this::openVersion, this::compare).open());
+  }
+
+  /** Has saved versions compared by ear, by what they are called and what they are. */
+  public void comparing(BiConsumer<String, Song> by) {
+    comparing = by;
+  }
+
+  private void compare(SavedVersion version) {
+    overlay.close();
+    comparing.accept("the version of " + version.time(), version.song());
   }
 
   private void openVersion(SavedVersion version) {

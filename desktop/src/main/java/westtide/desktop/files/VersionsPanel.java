@@ -13,14 +13,18 @@ final class VersionsPanel extends VBox {
 
   private final Overlay overlay;
 
-  VersionsPanel(Overlay overlay, List<SavedVersion> versions, Consumer<SavedVersion> open) {
+  VersionsPanel(
+      Overlay overlay,
+      List<SavedVersion> versions,
+      Consumer<SavedVersion> open,
+      Consumer<SavedVersion> compare) {
     this.overlay = overlay;
     setId("versions");
     getStyleClass().add("card");
     setPrefWidth(640);
     VBox rows = new VBox(10);
     for (int i = 0; i < versions.size(); i++) {
-      rows.getChildren().add(row(i, versions.get(i), open));
+      rows.getChildren().add(row(i, versions.get(i), open, compare));
     }
     if (versions.isEmpty()) {
       rows.getChildren().add(Controls.wrapped("Nothing was saved since versions are kept."));
@@ -42,7 +46,11 @@ final class VersionsPanel extends VBox {
     overlay.open(this);
   }
 
-  private VBox row(int index, SavedVersion version, Consumer<SavedVersion> open) {
+  private VBox row(
+      int index,
+      SavedVersion version,
+      Consumer<SavedVersion> open,
+      Consumer<SavedVersion> compare) {
     boolean now = version.away().isEmpty();
     VBox words =
         Controls.column(
@@ -52,6 +60,12 @@ final class VersionsPanel extends VBox {
                 Controls.label(version.time(), "strong"),
                 Controls.label(version.length(), "small"),
                 Controls.spring(),
+                Controls.explained(
+                    Controls.action(
+                        "version-compare-" + index,
+                        "compare by ear",
+                        () -> compare.accept(version)),
+                    "Plays it at the loudness of the song as it is now; B switches between them"),
                 now
                     ? Controls.label("as it is now", "small")
                     : Controls.action("version-" + index, "open it", () -> open.accept(version))));

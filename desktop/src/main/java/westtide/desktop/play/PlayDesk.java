@@ -48,6 +48,7 @@ public final class PlayDesk {
   private Optional<UnaryOperator<Song>> trial = Optional.empty();
   private Song heard;
   private boolean greeted;
+  private boolean hearsVersion;
   private Loudspeaker speaker = Loudspeaker.FULL;
 
   /** Playing what is open. */
@@ -127,6 +128,9 @@ public final class PlayDesk {
     if (view.score() == shown) {
       return;
     }
+    if (hearsVersion) {
+      hearVersion(Optional.empty());
+    }
     shown = view.score();
     send();
     keepLoop();
@@ -164,8 +168,26 @@ public final class PlayDesk {
     player.play(range.from(), countIn);
   }
 
+  /**
+   * Plays another version of the song in place of the open one, from where it is, or the open one
+   * again. An edit, or another song, brings the open one back.
+   */
+  public void hearVersion(Optional<Song> version) {
+    trial = version.map(other -> now -> other);
+    hearsVersion = version.isPresent();
+    if (shown != null) {
+      send();
+    }
+    tell();
+  }
+
+  /** Whether another version than the open one is heard. */
+  public boolean hearsVersion() {
+    return hearsVersion;
+  }
+
   private void tryNothing() {
-    if (trial.isEmpty()) {
+    if (trial.isEmpty() || hearsVersion) {
       return;
     }
     trial = Optional.empty();
@@ -184,6 +206,7 @@ public final class PlayDesk {
     waking.run();
     player.stop();
     trial = Optional.empty();
+    hearsVersion = false;
     player.locate(0);
     player.hear(Audible.ALL);
     loopNothing();

@@ -1,0 +1,74 @@
+package westtide.desktop.play;
+
+import java.util.Locale;
+import java.util.Optional;
+import westtide.desktop.open.Background;
+import westtide.desktop.open.Messages;
+import westtide.desktop.open.OpenSong;
+import westtide.review.MatchedVersion;
+import westtide.song.Song;
+import westtide.sound.Mixdown;
+
+/**
+ * Two versions of the song heard in turn at the same place and the same loudness: the one that is
+ * open, and another from its history or its saved versions.
+ */
+public final class Comparison {
+  private final OpenSong open;
+  private final PlayDesk play;
+  private final Messages messages;
+  private final Background background;
+  private Optional<Song> other = Optional.empty();
+  private String name = "";
+
+  /** Nothing is compared yet. */
+  public Comparison(OpenSong open, PlayDesk play, Messages messages, Background background) {
+    this.open = open;
+    this.play = play;
+    this.messages = messages;
+    this.background = background;
+  }
+
+  /** Brings a version to the loudness of the open song and plays it; both are measured first. */
+  public void with(String called, Song version) {
+    Song now = open.song();
+    messages.done("Measuring both versions, so that neither is louder …");
+    background.runLong(
+        () -> MatchedVersion.of(version, now, Mixdown.Watch.NOBODY),
+        matched -> matched.ifPresent(found -> ready(called, found)));
+  }
+
+  private void ready(String called, MatchedVersion matched) {
+    other = Optional.of(matched.song());
+    name = called;
+    play.hearVersion(other);
+    messages.done(
+        "You hear “"
+            + called
+            + "” at the loudness of the song as it is now ("
+            + apart(matched.louder())
+            + "). B switches between the two.");
+  }
+
+  private static String apart(double louder) {
+    String by = String.format(Locale.ROOT, "%.1f dB", Math.abs(louder));
+    return "it was " + by + (louder < 0 ? " quieter" : " louder");
+  }
+
+  /** Whether there is something to switch to. */
+  public boolean there() {
+    return other.isPresent();
+  }
+
+  /** Plays the other one of the two from here on. */
+  public void turn() {
+    boolean toOther = !play.hearsVersion();
+    play.hearVersion(toOther ? other : Optional.empty());
+    messages.done(toOther ? "You hear “" + name + "”." : "You hear the song as it is now.");
+  }
+
+  /** Another song was opened. */
+  public void forget() {
+    other = Optional.empty();
+  }
+}
