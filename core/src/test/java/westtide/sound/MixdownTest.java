@@ -26,12 +26,15 @@ import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.DrumEdits;
+import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.Curve;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Gate;
+import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.mix.RoomKind;
 
 class MixdownTest {
   private static final int RATE = 48_000;
@@ -71,10 +74,38 @@ class MixdownTest {
     return song.withForm(new Form(List.of(hook.withBars(bars))));
   }
 
+  /** Effects of parts and lanes, rooms, delays and the bus of the drums are all on. */
+  private static Song adorned(Song song) {
+    Song out = MixEdits.master("drums", m -> new Master(0, 40, 60, 30, -20, 0)).apply(song);
+    out =
+        MixEdits.laneEffects(
+                PartId.of("drums"), DrumVoice.CLOSED_HAT.lane(), "grain", fx -> fx.withGrain(30))
+            .apply(out);
+    RoomKind[] rooms = RoomKind.values();
+    for (int i = 0; i < out.parts().size(); i++) {
+      RoomKind room = rooms[i % rooms.length];
+      out =
+          MixEdits.mix(
+                  out.parts().get(i).id(),
+                  "chorus",
+                  m ->
+                      m.withReverb(30)
+                          .withDelay(20)
+                          .withSpace(m.space().withRoom(room))
+                          .withEffects(m.effects().withChorus(40).withTape(30)))
+              .apply(out);
+    }
+    return out;
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"trap", "house", "boom-bap"})
   void stemsAddUpToWhatEntersTheLimiter(String style) throws IOException {
-    Song song = brief(style, 4);
+    addUp(brief(style, 4));
+    addUp(adorned(brief(style, 2)));
+  }
+
+  private static void addUp(Song song) throws IOException {
     Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
     float[][] rest = rendered(sink -> mixdown.beforeLimiter(sink, Mixdown.Watch.NOBODY), mixdown);
     double loudest = 0;

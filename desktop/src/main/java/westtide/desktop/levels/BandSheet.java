@@ -167,7 +167,7 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
       edge.add(height(style.low().get(i)));
     }
     polygon(edge.stream().mapToDouble(v -> v).toArray(), "band", "leave");
-    text(14, TOP - 3, "sand: the band this style usually fills; water: this mix", "soft");
+    text(14, TOP - 3, "sand: the band this style usually fills; line: this mix", "soft");
     if (whole.isEmpty()) {
       textCentred(getWidth() / 2, getHeight() / 2, 300, "listening to the song …", "soft");
       return;

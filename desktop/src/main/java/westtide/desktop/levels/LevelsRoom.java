@@ -160,8 +160,8 @@ public final class LevelsRoom implements Room {
     band.setMinHeight(130);
     band.setPrefHeight(170);
     HBox.setHgrow(wholeBand, Priority.ALWAYS);
-    wholeBand.setMinHeight(150);
-    wholeBand.setPrefHeight(190);
+    wholeBand.setMinHeight(120);
+    wholeBand.setPrefHeight(150);
     wholeBand.setMinWidth(260);
     whole.setPrefWidth(430);
     choices.setMinWidth(0);
@@ -172,13 +172,13 @@ public final class LevelsRoom implements Room {
         .getChildren()
         .addAll(
             Controls.row(
-                14,
+                9,
                 Controls.title("Levels"),
-                Controls.label("   listen through", "small"),
+                Controls.whole(Controls.label("hear", "small")),
                 speakers,
                 Controls.spring(),
                 Controls.label(
-                    "depth level · swing pan · cord width · ring room · dots delay · notch ducking",
+                    "depth level · swing pan · cord width · ring room · dots delay · notch duck",
                     "small")),
             plumbs,
             actions,

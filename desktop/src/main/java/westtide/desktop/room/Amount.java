@@ -46,7 +46,7 @@ public record Amount<T>(
         low,
         high,
         step,
-        name.contains("Hz"),
+        name.contains(", Hz"),
         get.applyAsInt(thing),
         value -> plain(value).replace('-', '−'),
         taken);
