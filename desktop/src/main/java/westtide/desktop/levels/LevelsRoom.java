@@ -171,26 +171,23 @@ public final class LevelsRoom implements Room {
     sheet
         .getChildren()
         .addAll(
-            Controls.row(
-                9,
+            Controls.flow(
                 Controls.title("Levels"),
                 Controls.whole(Controls.label("hear", "small")),
                 speakers,
-                Controls.spring(),
-                Controls.label(
-                    "depth level · swing pan · cord width · ring room · dots delay · notch duck",
-                    "small")),
+                Controls.whole(
+                    Controls.label(
+                        "depth level · swing pan · cord width · ring room · dots delay · notch duck",
+                        "small"))),
             plumbs,
             actions,
-            Controls.row(
-                12,
-                name,
-                Controls.label("instrument"),
+            Controls.flow(
+                Controls.whole(name),
+                Controls.whole(Controls.label("instrument")),
                 instrument,
                 Controls.action("try-sound", "play this part", this::tryIt),
                 Controls.action("mute-part", "mute", () -> new Gestures().mute(part())),
                 Controls.action("alone-part", "solo", () -> new Gestures().alone(part())),
-                Controls.spring(),
                 copyTo),
             pages);
   }
