@@ -16,8 +16,8 @@ import westtide.sound.Mixdown;
 import westtide.sound.Mixdown.Watch;
 
 /**
- * A song written as WAV files: the mix through its limiter, and stems, which add up to what enters
- * that limiter. The same song gives the same bytes.
+ * A song written as WAV files: the mix through its bus and limiter, and stems, which add up to what
+ * enters that limiter. The same song gives the same bytes.
  */
 public final class Bounce {
   private final Score score;

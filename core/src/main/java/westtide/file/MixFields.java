@@ -9,6 +9,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.rhythm.Figure;
+import westtide.rhythm.NoteValue;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Effects;
@@ -176,7 +177,7 @@ final class MixFields {
         number(node, "chorus"),
         new Tremolo(
             number(tremolo, "depth"),
-            named(Tremolo.Rate.class, tremolo, "rate"),
+            named(NoteValue.class, tremolo, "rate"),
             number(tremolo, "swing"),
             number(tremolo, "stereo")));
   }

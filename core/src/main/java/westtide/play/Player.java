@@ -36,8 +36,7 @@ public final class Player implements AutoCloseable {
   private static final long PAUSE_NANOS = 1_000_000_000L;
 
   private static final PreparedScore NOTHING =
-      new PreparedScore(
-          List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
+      new PreparedScore(List.of(), 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
 
   /** A score with what of it is heard. */
   private record Wish(Score score, Audible audible) {}

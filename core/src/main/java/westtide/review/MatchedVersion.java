@@ -16,11 +16,10 @@ import westtide.sound.Mixdown.Watch;
 public record MatchedVersion(Song song, double louder) {
   private static final int MOST = 240;
 
-  /** Brings a version to the loudness of another; empty when it was cancelled. */
-  public static Optional<MatchedVersion> of(Song version, Song to, Watch watch) {
-    Optional<Listening> wanted = Listening.of(Score.of(to), watch);
-    Optional<Listening> heard = wanted.flatMap(w -> Listening.of(Score.of(version), watch));
-    return heard.map(h -> moved(version, h.integrated() - wanted.get().integrated()));
+  /** Brings a version to a loudness in LUFS; empty when it was cancelled. */
+  public static Optional<MatchedVersion> of(Song version, double loudness, Watch watch) {
+    return Listening.of(Score.of(version), watch)
+        .map(heard -> moved(version, heard.integrated() - loudness));
   }
 
   private static MatchedVersion moved(Song version, double louder) {

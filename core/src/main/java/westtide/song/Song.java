@@ -4,6 +4,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.BarLines;
 import westtide.song.chord.Progression;
@@ -118,70 +119,22 @@ public record Song(
 
   /** The song under another title. */
   public Song withTitle(String other) {
-    return new Song(
-        other,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.title = other);
   }
 
   /** The song as belonging to another project. */
   public Song withProject(String other) {
-    return new Song(
-        title,
-        other,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.project = other);
   }
 
   /** The song with another brief. */
   public Song withBrief(Brief other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        other,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.brief = other);
   }
 
   /** The song with other chord rows. */
   public Song withProgressions(List<Progression> other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        other,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.progressions = other);
   }
 
   /** The song with the progression of the same name replaced. */
@@ -192,53 +145,26 @@ public record Song(
 
   /** The song with other parts. */
   public Song withParts(List<Part> other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        other,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.parts = other);
   }
 
   /** The song with other parts in another form, where the old ones would not fit. */
   public Song withParts(List<Part> other, Form otherForm) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        other,
-        otherForm,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(
+        copy -> {
+          copy.parts = other;
+          copy.form = otherForm;
+        });
   }
 
   /** The song with other chord rows, parts and form, where the old ones would not fit. */
   public Song with(List<Progression> rows, List<Part> other, Form otherForm) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        rows,
-        other,
-        otherForm,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(
+        copy -> {
+          copy.progressions = rows;
+          copy.parts = other;
+          copy.form = otherForm;
+        });
   }
 
   /** The song with one part changed. */
@@ -249,125 +175,104 @@ public record Song(
 
   /** The song with another form. */
   public Song withForm(Form other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        other,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.form = other);
   }
 
   /** The song with other things done to the whole mix. */
   public Song withMaster(Master other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        other,
-        leftAlone,
-        extras);
+    return with(copy -> copy.master = other);
   }
 
   /** The song with other findings left alone. */
   public Song withLeftAlone(Set<String> other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        other,
-        extras);
+    return with(copy -> copy.leftAlone = other);
   }
 
   /** The song with other kept fields of a newer file version. */
   public Song withExtras(String json) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        main,
-        alternatives,
-        master,
-        leftAlone,
-        json);
+    return with(copy -> copy.extras = json);
   }
 
   /** The song with another main part, or with none. */
   public Song withMain(Optional<PartId> other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        form,
-        other,
-        alternatives,
-        master,
-        leftAlone,
-        extras);
+    return with(copy -> copy.main = other);
   }
 
   /** The song with other forms beside this one. */
   public Song withAlternatives(Form present, Alternatives other) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        progressions,
-        parts,
-        present,
-        main,
-        other,
-        master,
-        leftAlone,
-        extras);
+    return with(
+        copy -> {
+          copy.form = present;
+          copy.alternatives = other;
+        });
   }
 
   /** The song with other chord rows and parts, every form of it changed to fit them. */
   public Song withEachForm(List<Progression> rows, List<Part> other, UnaryOperator<Form> change) {
-    return new Song(
-        title,
-        project,
-        seed,
-        brief,
-        rows,
-        other,
-        change.apply(form),
-        main,
-        alternatives.each(change),
-        master,
-        leftAlone,
-        extras);
+    return with(
+        copy -> {
+          copy.progressions = rows;
+          copy.parts = other;
+          copy.form = change.apply(form);
+          copy.alternatives = alternatives.each(change);
+        });
   }
 
   /** The song with every form of it changed, those that wait too. */
   public Song withEachForm(UnaryOperator<Form> change) {
     return withAlternatives(change.apply(form), alternatives.each(change));
+  }
+
+  private Song with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.song();
+  }
+
+  /** All of a song, to be changed on its way into another: nothing can be forgotten. */
+  private static final class Copy {
+    private String title;
+    private String project;
+    private final long seed;
+    private Brief brief;
+    private List<Progression> progressions;
+    private List<Part> parts;
+    private Form form;
+    private Optional<PartId> main;
+    private Alternatives alternatives;
+    private Master master;
+    private Set<String> leftAlone;
+    private String extras;
+
+    Copy(Song song) {
+      title = song.title;
+      project = song.project;
+      seed = song.seed;
+      brief = song.brief;
+      progressions = song.progressions;
+      parts = song.parts;
+      form = song.form;
+      main = song.main;
+      alternatives = song.alternatives;
+      master = song.master;
+      leftAlone = song.leftAlone;
+      extras = song.extras;
+    }
+
+    Song song() {
+      return new Song(
+          title,
+          project,
+          seed,
+          brief,
+          progressions,
+          parts,
+          form,
+          main,
+          alternatives,
+          master,
+          leftAlone,
+          extras);
+    }
   }
 }

@@ -158,7 +158,7 @@ public final class Engine implements Moved {
       for (int i = 0; i < score.parts().size(); i++) {
         PreparedScore.Prepared part = score.parts().get(i);
         if (part.drums() && part.channel().heard()) {
-          part.channel().scale(gains, 0, BLOCK);
+          part.channel().scale(gains, BLOCK);
         }
       }
     }

@@ -11,7 +11,6 @@ import java.util.OptionalInt;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.drum.LaneId;
-import westtide.song.mix.Effects;
 
 /**
  * The notes of a drum part, apart by the channels they go through: a lane with effects of its own
@@ -59,17 +58,31 @@ final class LaneChannels {
       return OptionalInt.empty();
     }
     Optional<LaneId> channel = channel(note);
-    return choking.stream()
-        .filter(other -> other.start() > note.start() && group(other) == group)
+    return choking.subList(firstAfter(note.start()), choking.size()).stream()
+        .filter(other -> group(other) == group)
         .filter(other -> !Objects.equals(channel(other), channel))
         .mapToInt(ScoredNote::start)
         .findFirst();
   }
 
+  private int firstAfter(int tick) {
+    int low = 0;
+    int high = choking.size();
+    while (low < high) {
+      int middle = (low + high) >>> 1;
+      if (choking.get(middle).start() <= tick) {
+        low = middle + 1;
+      } else {
+        high = middle;
+      }
+    }
+    return low;
+  }
+
   private Optional<LaneId> channel(ScoredNote note) {
     return note.struck()
         .map(ScoredNote.Struck::lane)
-        .filter(lane -> !part.sound(lane).effects().equals(Effects.NONE));
+        .filter(lane -> part.sound(lane).goesThroughEffects());
   }
 
   private int group(ScoredNote note) {

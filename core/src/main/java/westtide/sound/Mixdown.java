@@ -15,7 +15,7 @@ import westtide.sound.desk.MixBus;
 
 /**
  * A whole song rendered faster than it plays. The same song gives the same samples every time, on
- * every machine; stems have the length of the mix and add up to what enters its limiter.
+ * every machine; stems have the length of the mix and add up to what enters its bus.
  */
 public final class Mixdown {
   /** The limiter's ceiling in dB below full scale. */
@@ -79,7 +79,7 @@ public final class Mixdown {
    */
   public boolean beforeLimiter(Sink sink, Watch watch) throws IOException {
     Delayed out = delayed(sink, 0);
-    SongRun run = run(Audible.ALL);
+    SongRun run = run();
     RunMix mix = new RunMix(run.parts(), rate());
     return lots(
         run,
@@ -105,7 +105,7 @@ public final class Mixdown {
    * cancelled.
    */
   public boolean stems(Map<PartId, Sink> sinks, Watch watch) throws IOException {
-    SongRun run = run(Audible.ALL);
+    SongRun run = run();
     List<RunMix> mixes = new ArrayList<>();
     List<Delayed> outs = new ArrayList<>();
     for (PartRun part : run.parts()) {
@@ -141,7 +141,7 @@ public final class Mixdown {
   /** Renders the mix through a limiter, every channel being listened to on the way. */
   boolean mastered(Limiter limiter, Tap tap, Sink sink, Watch watch) throws IOException {
     Delayed out = delayed(sink, limiter.lateFrames());
-    SongRun run = run(Audible.ALL);
+    SongRun run = run();
     RunMix mix = new RunMix(run.parts(), rate());
     MixBus bus = new MixBus(rate(), Engine.BLOCK);
     Master master = score.song().master();
@@ -171,8 +171,8 @@ public final class Mixdown {
     }
   }
 
-  private SongRun run(Audible audible) {
-    return new SongRun(preparation.fresh().prepare(score, audible), rate());
+  private SongRun run() {
+    return new SongRun(preparation.fresh().prepare(score, Audible.ALL), rate());
   }
 
   private Delayed delayed(Sink sink, int late) {

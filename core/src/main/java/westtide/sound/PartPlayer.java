@@ -14,7 +14,6 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
-import westtide.song.mix.Effects;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Decibels;
 import westtide.sound.desk.Pan;
@@ -36,9 +35,6 @@ final class PartPlayer {
 
   /** How long a held note takes from one level to the next. */
   private static final double CROSSING_MILLIS = 5;
-
-  /** How long a choked drum takes to fall by 60 dB. */
-  private static final double CHOKE_MILLIS = 25;
 
   /** The choke group of instruments that play one note at a time. */
   private static final int MONO = 7;
@@ -63,7 +59,7 @@ final class PartPlayer {
     this.rate = rate;
     this.tuning = tuning;
     this.crossing = (float) Fade.perSample(CROSSING_MILLIS, rate);
-    this.choke = (float) Fade.perSample(CHOKE_MILLIS, rate);
+    this.choke = (float) Fade.perSample(Fade.CHOKE_MILLIS, rate);
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
     this.own = dressed(part.patch());
   }
@@ -166,7 +162,7 @@ final class PartPlayer {
     TrackBuilder.Entry entry =
         drum.entry(
             note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), sound.choke());
-    boolean throughItsOwn = !sound.effects().equals(Effects.NONE);
+    boolean throughItsOwn = sound.goesThroughEffects();
     return Optional.of(
         throughItsOwn ? entry : entry.sent(sound.reverb() / 100f, sound.delay() / 100f));
   }

@@ -76,12 +76,7 @@ public final class Preparation {
     }
     tables.tidy();
     return new PreparedScore(
-        parts,
-        triggers.kicks(),
-        score.ticks(),
-        ticksPerSecond,
-        score.song().barLines(),
-        score.song().master());
+        parts, score.ticks(), ticksPerSecond, score.song().barLines(), score.song().master());
   }
 
   /** One note of a part, ready to be heard by itself; nothing for a drum the kit lacks. */

@@ -12,19 +12,13 @@ import westtide.sound.desk.Track;
  * A score ready for the audio thread: every note tied to the samples it is heard from.
  *
  * @param parts the channels with what they play
- * @param kicks ticks of the kick hits, rising
  * @param ticks length of the song
  * @param ticksPerSecond the tempo
  * @param lines where its bars begin, and their meter
  * @param master what is done to all drums together and to the whole mix
  */
 public record PreparedScore(
-    List<Prepared> parts,
-    int[] kicks,
-    int ticks,
-    double ticksPerSecond,
-    BarLines lines,
-    Master master) {
+    List<Prepared> parts, int ticks, double ticksPerSecond, BarLines lines, Master master) {
   /**
    * A part.
    *

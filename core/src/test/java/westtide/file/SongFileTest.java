@@ -24,6 +24,7 @@ import westtide.Ensembles;
 import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.LaneFeel;
+import westtide.rhythm.NoteValue;
 import westtide.rhythm.Roll;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
@@ -96,7 +97,7 @@ class SongFileTest {
             5,
             10,
             25,
-            new Tremolo(60, Tremolo.Rate.SIXTEENTH_TRIPLET, 58, 80));
+            new Tremolo(60, NoteValue.SIXTEENTH_TRIPLET, 58, 80));
     Mix mix =
         new Mix(
             -75,

@@ -56,8 +56,7 @@ class PlaybackTest {
   private final Preparation preparation = new Preparation(RATE);
   private final Gauges gauges = new Gauges();
   private final PreparedScore nothing =
-      new PreparedScore(
-          List.of(), new int[0], 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
+      new PreparedScore(List.of(), 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
   private final Playback playback = new Playback(RATE, nothing, gauges, 0);
 
   private void take(Song song) {

@@ -26,7 +26,8 @@ class MatchedVersionTest {
     Section first = draft.form().sections().get(1).withBars(4);
     Song song = MixEdits.allQuieter(60).apply(draft.withForm(new Form(List.of(first))));
     Song quiet = MixEdits.allQuieter(80).apply(song);
-    MatchedVersion matched = MatchedVersion.of(quiet, song, Mixdown.Watch.NOBODY).orElseThrow();
+    MatchedVersion matched =
+        MatchedVersion.of(quiet, loudness(song), Mixdown.Watch.NOBODY).orElseThrow();
     assertThat(matched.louder()).isCloseTo(-8, within(0.4));
     assertThat(loudness(matched.song())).isCloseTo(loudness(song), within(0.3));
     assertThat(matched.song().parts()).isEqualTo(quiet.parts());
@@ -35,6 +36,6 @@ class MatchedVersionTest {
   @Test
   void aCancelledMeasuringGivesNothing() {
     Song song = Songs.draft("trap", 2);
-    assertThat(MatchedVersion.of(song, song, new Mixdown.Watch(() -> true, share -> {}))).isEmpty();
+    assertThat(MatchedVersion.of(song, -14, new Mixdown.Watch(() -> true, share -> {}))).isEmpty();
   }
 }

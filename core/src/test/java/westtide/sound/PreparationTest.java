@@ -18,6 +18,8 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
+import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.sound.desk.Track;
 
@@ -95,10 +97,13 @@ class PreparationTest {
   void kicksAreKnownEvenWhenTheyAreMuted() {
     Part drums =
         Songs.part("drums", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
+    Part ducked =
+        line("bell").withMix(Mix.PLAIN.withDuck(Duck.NONE.withTrigger(Duck.Trigger.KICK)));
     PreparedScore ready =
         preparation.prepare(
-            Score.of(song(drums)), Audible.ALL.toggleMute("drums").toggleMute("drums/KICK"));
-    assertThat(ready.kicks()).hasSize(8).startsWith(0, 960, 1920, 2880);
+            Score.of(song(drums, ducked)),
+            Audible.ALL.toggleMute("drums").toggleMute("drums/KICK"));
+    assertThat(ready.parts().get(1).strip().triggers()).hasSize(8).startsWith(0, 960, 1920, 2880);
     assertThat(ready.parts().get(0).track().size()).isZero();
   }
 

@@ -24,7 +24,7 @@ class TransportTest {
 
   private static PreparedScore empty(int ticks, double bpm) {
     return new PreparedScore(
-        List.of(), new int[0], ticks, bpm * 16, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
+        List.of(), ticks, bpm * 16, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
   }
 
   private Transport transport(int ticks, double bpm) {

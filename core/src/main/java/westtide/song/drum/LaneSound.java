@@ -93,6 +93,11 @@ public record LaneSound(
     return new LaneSound(instrument, cents, level, pan, choke, note, reverb, delay, other);
   }
 
+  /** Whether anything is done to it on its way. */
+  public boolean goesThroughEffects() {
+    return !effects.equals(Effects.NONE);
+  }
+
   /** The factor by which a hit of some semitones is faster than the untuned drum. */
   public double ratio(int semitones) {
     return Pitch.ratio(cents + 100 * semitones);

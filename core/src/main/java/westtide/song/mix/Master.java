@@ -15,9 +15,6 @@ public record Master(
   /** Nothing is done and nothing is aimed at. */
   public static final Master PLAIN = new Master(0, 0, 0, 0, 0, 0);
 
-  /** The loudness most services play at (common practice). */
-  public static final int USUAL_TARGET = -14;
-
   /** Checks the ranges. */
   public Master {
     Range.check("the gain of the mix", gain, -240, 240, "tenths of a dB");

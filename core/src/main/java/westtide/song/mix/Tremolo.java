@@ -1,6 +1,7 @@
 package westtide.song.mix;
 
-import westtide.rhythm.Ticks;
+import java.util.List;
+import westtide.rhythm.NoteValue;
 
 /**
  * Level that moves up and down at a note value.
@@ -10,41 +11,27 @@ import westtide.rhythm.Ticks;
  * @param swing where the second of two movements begins, 50 to 75 % of both; 50 is even
  * @param stereo how far the right side moves against the left, 0 to 100 %
  */
-public record Tremolo(int depth, Rate rate, int swing, int stereo) {
+public record Tremolo(int depth, NoteValue rate, int swing, int stereo) {
+  /** The note values one movement may take. */
+  public static final List<NoteValue> RATES =
+      List.of(
+          NoteValue.HALF,
+          NoteValue.QUARTER,
+          NoteValue.EIGHTH,
+          NoteValue.EIGHTH_TRIPLET,
+          NoteValue.SIXTEENTH,
+          NoteValue.SIXTEENTH_TRIPLET);
+
   /** No movement. */
-  public static final Tremolo STILL = new Tremolo(0, Rate.EIGHTH, 50, 0);
-
-  /** How long one movement takes. */
-  public enum Rate {
-    HALF("1/2", Ticks.PER_QUARTER * 2),
-    QUARTER("1/4", Ticks.PER_QUARTER),
-    EIGHTH("1/8", Ticks.PER_QUARTER / 2),
-    EIGHTH_TRIPLET("1/8 triplet", Ticks.PER_QUARTER / 3),
-    SIXTEENTH("1/16", Ticks.PER_QUARTER / 4),
-    SIXTEENTH_TRIPLET("1/16 triplet", Ticks.PER_QUARTER / 6);
-
-    private final String title;
-    private final int ticks;
-
-    Rate(String title, int ticks) {
-      this.title = title;
-      this.ticks = ticks;
-    }
-
-    /** The length in ticks. */
-    public int ticks() {
-      return ticks;
-    }
-
-    @Override
-    public String toString() {
-      return title;
-    }
-  }
+  public static final Tremolo STILL = new Tremolo(0, NoteValue.EIGHTH, 50, 0);
 
   /** Checks the ranges. */
   public Tremolo {
     Range.check("a tremolo's depth", depth, 0, 100, "%");
+    if (!RATES.contains(rate)) {
+      throw new IllegalArgumentException(
+          "a tremolo moves at one of " + RATES + ", but was " + rate);
+    }
     Range.check("a tremolo's swing", swing, 50, 75, "%");
     Range.check("a tremolo's stereo", stereo, 0, 100, "%");
   }
@@ -55,7 +42,7 @@ public record Tremolo(int depth, Rate rate, int swing, int stereo) {
   }
 
   /** The same at another note value. */
-  public Tremolo withRate(Rate other) {
+  public Tremolo withRate(NoteValue other) {
     return new Tremolo(depth, other, swing, stereo);
   }
 

@@ -22,13 +22,13 @@ public record Automation(int[] starts, int[] ends, double[] from, double[] to, d
     return starts.length > 0;
   }
 
-  /** Whether a piece lies anywhere between two ticks, the second included. */
-  boolean moves(double from, double to) {
-    if (starts.length == 0) {
+  /** Whether a piece acts anywhere in a block of the song. */
+  boolean moves(Stretch stretch, int frames) {
+    if (!any() || !stretch.moving()) {
       return false;
     }
-    int piece = piece(to);
-    return piece >= 0 && ends[piece] > from;
+    int piece = piece(stretch.tick(frames / Stretch.EVERY - 1));
+    return piece >= 0 && ends[piece] > stretch.tick(0);
   }
 
   /** Whether a tick lies in a piece. */

@@ -1,7 +1,6 @@
 package westtide.sound.desk;
 
 import java.util.Arrays;
-import westtide.song.mix.Duck;
 import westtide.song.mix.RoomKind;
 
 /**
@@ -11,7 +10,6 @@ import westtide.song.mix.RoomKind;
  */
 public final class Channel {
   private static final double REST_MILLIS = 60;
-  private static final double SMOOTH_MILLIS = 0.7;
 
   private final Voices voices;
   private final Sends single;
@@ -19,20 +17,14 @@ public final class Channel {
   private final float[] right;
   private final StereoFilter lowCut;
   private final StereoFilter lowPass;
-  private final Crossover lowsLeft;
-  private final Crossover lowsRight;
   private final Spread spread;
   private final Inserts inserts;
+  private final Fader fader;
   private final float[] toRoom;
   private final float[] toDelay;
   private final int rate;
   private final int restFrames;
-  private final float smooth;
   private Strip strip;
-  private float gainLeft = -1;
-  private float gainRight;
-  private final Ducking ducking = new Ducking();
-  private float ducked = 1;
   private Channel[] lanes = {};
   private volatile Echo echo;
   private boolean middle = true;
@@ -45,21 +37,19 @@ public final class Channel {
   /** A channel with room for a block of samples. */
   public Channel(int rate, int blockFrames, Strip strip) {
     this.rate = rate;
+    this.left = new float[blockFrames];
+    this.right = new float[blockFrames];
     this.voices = new Voices(rate);
     this.single = new Sends(blockFrames);
     this.inserts = new Inserts(rate, blockFrames);
+    this.fader = new Fader(rate, left, right);
     this.toRoom = new float[blockFrames];
     this.toDelay = new float[blockFrames];
-    this.left = new float[blockFrames];
-    this.right = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
     this.lowPass = StereoFilter.cuttingHighs(rate);
-    this.lowsLeft = new Crossover(rate);
-    this.lowsRight = new Crossover(rate);
     this.spread = new Spread(rate);
     this.restFrames = (int) (REST_MILLIS / 1000 * rate);
     this.quietFor = restFrames;
-    this.smooth = (float) (1 - Math.exp(-Stretch.EVERY / (SMOOTH_MILLIS / 1000 * rate)));
     this.strip = strip;
   }
 
@@ -109,12 +99,10 @@ public final class Channel {
   }
 
   /** Multiplies the last block, and what it sends, by one gain a sample. */
-  public void scale(float[] gains, int from, int frames) {
-    for (int i = 0; i < frames; i++) {
-      left[i] *= gains[from + i];
-      right[i] *= gains[from + i];
-      toRoom[i] *= gains[from + i];
-    }
+  public void scale(float[] gains, int frames) {
+    Blocks.scale(left, gains, frames);
+    Blocks.scale(right, gains, frames);
+    Blocks.scale(toRoom, gains, frames);
   }
 
   /** Takes lanes that go through this channel, each rendered before it. */
@@ -175,12 +163,6 @@ public final class Channel {
     voices.audition(table, offset, toLeft, toRight, holdFrames, fall, chokeGroup);
   }
 
-  /** Whether anything of the channel may still be heard. */
-  public boolean silent() {
-    Echo repeats = echo;
-    return quietFor >= restFrames && (repeats == null || repeats.silent());
-  }
-
   /** Makes the next block of the channel, and tells whether there is anything in it. */
   public boolean render(Stretch stretch, int frames, boolean metered) {
     Arrays.fill(left, 0, frames, 0);
@@ -201,7 +183,7 @@ public final class Channel {
     addLanes(frames);
     shape(stretch, frames);
     boolean one = inserts.run(strip.effects(), stretch, left, right, frames, middle);
-    level(stretch, frames, one);
+    fader.level(strip, stretch, frames, one);
     float width = now(strip.moves().width(), strip.width(), stretch);
     if (width > 0) {
       spread.widen(left, right, frames, width);
@@ -221,8 +203,8 @@ public final class Channel {
   private void addLanes(int frames) {
     for (Channel lane : lanes) {
       if (lane.quietFor < lane.restFrames) {
-        add(lane.left, left, 1, frames);
-        add(lane.right, right, 1, frames);
+        Blocks.add(lane.left, left, 1, frames);
+        Blocks.add(lane.right, right, 1, frames);
       }
     }
   }
@@ -230,20 +212,20 @@ public final class Channel {
   /** Fills what goes to the room and to the delay, of the whole channel and of single notes. */
   private void send(Stretch stretch, int frames) {
     float toTheRoom = now(strip.moves().reverb(), strip.reverb(), stretch);
-    float gain = 0.5f * ducked * (strip.left() + strip.right());
+    float gain = 0.5f * fader.ducked() * (strip.left() + strip.right());
     Arrays.fill(toRoom, 0, frames, 0);
     sends = single.addReverb(toRoom, gain, frames);
     if (toTheRoom > 0) {
       sends = true;
-      add(left, toRoom, 0.5f * toTheRoom, frames);
-      add(right, toRoom, 0.5f * toTheRoom, frames);
+      Blocks.add(left, toRoom, 0.5f * toTheRoom, frames);
+      Blocks.add(right, toRoom, 0.5f * toTheRoom, frames);
     }
     float toTheDelay = now(strip.moves().delay(), strip.delay(), stretch);
     if (echo != null || toTheDelay > 0) {
       Arrays.fill(toDelay, 0, frames, 0);
       single.addDelay(toDelay, gain, frames);
-      add(left, toDelay, 0.5f * toTheDelay, frames);
-      add(right, toDelay, 0.5f * toTheDelay, frames);
+      Blocks.add(left, toDelay, 0.5f * toTheDelay, frames);
+      Blocks.add(right, toDelay, 0.5f * toTheDelay, frames);
     }
     for (Channel lane : lanes) {
       sendOf(lane, gain, frames);
@@ -256,10 +238,10 @@ public final class Channel {
     }
     if (lane.sends) {
       sends = true;
-      add(lane.toRoom, toRoom, gain, frames);
+      Blocks.add(lane.toRoom, toRoom, gain, frames);
     }
     if (echo != null && lane.strip.delay() > 0) {
-      add(lane.toDelay, toDelay, gain, frames);
+      Blocks.add(lane.toDelay, toDelay, gain, frames);
     }
   }
 
@@ -273,14 +255,8 @@ public final class Channel {
       repeats.mix(toDelay, left, right, frames);
       heard = true;
     }
-    peak = metered && heard ? Math.max(peak(left, frames), peak(right, frames)) : 0;
+    peak = metered && heard ? Math.max(Blocks.peak(left, frames), Blocks.peak(right, frames)) : 0;
     return heard;
-  }
-
-  private static void add(float[] from, float[] to, float gain, int frames) {
-    for (int i = 0; i < frames; i++) {
-      to[i] += gain * from[i];
-    }
   }
 
   private void forget() {
@@ -288,21 +264,9 @@ public final class Channel {
       fresh = true;
       lowCut.clear();
       lowPass.clear();
-      lowsLeft.clear();
-      lowsRight.clear();
       inserts.clear();
-      gainLeft = -1;
+      fader.clear();
     }
-  }
-
-  private static float peak(float[] samples, int frames) {
-    float high = 0;
-    float low = 0;
-    for (int i = 0; i < frames; i++) {
-      high = samples[i] > high ? samples[i] : high;
-      low = samples[i] < low ? samples[i] : low;
-    }
-    return high > -low ? high : -low;
   }
 
   private void shape(Stretch stretch, int frames) {
@@ -313,7 +277,7 @@ public final class Channel {
       }
     }
     Movements moves = strip.moves();
-    if (moves(moves.lowCut(), stretch, frames)) {
+    if (moves.lowCut().moves(stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
         lowCut.set(Math.max(strip.lowCut(), Math.pow(2, moves.lowCut().at(stretch.tick(point)))));
         int from = point * Stretch.EVERY;
@@ -323,7 +287,7 @@ public final class Channel {
       lowCut.set(strip.lowCut());
       lowCut.run(left, right, 0, frames, middle);
     }
-    if (moves(moves.lowPass(), stretch, frames)) {
+    if (moves.lowPass().moves(stretch, frames)) {
       for (int point = 0; point < frames / Stretch.EVERY; point++) {
         double octaves = moves.lowPass().at(stretch.tick(point));
         lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
@@ -336,108 +300,9 @@ public final class Channel {
     }
   }
 
-  /** Whether a movement acts anywhere in the block. */
-  private static boolean moves(Automation what, Stretch stretch, int frames) {
-    return what.any()
-        && stretch.moving()
-        && what.moves(stretch.tick(0), stretch.tick(frames / Stretch.EVERY - 1));
-  }
-
   /** A value that moves instead of the strip's own, at the start of the block. */
   private static float now(Automation what, float own, Stretch stretch) {
     boolean moves = stretch.moving() && what.any() && what.moves(stretch.tick(0));
     return moves ? (float) (what.at(stretch.tick(0)) / 100) : own;
-  }
-
-  private void level(Stretch stretch, int frames, boolean one) {
-    boolean ducks = strip.duck().trigger() != Duck.Trigger.NONE && stretch.moving();
-    Automation level = strip.moves().level();
-    Automation pan = strip.moves().pan();
-    boolean moves = moves(level, stretch, frames);
-    boolean pans = moves(pan, stretch, frames);
-    boolean gates = strip.gate().closes() && stretch.moving();
-    boolean lowsOnly = strip.ducksLows();
-    if (gainLeft < 0) {
-      gainLeft = strip.left();
-      gainRight = strip.right();
-      ducked = 1;
-    }
-    if (!ducks && !moves && !pans && !gates && !lowsOnly && settled()) {
-      applyAll(frames, one);
-      return;
-    }
-    for (int point = 0; point < frames / Stretch.EVERY; point++) {
-      float wanted =
-          ducks ? ducking.gain(strip.duck(), strip.shape(), stretch, point, strip.triggers()) : 1;
-      float before = ducked;
-      ducked = near(ducked + smooth * (wanted - ducked), wanted);
-      float more = moves ? (float) Decibels.gain(level.at(stretch.tick(point))) : 1;
-      more = gates ? more * (float) strip.gate().gain(stretch.tick(point)) : more;
-      int from = point * Stretch.EVERY;
-      boolean panned = pans && pan.moves(stretch.tick(point));
-      double place = panned ? pan.at(stretch.tick(point)) : 0;
-      float nextLeft =
-          approach(gainLeft, more * (panned ? strip.gain() * Pan.left(place) : strip.left()));
-      float nextRight =
-          approach(gainRight, more * (panned ? strip.gain() * Pan.right(place) : strip.right()));
-      if (lowsOnly) {
-        scaleLows(from, before, ducked, one);
-        apply(from, gainLeft, nextLeft, gainRight, nextRight, one);
-      } else {
-        apply(
-            from,
-            gainLeft * before,
-            nextLeft * ducked,
-            gainRight * before,
-            nextRight * ducked,
-            one);
-      }
-      gainLeft = nextLeft;
-      gainRight = nextRight;
-    }
-  }
-
-  private boolean settled() {
-    return gainLeft == strip.left() && gainRight == strip.right() && ducked == 1;
-  }
-
-  private float approach(float now, float wanted) {
-    return near(now + smooth * (wanted - now), wanted);
-  }
-
-  private static float near(float value, float wanted) {
-    return Math.abs(value - wanted) < 1e-5f ? wanted : value;
-  }
-
-  private void scaleLows(int from, float before, float after, boolean one) {
-    int until = from + Stretch.EVERY;
-    lowsLeft.set(strip.duck().below());
-    lowsLeft.scaleLows(left, from, until, before, after);
-    if (!one) {
-      lowsRight.set(strip.duck().below());
-      lowsRight.scaleLows(right, from, until, before, after);
-    }
-  }
-
-  private void applyAll(int frames, boolean one) {
-    float[] other = one ? left : right;
-    float toLeft = gainLeft;
-    float toRight = gainRight;
-    for (int i = 0; i < frames; i++) {
-      right[i] = other[i] * toRight;
-    }
-    for (int i = 0; i < frames; i++) {
-      left[i] *= toLeft;
-    }
-  }
-
-  private void apply(int from, float l0, float l1, float r0, float r1, boolean one) {
-    float[] other = one ? left : right;
-    float leftStep = (l1 - l0) / Stretch.EVERY;
-    float rightStep = (r1 - r0) / Stretch.EVERY;
-    for (int i = 0; i < Stretch.EVERY; i++) {
-      right[from + i] = other[from + i] * (r0 + rightStep * i);
-      left[from + i] *= l0 + leftStep * i;
-    }
   }
 }

@@ -1,5 +1,6 @@
 package westtide.sound.desk;
 
+import java.util.Arrays;
 import westtide.sound.voice.SineTable;
 
 /** The colours of worn machines: tape, and few bits at a low sample rate. */
@@ -25,7 +26,7 @@ final class Colour {
 
   void clear() {
     for (int side = 0; side < 2; side++) {
-      java.util.Arrays.fill(lines[side], 0);
+      Arrays.fill(lines[side], 0);
       dulled[side] = 0;
       bumped[side] = 0;
       held[side] = 0;

@@ -9,12 +9,12 @@ import westtide.song.mix.Space;
  */
 final class Echo {
   private static final int SIZE = 1 << 18;
-  private static final int MASK = SIZE - 1;
   private static final float SILENT = 1e-6f;
 
   private final int rate;
-  private final float[] first = new float[SIZE];
-  private final float[] second = new float[SIZE];
+  private final Ring first = new Ring(SIZE);
+  private final Ring second = new Ring(SIZE);
+  private final float[] old;
   private final int block;
   private final float[] one;
   private final float[] two;
@@ -23,7 +23,6 @@ final class Echo {
   private float feedback;
   private float dull;
   private float thin;
-  private int at;
   private int distance;
   private int before;
   private int quietFor = SIZE;
@@ -36,6 +35,7 @@ final class Echo {
     one = new float[blockFrames];
     two = new float[blockFrames];
     back = new float[blockFrames];
+    old = new float[blockFrames];
     repeats(Space.USUAL);
   }
 
@@ -91,34 +91,21 @@ final class Echo {
       peak = size > peak ? size : peak;
       one[i] *= 0.8f;
     }
-    put(first, back, frames);
-    put(second, one, frames);
-    at = (at + frames) & MASK;
+    first.put(back, frames);
+    second.put(one, frames);
     before = distance;
     quietFor = peak > SILENT ? 0 : Math.min(SIZE, quietFor + frames);
   }
 
-  private void tap(float[] line, float[] out, int frames) {
-    copy(line, at - distance, out, frames);
+  private void tap(Ring line, float[] out, int frames) {
+    line.copy(distance, out, frames);
     if (before == distance) {
       return;
     }
+    line.copy(before, old, frames);
     for (int i = 0; i < frames; i++) {
       float fade = (i + 1f) / frames;
-      out[i] = out[i] * fade + line[(at - before + i) & MASK] * (1 - fade);
+      out[i] = out[i] * fade + old[i] * (1 - fade);
     }
-  }
-
-  private static void copy(float[] line, int from, float[] out, int frames) {
-    int start = from & MASK;
-    int length = Math.min(frames, SIZE - start);
-    System.arraycopy(line, start, out, 0, length);
-    System.arraycopy(line, 0, out, length, frames - length);
-  }
-
-  private void put(float[] line, float[] in, int frames) {
-    int length = Math.min(frames, SIZE - at);
-    System.arraycopy(in, 0, line, at, length);
-    System.arraycopy(in, length, line, 0, frames - length);
   }
 }

@@ -18,24 +18,9 @@ final class Glue {
   private float before = 1;
 
   Glue(int rate) {
-    meter = step(12, rate);
-    attack = step(28, rate);
-    release = step(190, rate);
-  }
-
-  private static double step(double millis, int rate) {
-    return 1 - Math.exp(-EVERY / (millis / 1000 * rate));
-  }
-
-  void clear() {
-    power = 0;
-    taken = 0;
-    before = 1;
-  }
-
-  /** How far it turns down now, in dB, 0 or more. */
-  double taken() {
-    return taken;
+    meter = Stretch.approach(12, rate);
+    attack = Stretch.approach(28, rate);
+    release = Stretch.approach(190, rate);
   }
 
   /** Multiplies gains, one a sample, by what the block asks for; {@code amount} is 0 to 1. */

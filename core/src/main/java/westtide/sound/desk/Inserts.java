@@ -96,11 +96,9 @@ final class Inserts {
     Arrays.fill(gains, 0, frames, 1);
     float[] other = middle ? left : right;
     shaper.gains(left, other, frames, set.attack() / 100.0, set.sustain() / 100.0, gains);
-    for (int i = 0; i < frames; i++) {
-      left[i] *= gains[i];
-    }
-    for (int i = 0; i < frames && !middle; i++) {
-      right[i] *= gains[i];
+    Blocks.scale(left, gains, frames);
+    if (!middle) {
+      Blocks.scale(right, gains, frames);
     }
   }
 

@@ -19,11 +19,6 @@ public final class MixBus {
     smooth = (float) (1 - Math.exp(-1000 / (SMOOTH_MILLIS * rate)));
   }
 
-  /** How far the glue turns down now, in dB, 0 or more. */
-  public double taken() {
-    return glue.taken();
-  }
-
   /** Works on a block in place. */
   public void run(Master master, float[] left, float[] right, int frames) {
     float wanted = (float) Decibels.gain(master.gain() / 10.0);
@@ -45,9 +40,7 @@ public final class MixBus {
   }
 
   private void scale(float[] left, float[] right, int frames) {
-    for (int i = 0; i < frames; i++) {
-      left[i] *= gains[i];
-      right[i] *= gains[i];
-    }
+    Blocks.scale(left, gains, frames);
+    Blocks.scale(right, gains, frames);
   }
 }

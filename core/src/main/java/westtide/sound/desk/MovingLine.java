@@ -5,18 +5,14 @@ package westtide.sound.desk;
  * time, so it is never read closer than a block.
  */
 final class MovingLine {
-  private final float[] ring;
-  private final int mask;
+  private final Ring ring;
   private final float[] taken;
-  private int at;
   private double delay;
   private double before;
 
   /** A line that is read at most so many samples late. */
   MovingLine(int longest, int block) {
-    int size = Integer.highestOneBit(longest + 2 * block + 2) * 2;
-    ring = new float[size];
-    mask = size - 1;
+    ring = new Ring(longest + block + 1);
     taken = new float[block + 1];
     delay = longest;
     before = longest;
@@ -33,14 +29,10 @@ final class MovingLine {
    * them lie between the same neighbours or hardly beyond.
    */
   void read(float[] out, int length) {
-    double place = at - before;
-    int from = (int) Math.floor(place);
-    float share = (float) (place - from);
+    int ago = (int) Math.ceil(before);
+    float share = (float) (ago - before);
     float step = (float) ((before - delay) / length);
-    int start = from & mask;
-    int first = Math.min(length + 1, ring.length - start);
-    System.arraycopy(ring, start, taken, 0, first);
-    System.arraycopy(ring, 0, taken, first, length + 1 - first);
+    ring.copy(ago, taken, length + 1);
     for (int i = 0; i < length; i++) {
       out[i] = taken[i] + (share + step * i) * (taken[i + 1] - taken[i]);
     }
@@ -48,9 +40,6 @@ final class MovingLine {
 
   /** Puts the next samples in. */
   void write(float[] in, int length) {
-    int first = Math.min(length, ring.length - at);
-    System.arraycopy(in, 0, ring, at, first);
-    System.arraycopy(in, first, ring, 0, length - first);
-    at = at + length & mask;
+    ring.put(in, length);
   }
 }

@@ -39,26 +39,26 @@ final class Sends {
     Arrays.fill(right, 0, frames, 0);
     voice.mix(left, right, frames, middle);
     float[] other = middle ? left : right;
-    add(left, busLeft, 1, frames);
+    Blocks.add(left, busLeft, 1, frames);
     if (!middle) {
-      add(right, busRight, 1, frames);
+      Blocks.add(right, busRight, 1, frames);
     }
     if (voice.reverb > 0) {
       toReverb = true;
-      add(left, reverb, 0.5f * voice.reverb, frames);
-      add(other, reverb, 0.5f * voice.reverb, frames);
+      Blocks.add(left, reverb, 0.5f * voice.reverb, frames);
+      Blocks.add(other, reverb, 0.5f * voice.reverb, frames);
     }
     if (voice.delay > 0) {
       toDelay = true;
-      add(left, delay, 0.5f * voice.delay, frames);
-      add(other, delay, 0.5f * voice.delay, frames);
+      Blocks.add(left, delay, 0.5f * voice.delay, frames);
+      Blocks.add(other, delay, 0.5f * voice.delay, frames);
     }
   }
 
   /** Adds what is sent to the reverb, at a gain; false when nothing is. */
   boolean addReverb(float[] to, float gain, int frames) {
     if (toReverb) {
-      add(reverb, to, gain, frames);
+      Blocks.add(reverb, to, gain, frames);
     }
     return toReverb;
   }
@@ -66,14 +66,8 @@ final class Sends {
   /** Adds what is sent to the delay, at a gain; false when nothing is. */
   boolean addDelay(float[] to, float gain, int frames) {
     if (toDelay) {
-      add(delay, to, gain, frames);
+      Blocks.add(delay, to, gain, frames);
     }
     return toDelay;
-  }
-
-  private static void add(float[] from, float[] to, float gain, int frames) {
-    for (int i = 0; i < frames; i++) {
-      to[i] += gain * from[i];
-    }
   }
 }

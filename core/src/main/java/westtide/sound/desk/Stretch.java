@@ -17,6 +17,14 @@ public final class Stretch {
     this.ticks = new double[blockFrames / EVERY + 1];
   }
 
+  /**
+   * How far a value goes towards another at each control point when it needs that many milliseconds
+   * for 63 % of the way.
+   */
+  static double approach(double millis, int rate) {
+    return 1 - Math.exp(-EVERY / (millis / 1000 * rate));
+  }
+
   /** Whether the song moves on during the block. */
   public boolean moving() {
     return moving;

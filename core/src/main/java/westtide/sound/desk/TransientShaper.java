@@ -20,14 +20,10 @@ final class TransientShaper {
   private float before = 1;
 
   TransientShaper(int rate) {
-    quickUp = step(0.6, rate);
-    slowUp = step(22, rate);
-    down = step(45, rate);
-    longDown = step(420, rate);
-  }
-
-  private static double step(double millis, int rate) {
-    return 1 - Math.exp(-EVERY / (millis / 1000 * rate));
+    quickUp = Stretch.approach(0.6, rate);
+    slowUp = Stretch.approach(22, rate);
+    down = Stretch.approach(45, rate);
+    longDown = Stretch.approach(420, rate);
   }
 
   void clear() {

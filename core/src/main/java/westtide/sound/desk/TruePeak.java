@@ -52,7 +52,7 @@ public final class TruePeak {
     System.arraycopy(inLeft, 0, left, TAPS - 1, frames);
     System.arraycopy(inRight, 0, right, TAPS - 1, frames);
     int all = TAPS - 1 + frames;
-    boolean near = MOST * Math.max(highest(left, all), highest(right, all)) > ceiling;
+    boolean near = MOST * Math.max(Blocks.peak(left, all), Blocks.peak(right, all)) > ceiling;
     if (near) {
       for (int i = 0; i < frames; i++) {
         out[i] = Math.max(Math.abs(left[i + LATE - 1]), Math.abs(right[i + LATE - 1]));
@@ -81,15 +81,5 @@ public final class TruePeak {
     for (int i = 0; i < frames; i++) {
       out[i] = Math.max(out[i], Math.abs(between[i]));
     }
-  }
-
-  private static float highest(float[] samples, int length) {
-    float high = 0;
-    float low = 0;
-    for (int i = 0; i < length; i++) {
-      high = samples[i] > high ? samples[i] : high;
-      low = samples[i] < low ? samples[i] : low;
-    }
-    return Math.max(high, -low);
   }
 }

@@ -8,7 +8,6 @@ import westtide.sound.voice.Fade;
  */
 final class Voices {
   private static final int MOST = 64;
-  private static final double CHOKE_MILLIS = 25;
   private static final double CHASE_MILLIS = 5;
 
   private final Voice[] voices = new Voice[MOST];
@@ -21,7 +20,7 @@ final class Voices {
     for (int i = 0; i < voices.length; i++) {
       voices[i] = new Voice();
     }
-    choke = (float) Fade.perSample(CHOKE_MILLIS, rate);
+    choke = (float) Fade.perSample(Fade.CHOKE_MILLIS, rate);
     chaseFrames = (int) (CHASE_MILLIS / 1000 * rate);
   }
 

@@ -30,7 +30,7 @@ final class Cymbals {
     new Hiss(sample, strike.seed(61))
         .burst(0, 0.2, 0.7 * decay, cut, 15000, 0.3 + 0.25 * force)
         .burst(0, 0.1, 6, 3000, 14000, 0.15 + 0.3 * force);
-    softer(sample, tone * (0.34 + 1.65 * force));
+    sample.below(tone * (0.34 + 1.65 * force), 0.6);
     return sample.scale(0.8).table();
   }
 
@@ -48,7 +48,7 @@ final class Cymbals {
         .burst(0, 0.2, 25, 3500, 5000 + 11000 * force, 0.35 + 0.3 * ping)
         .burst(0, 30, 0.8 * decay, 2600, 5200 + 4000 * force, 0.16)
         .burst(0, 12, 0.3 * decay, 5200, 13000, 0.05 + 0.12 * force);
-    softer(sample, 3600 + 9400 * force);
+    sample.below(3600 + 9400 * force, 0.6);
     return sample.scale(0.9).table();
   }
 
@@ -85,7 +85,7 @@ final class Cymbals {
     new Hiss(sample, strike.seed(91))
         .burst(0, 1, 0.6 * decay, 4000, bright, 0.5)
         .beads(strike.samples(18), 4, decay, 6400, 1400, 0.8);
-    softer(sample, 2900 + 12000 * strike.force());
+    sample.below(2900 + 12000 * strike.force(), 0.6);
     return sample.scale(0.9).table();
   }
 
@@ -98,7 +98,7 @@ final class Cymbals {
         .burst(0, 2, 0.45 * decay, 1.3 * tone, 7000 + 10000 * force, 0.5)
         .burst(0, 3, 0.8 * decay, 0.6 * tone, 2.2 * tone, 0.45)
         .burst(0, 4, decay, 0.25 * tone, tone, 0.3);
-    softer(sample, tone * (0.9 + 3.4 * force));
+    sample.below(tone * (0.9 + 3.4 * force), 0.6);
   }
 
   /** So many modes between two frequencies, spread evenly in octaves and strayed. */
@@ -121,13 +121,6 @@ final class Cymbals {
       levels[i] = level * (0.6 + 0.4 * spread.next()) * (i % 2 == 0 ? 1 : -1);
     }
     sample.modes(hertz, millis, levels);
-  }
-
-  private static void softer(Sample sample, double hertz) {
-    Filter soft = new Filter(sample.rate).set(hertz, 0.6);
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = soft.low(sample.wave[i]);
-    }
   }
 
   /** The cluster above a cutoff: most of it falls quickly, a quarter rings on. */

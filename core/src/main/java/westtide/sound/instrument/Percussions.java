@@ -37,7 +37,7 @@ final class Percussions {
         .burst(0, 0.25 * decay, decay, 0.9 * low, 5500 + 10500 * force, 0.2 + 0.7 * force)
         .beads(0, 0.25 * decay, 1.1 * decay, (0.85 + 0.5 * force) * low, 9000, 2 + force)
         .beads(strike.samples(0.5 * decay), 0.1 * decay, 0.7 * decay, low, 5000, 0.9 + 0.4 * force);
-    soften(sample, low * (1 + 2.2 * force));
+    sample.below(low * (1 + 2.2 * force), 0.6);
     return sample.scale(0.8).table();
   }
 
@@ -54,7 +54,7 @@ final class Percussions {
         .beads(0, 2, 0.5 * decay, 2.1 * low, 1200 + 3000 * force, 1 + 2.4 * force)
         .beads(strike.samples(0.55 * decay), 5, 0.8 * decay, 0.92 * low, 1400, 2.2)
         .burst(0, 3, 0.5 * decay, 0.8 * low, 2.6 * low, 0.2 + 0.2 * force);
-    soften(sample, low * (1.1 + 2.6 * force));
+    sample.below(low * (1.1 + 2.6 * force), 0.6);
     return sample.drive(2).scale(0.8).table();
   }
 
@@ -103,13 +103,6 @@ final class Percussions {
         .burst(0, 0.1, 5, 1200, 2500 + 8500 * force, 0.45)
         .burst(0, 0.2, 0.5 * decay, 0.8 * hertz, 2.2 * hertz, 0.15);
     return sample.table();
-  }
-
-  private static void soften(Sample sample, double hertz) {
-    Filter soft = new Filter(sample.rate).set(hertz, 0.6);
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = soft.low(sample.wave[i]);
-    }
   }
 
   /** A tone that falls from high to its tuning in a moment. */

@@ -1,6 +1,7 @@
 package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
+import westtide.sound.voice.Filter;
 import westtide.sound.voice.SineTable;
 
 /** A sound while it is being made: samples that sources are added to. */
@@ -122,6 +123,15 @@ final class Sample {
       wave[i] = (in + before) / (root + rootBefore) * back;
       before = in;
       rootBefore = root;
+    }
+    return this;
+  }
+
+  /** Takes what lies above a cutoff, 12 dB an octave. */
+  Sample below(double hertz, double q) {
+    Filter soft = new Filter(rate).set(hertz, q);
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = soft.low(wave[i]);
     }
     return this;
   }

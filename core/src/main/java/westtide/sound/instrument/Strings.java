@@ -35,7 +35,7 @@ final class Strings {
     Sample sample = plucked(strike, new Pluck(0.24, 0.5 - 0.22 * strike.force(), 0.14));
     new Hiss(sample, strike.seed(186))
         .burst(0, 0.8, 28, 250, 700 + 1500 * strike.force(), 0.1 + 0.12 * strike.force());
-    soften(sample, strike.get("tone") * (1 + 1.6 * strike.force()));
+    sample.below(strike.get("tone") * (1 + 1.6 * strike.force()), 0.7);
     return sample.scale(1.15).swell(0.8).table();
   }
 
@@ -45,7 +45,7 @@ final class Strings {
     Sample sample = plucked(strike, new Pluck(0.09, 0.2 - 0.14 * force, 0.2));
     pickup(sample, strike, 0.13);
     pick(sample, strike, 2200, 0.25);
-    soften(sample, 2 * strike.get("tone") * (0.4 + force));
+    sample.below(2 * strike.get("tone") * (0.4 + force), 0.7);
     return sample.drive(2 + 4 * force).scale(0.8).swell(0.3).table();
   }
 
@@ -140,13 +140,6 @@ final class Strings {
     int late = (int) Math.max(1, place * strike.rate() / strike.hertz());
     for (int i = sample.wave.length - 1; i >= late; i--) {
       sample.wave[i] -= 0.8 * sample.wave[i - late];
-    }
-  }
-
-  private static void soften(Sample sample, double hertz) {
-    Filter soft = new Filter(sample.rate).set(hertz, 0.7);
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = soft.low(sample.wave[i]);
     }
   }
 }

@@ -2,6 +2,9 @@ package westtide.sound.voice;
 
 /** Levels that rise in a straight line and fall by 60 dB in a given time. */
 public final class Fade {
+  /** How long a choked drum takes to fall by 60 dB. */
+  public static final double CHOKE_MILLIS = 25;
+
   private static final double SIXTY_DB = Math.log(1000);
 
   private Fade() {}

@@ -63,7 +63,7 @@ final class SoundBox extends VBox {
             name,
             Controls.row(14, bits, rates),
             Controls.wrapped(
-                "The mix passes a limiter at −1 dBFS; stems do not, and add up to what enters it.",
+                "The mix passes its gain, its glue and a limiter at −1 dB true peak; stems do not, and add up to what enters them.",
                 "small"));
   }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiConsumer;
+import java.util.function.DoubleUnaryOperator;
 import java.util.function.UnaryOperator;
 import javafx.scene.Cursor;
 import javafx.scene.shape.Circle;
@@ -203,7 +204,7 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
     }
   }
 
-  private double[] outline(List<Double> levels, java.util.function.DoubleUnaryOperator y) {
+  private double[] outline(List<Double> levels, DoubleUnaryOperator y) {
     double[] out = new double[2 * levels.size()];
     for (int i = 0; i < levels.size(); i++) {
       out[2 * i] = x(ThirdOctaves.hertz(i));

@@ -1,5 +1,6 @@
 package westtide.desktop.levels;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
@@ -15,6 +16,7 @@ import westtide.desktop.room.Desk;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
@@ -108,13 +110,11 @@ final class StripChoices extends VBox {
 
   private static List<LaneId> lanes(Song song) {
     return song.parts(Role.DRUMS).stream()
-        .flatMap(part -> part.patterns().stream())
-        .map(named -> named.pattern())
-        .filter(westtide.song.Pattern.Drums.class::isInstance)
-        .flatMap(pattern -> ((westtide.song.Pattern.Drums) pattern).lanes().stream())
-        .map(lane -> lane.id())
+        .flatMap(part -> part.grooves(song.brief().meter()).values().stream())
+        .flatMap(groove -> groove.lanes().stream())
+        .map(DrumLane::id)
         .distinct()
-        .sorted(java.util.Comparator.comparingInt(LaneId::index))
+        .sorted(Comparator.comparingInt(LaneId::index))
         .toList();
   }
 

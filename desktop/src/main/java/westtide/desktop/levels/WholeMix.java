@@ -14,6 +14,7 @@ import westtide.desktop.room.Desk;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Master;
 import westtide.sound.Listening;
+import westtide.sound.Mixdown;
 
 /** The whole mix: the loudness it is brought to, its glue, and the bus of all drums. */
 final class WholeMix extends VBox {
@@ -81,7 +82,7 @@ final class WholeMix extends VBox {
                             Locale.ROOT,
                             "It measures %.1f LUFS, true peak %.1f dB at most; the limiter takes up to %.1f dB.",
                             h.integrated(),
-                            westtide.sound.Mixdown.CEILING_DB,
+                            Mixdown.CEILING_DB,
                             h.pushed())
                         .replace('-', '−'))
             .orElse("The song is being listened to."));

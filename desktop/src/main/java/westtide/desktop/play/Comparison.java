@@ -5,8 +5,11 @@ import java.util.Optional;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
+import westtide.desktop.open.SongView;
 import westtide.review.MatchedVersion;
+import westtide.score.Score;
 import westtide.song.Song;
+import westtide.sound.Listening;
 import westtide.sound.Mixdown;
 
 /**
@@ -32,9 +35,14 @@ public final class Comparison {
   /** Brings a version to the loudness of the open song and plays it; both are measured first. */
   public void with(String called, Song version) {
     Song now = open.song();
+    Optional<Listening> known = open.view().flatMap(SongView::heard);
     messages.done("Measuring both versions, so that neither is louder …");
     background.runLong(
-        () -> MatchedVersion.of(version, now, Mixdown.Watch.NOBODY),
+        () ->
+            known
+                .or(() -> Listening.of(Score.of(now), Mixdown.Watch.NOBODY))
+                .flatMap(
+                    heard -> MatchedVersion.of(version, heard.integrated(), Mixdown.Watch.NOBODY)),
         matched -> matched.ifPresent(found -> ready(called, found)));
   }
 

@@ -2,6 +2,7 @@ package westtide.desktop.room;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.function.IntConsumer;
 import java.util.function.ToIntFunction;
 import westtide.desktop.kit.ScaleSheet;
 
@@ -39,7 +40,7 @@ public record Amount<T>(
   }
 
   /** The number as a scale to pull. */
-  public ScaleSheet.Scale scale(T thing, java.util.function.IntConsumer taken) {
+  public ScaleSheet.Scale scale(T thing, IntConsumer taken) {
     return new ScaleSheet.Scale(
         id,
         name,

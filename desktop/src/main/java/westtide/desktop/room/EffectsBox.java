@@ -7,6 +7,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
+import westtide.rhythm.NoteValue;
 import westtide.song.mix.Effects;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Tremolo;
@@ -46,7 +47,7 @@ public final class EffectsBox extends VBox {
               "stereo", "tremolo left and right, %", 0, 100, Tremolo::stereo, Tremolo::withStereo));
 
   private final AmountSheet<Effects> sheet;
-  private final Chips<Tremolo.Rate> rates;
+  private final Chips<NoteValue> rates;
 
   /**
    * Effects of nothing yet.
@@ -66,7 +67,7 @@ public final class EffectsBox extends VBox {
     this.rates =
         new Chips<>(
             prefix + "tremolo-",
-            Tremolo.Rate::toString,
+            NoteValue::toString,
             rate ->
                 change.accept("tremolo rate", fx -> fx.withTremolo(fx.tremolo().withRate(rate))));
     getChildren()
@@ -113,25 +114,11 @@ public final class EffectsBox extends VBox {
   /** Shows what is done. */
   public void show(Effects effects) {
     sheet.show(effects);
-    rates.show(List.of(Tremolo.Rate.values()), effects.tremolo().rate());
+    rates.show(Tremolo.RATES, effects.tremolo().rate());
   }
 
   /** What can be done with the scales and by which keys. */
   public KeyTable keys() {
     return sheet.keys();
-  }
-
-  /** What is done, in a few words; empty when nothing is. */
-  public static String words(Effects effects) {
-    StringBuilder out = new StringBuilder();
-    for (Amount<Effects> amount : AMOUNTS) {
-      int value = amount.get().applyAsInt(effects);
-      boolean off = value == amount.get().applyAsInt(Effects.NONE);
-      if (!off) {
-        String name = amount.name().split(",")[0];
-        out.append(out.isEmpty() ? "" : " · ").append(name).append(' ').append(amount.plain(value));
-      }
-    }
-    return out.toString().replace('-', '−');
   }
 }
