@@ -1,6 +1,7 @@
 package westtide.sound;
 
 import java.util.Arrays;
+import westtide.sound.desk.Blocks;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.DrumBus;
 import westtide.sound.desk.Frames;
@@ -128,11 +129,11 @@ public final class Engine implements Moved {
     for (int i = 0; i < score.parts().size(); i++) {
       Channel channel = score.parts().get(i).channel();
       if (channel.heard()) {
-        add(channel.left(), left);
-        add(channel.right(), right);
+        Blocks.add(channel.left(), left, 1, BLOCK);
+        Blocks.add(channel.right(), right, 1, BLOCK);
       }
       if (channel.sends()) {
-        rooms.send(channel.room(), channel.toRoom(), 0, BLOCK);
+        rooms.send(channel.room(), channel.toRoom(), BLOCK);
       }
     }
     rooms.mix(left, right, BLOCK);
@@ -163,12 +164,6 @@ public final class Engine implements Moved {
       }
     }
     return quiet;
-  }
-
-  private static void add(float[] from, float[] to) {
-    for (int i = 0; i < BLOCK; i++) {
-      to[i] += from[i];
-    }
   }
 
   /** The left side of the block. */

@@ -2,7 +2,6 @@ package westtide.sound;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
@@ -83,6 +82,7 @@ public final class Mixdown {
     RunMix mix = new RunMix(run.parts(), rate());
     return lots(
         run,
+        List.of(mix),
         watch,
         out,
         block -> {
@@ -121,6 +121,7 @@ public final class Mixdown {
     }
     return lots(
         run,
+        mixes,
         watch,
         outs.get(0),
         block -> {
@@ -147,6 +148,7 @@ public final class Mixdown {
     Master master = score.song().master();
     return lots(
         run,
+        List.of(mix),
         watch,
         out,
         block -> {
@@ -163,10 +165,6 @@ public final class Mixdown {
   private static void listen(SongRun run, int block, Tap tap) {
     for (PartRun part : run.parts()) {
       PartRun.Chunk made = part.made();
-      if (!made.heard[block]) {
-        Arrays.fill(made.left, block * Engine.BLOCK, (block + 1) * Engine.BLOCK, 0);
-        Arrays.fill(made.right, block * Engine.BLOCK, (block + 1) * Engine.BLOCK, 0);
-      }
       tap.hear(part.part().id(), made.left, made.right, block * Engine.BLOCK, Engine.BLOCK);
     }
   }
@@ -185,7 +183,8 @@ public final class Mixdown {
     void take(int block) throws IOException;
   }
 
-  private boolean lots(SongRun run, Watch watch, Delayed out, Taken taken) throws IOException {
+  private boolean lots(SongRun run, List<RunMix> mixes, Watch watch, Delayed out, Taken taken)
+      throws IOException {
     long frames = frames();
     try {
       while (out.left() > 0) {
@@ -194,6 +193,8 @@ public final class Mixdown {
         }
         watch.progress().accept(1 - out.left() / (double) frames);
         run.next();
+        mixes.forEach(RunMix::begin);
+        mixes.forEach(RunMix::end);
         for (int block = 0; block < PartRun.BLOCKS && out.left() > 0; block++) {
           taken.take(block);
         }

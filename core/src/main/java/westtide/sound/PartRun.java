@@ -1,6 +1,8 @@
 package westtide.sound;
 
+import java.util.Arrays;
 import westtide.song.mix.RoomKind;
+import westtide.sound.desk.Blocks;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Frames;
 import westtide.sound.desk.Stretch;
@@ -13,6 +15,9 @@ final class PartRun implements Moved {
   /** Blocks made at a time. */
   static final int BLOCKS = 32;
 
+  /** Samples made at a time. */
+  static final int LOT = BLOCKS * Engine.BLOCK;
+
   private final PreparedScore score;
   private final PreparedScore.Prepared part;
   private final Transport transport;
@@ -23,19 +28,43 @@ final class PartRun implements Moved {
 
   /** What a part made in some blocks. */
   static final class Chunk {
-    final float[] left = new float[BLOCKS * Engine.BLOCK];
-    final float[] right = new float[BLOCKS * Engine.BLOCK];
-    final float[] toRoom = new float[BLOCKS * Engine.BLOCK];
-    final boolean[] heard = new boolean[BLOCKS];
-    final boolean[] sends = new boolean[BLOCKS];
+    final float[] left = new float[LOT];
+    final float[] right = new float[LOT];
+    final float[] toRoom = new float[LOT];
+    private int blocksHeard;
+    private int blocksSent;
 
-    /** Multiplies a block, and what it sends, by one gain a sample. */
-    void scale(int block, float[] gains) {
-      int from = block * Engine.BLOCK;
-      for (int i = 0; i < Engine.BLOCK; i++) {
-        left[from + i] *= gains[i];
-        right[from + i] *= gains[i];
-        toRoom[from + i] *= gains[i];
+    /** Whether any block has something in it; those that have not are silent. */
+    boolean heard() {
+      return blocksHeard > 0;
+    }
+
+    /** Whether any block sends something. */
+    boolean sends() {
+      return blocksSent > 0;
+    }
+
+    /** Multiplies everything, and what it sends, by one gain a sample. */
+    void scale(float[] gains) {
+      Blocks.scale(left, gains, LOT);
+      Blocks.scale(right, gains, LOT);
+      Blocks.scale(toRoom, gains, LOT);
+    }
+
+    private void take(Channel channel, int block, boolean heard) {
+      blocksHeard = (block == 0 ? 0 : blocksHeard) + (heard ? 1 : 0);
+      blocksSent = (block == 0 ? 0 : blocksSent) + (channel.sends() ? 1 : 0);
+      take(heard, channel.left(), left, block);
+      take(heard, channel.right(), right, block);
+      take(channel.sends(), channel.toRoom(), toRoom, block);
+    }
+
+    private static void take(boolean any, float[] from, float[] to, int block) {
+      int at = block * Engine.BLOCK;
+      if (any) {
+        System.arraycopy(from, 0, to, at, Engine.BLOCK);
+      } else {
+        Arrays.fill(to, at, at + Engine.BLOCK, 0);
       }
     }
   }
@@ -110,16 +139,7 @@ final class PartRun implements Moved {
 
   @Override
   public void mix() {
-    Channel channel = part.channel();
-    int from = block * Engine.BLOCK;
-    making.heard[block] = channel.render(stretch, Engine.BLOCK, false);
-    making.sends[block] = channel.sends();
-    if (channel.heard()) {
-      System.arraycopy(channel.left(), 0, making.left, from, Engine.BLOCK);
-      System.arraycopy(channel.right(), 0, making.right, from, Engine.BLOCK);
-    }
-    if (channel.sends()) {
-      System.arraycopy(channel.toRoom(), 0, making.toRoom, from, Engine.BLOCK);
-    }
+    boolean heard = part.channel().render(stretch, Engine.BLOCK, false);
+    making.take(part.channel(), block, heard);
   }
 }

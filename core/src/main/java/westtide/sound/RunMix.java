@@ -1,22 +1,38 @@
 package westtide.sound;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import westtide.song.mix.RoomKind;
+import westtide.sound.desk.Blocks;
 import westtide.sound.desk.MonoLows;
-import westtide.sound.desk.Rooms;
 
-/** Adds up what some parts of a run made, with the rooms they are sent to. */
+/**
+ * Adds up what some parts of a run made, with the rooms they are sent to, some blocks at a time;
+ * the rooms answer beside one another.
+ */
 final class RunMix {
+  private static final int LOT = PartRun.LOT;
+
   private final List<PartRun> parts;
-  private final Rooms rooms;
+  private final Map<RoomKind, RoomRun> rooms = new EnumMap<>(RoomKind.class);
+  private final List<RoomRun> answering = new ArrayList<>();
   private final MonoLows lows;
+  private final float[] lotLeft = new float[LOT];
+  private final float[] lotRight = new float[LOT];
   private final float[] left = new float[Engine.BLOCK];
   private final float[] right = new float[Engine.BLOCK];
 
   RunMix(List<PartRun> parts, int rate) {
     this.parts = parts;
-    this.rooms = new Rooms(rate, Engine.BLOCK);
     this.lows = new MonoLows(rate, Engine.BLOCK);
+    for (RoomKind kind : RoomKind.values()) {
+      RoomRun room = new RoomRun(kind, rate);
+      rooms.put(kind, room);
+      answering.add(0, room);
+    }
   }
 
   float[] left() {
@@ -27,25 +43,37 @@ final class RunMix {
     return right;
   }
 
-  /** Mixes one of the blocks that were made last. */
-  void mix(int block) {
-    Arrays.fill(left, 0);
-    Arrays.fill(right, 0);
-    rooms.clear();
-    int from = block * Engine.BLOCK;
+  /** Sends the rooms what the parts made last, and has them begin to answer. */
+  void begin() {
     for (PartRun run : parts) {
-      PartRun.Chunk chunk = run.made();
-      if (chunk.heard[block]) {
-        for (int i = 0; i < Engine.BLOCK; i++) {
-          left[i] += chunk.left[from + i];
-          right[i] += chunk.right[from + i];
-        }
-      }
-      if (chunk.sends[block]) {
-        rooms.send(run.room(), chunk.toRoom, from, Engine.BLOCK);
+      if (run.made().sends()) {
+        rooms.get(run.room()).send(run.made().toRoom);
       }
     }
-    rooms.mix(left, right, Engine.BLOCK);
+    rooms.values().forEach(RoomRun::begin);
+  }
+
+  /** Adds up what the parts made last and what the rooms answer. */
+  void end() {
+    Arrays.fill(lotLeft, 0);
+    Arrays.fill(lotRight, 0);
+    for (PartRun run : parts) {
+      if (run.made().heard()) {
+        Blocks.add(run.made().left, lotLeft, 1, LOT);
+        Blocks.add(run.made().right, lotRight, 1, LOT);
+      }
+    }
+    answering.forEach(RoomRun::end);
+    for (RoomRun room : rooms.values()) {
+      Blocks.add(room.left(), lotLeft, 1, LOT);
+      Blocks.add(room.right(), lotRight, 1, LOT);
+    }
+  }
+
+  /** Takes one of the blocks that were added up last. */
+  void mix(int block) {
+    System.arraycopy(lotLeft, block * Engine.BLOCK, left, 0, Engine.BLOCK);
+    System.arraycopy(lotRight, block * Engine.BLOCK, right, 0, Engine.BLOCK);
     lows.run(left, right, Engine.BLOCK);
   }
 }

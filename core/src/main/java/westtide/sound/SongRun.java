@@ -14,6 +14,7 @@ final class SongRun {
   private final PreparedScore score;
   private final List<PartRun> parts = new ArrayList<>();
   private final DrumBus drums;
+  private final float[] gains = new float[PartRun.LOT];
   private final List<ForkJoinTask<?>> making = new ArrayList<>();
 
   SongRun(PreparedScore score, int rate) {
@@ -29,14 +30,11 @@ final class SongRun {
 
   /** Has the next blocks be what the parts made last. */
   void next() {
-    making.forEach(ForkJoinTask::join);
-    making.clear();
+    end();
     parts.forEach(PartRun::turn);
     makeNext();
     if (score.master().shapesDrums()) {
-      for (int block = 0; block < PartRun.BLOCKS; block++) {
-        shapeDrums(block);
-      }
+      shapeDrums();
     }
   }
 
@@ -48,23 +46,29 @@ final class SongRun {
 
   /** Ends what is being made; nothing is taken from it any more. */
   void end() {
-    making.forEach(ForkJoinTask::join);
+    for (int i = making.size() - 1; i >= 0; i--) {
+      making.get(i).join();
+    }
     making.clear();
   }
 
-  private void shapeDrums(int block) {
-    drums.clear();
-    for (PartRun run : parts) {
-      if (run.part().drums() && run.made().heard[block]) {
-        PartRun.Chunk chunk = run.made();
-        drums.add(chunk.left, chunk.right, block * Engine.BLOCK, Engine.BLOCK);
+  private void shapeDrums() {
+    for (int from = 0; from < PartRun.LOT; from += Engine.BLOCK) {
+      drums.clear();
+      for (PartRun.Chunk chunk : playing()) {
+        drums.add(chunk.left, chunk.right, from, Engine.BLOCK);
       }
+      System.arraycopy(drums.gains(score.master(), Engine.BLOCK), 0, gains, from, Engine.BLOCK);
     }
-    float[] gains = drums.gains(score.master(), Engine.BLOCK);
-    for (PartRun run : parts) {
-      if (run.part().drums() && run.made().heard[block]) {
-        run.made().scale(block, gains);
-      }
-    }
+    playing().forEach(chunk -> chunk.scale(gains));
+  }
+
+  /** What the drum parts made last that has something in it. */
+  private List<PartRun.Chunk> playing() {
+    return parts.stream()
+        .filter(run -> run.part().drums())
+        .map(PartRun::made)
+        .filter(PartRun.Chunk::heard)
+        .toList();
   }
 }

@@ -33,21 +33,30 @@ public record Automation(int[] starts, int[] ends, double[] from, double[] to, d
 
   /** Whether a tick lies in a piece. */
   boolean moves(double tick) {
-    int piece = piece(tick);
+    return any() && acts(piece(tick), tick);
+  }
+
+  private boolean acts(int piece, double tick) {
     return piece >= 0 && tick < ends[piece];
   }
 
   private int piece(double tick) {
+    if (tick < starts[0]) {
+      return -1;
+    }
+    if (tick >= starts[starts.length - 1]) {
+      return starts.length - 1;
+    }
     int index = Arrays.binarySearch(starts, (int) Math.floor(tick));
     return index >= 0 ? index : -index - 2;
   }
 
   /** The value at a tick. */
   public double at(double tick) {
-    if (!moves(tick)) {
+    int piece = any() ? piece(tick) : -1;
+    if (!acts(piece, tick)) {
       return rest;
     }
-    int piece = piece(tick);
     double share = (tick - starts[piece]) / (ends[piece] - starts[piece]);
     return from[piece] + share * (to[piece] - from[piece]);
   }

@@ -39,7 +39,7 @@ public final class Channel {
     this.rate = rate;
     this.left = new float[blockFrames];
     this.right = new float[blockFrames];
-    this.voices = new Voices(rate);
+    this.voices = new Voices(rate, blockFrames);
     this.single = new Sends(blockFrames);
     this.inserts = new Inserts(rate, blockFrames);
     this.fader = new Fader(rate, left, right);

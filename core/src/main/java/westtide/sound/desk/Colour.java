@@ -1,32 +1,33 @@
 package westtide.sound.desk;
 
-import java.util.Arrays;
 import westtide.sound.voice.SineTable;
 
 /** The colours of worn machines: tape, and few bits at a low sample rate. */
 final class Colour {
-  private static final int SIZE = 512;
-  private static final int MASK = SIZE - 1;
+  private static final double LATEST_MILLIS = 1;
   private static final double WOW_HERTZ = 0.63;
   private static final double FLUTTER_HERTZ = 7.1;
 
   private final int rate;
-  private final float[][] lines = new float[2][SIZE];
+  private final MovingLine[] lines = new MovingLine[2];
+  private final float[] piece = new float[Stretch.EVERY];
   private final double[] dulled = new double[2];
   private final double[] bumped = new double[2];
   private final float[] held = new float[2];
   private final double[] since = new double[2];
-  private int at;
   private double wow;
   private double flutter;
 
   Colour(int rate) {
     this.rate = rate;
+    for (int side = 0; side < 2; side++) {
+      lines[side] = new MovingLine((int) (LATEST_MILLIS / 1000 * rate), Stretch.EVERY);
+    }
   }
 
   void clear() {
     for (int side = 0; side < 2; side++) {
-      Arrays.fill(lines[side], 0);
+      lines[side].clear();
       dulled[side] = 0;
       bumped[side] = 0;
       held[side] = 0;
@@ -44,36 +45,51 @@ final class Colour {
     double deep = amount * 0.00028 * rate;
     double dull = 1 - Math.exp(-2 * Math.PI * (17_000 - 10_500 * amount) / rate);
     double bump = 1 - Math.exp(-2 * Math.PI * 90 / rate);
-    double push = 0.4 + 1.1 * amount;
-    for (int i = 0; i < frames; i++) {
-      double late = deep * (1.05 + 0.9 * SineTable.at(wow) + 0.1 * SineTable.at(flutter));
-      wow += WOW_HERTZ / rate;
-      flutter += FLUTTER_HERTZ / rate;
-      left[i] = taped(0, left[i], late, dull, bump, push, amount);
+    float push = (float) (0.4 + 1.1 * amount);
+    bend(left, frames, push);
+    if (!middle) {
+      bend(right, frames, push);
+    }
+    for (int from = 0; from < frames; from += Stretch.EVERY) {
+      wow += Stretch.EVERY * WOW_HERTZ / rate;
+      flutter += Stretch.EVERY * FLUTTER_HERTZ / rate;
+      double late = Math.max(1, deep * swing());
+      tape(0, left, from, late, dull, bump, 0.25 * amount);
       if (!middle) {
-        right[i] = taped(1, right[i], late, dull, bump, push, amount);
+        tape(1, right, from, late, dull, bump, 0.25 * amount);
       }
-      at = at + 1 & MASK;
     }
     wow -= (int) wow;
     flutter -= (int) flutter;
   }
 
-  private float taped(
-      int side, float in, double late, double dull, double bump, double push, double amount) {
-    float[] line = lines[side];
-    double x = in * push;
-    line[at] = (float) (x / Math.sqrt(1 + x * x) / push);
-    double place = at - late + SIZE;
-    int index = (int) place;
-    double share = place - index;
-    double read = line[index & MASK] + share * (line[index + 1 & MASK] - line[index & MASK]);
-    if (late < 1) {
-      read = line[at];
+  private double swing() {
+    return 1.05 + 0.9 * SineTable.at(wow) + 0.1 * SineTable.at(flutter);
+  }
+
+  private void tape(
+      int side, float[] samples, int from, double late, double dull, double bump, double fuller) {
+    MovingLine line = lines[side];
+    System.arraycopy(samples, from, piece, 0, Stretch.EVERY);
+    line.write(piece, Stretch.EVERY);
+    line.move(Stretch.EVERY + late);
+    line.read(piece, Stretch.EVERY);
+    double soft = dulled[side];
+    double low = bumped[side];
+    for (int i = 0; i < Stretch.EVERY; i++) {
+      soft = (1 - dull) * soft + dull * piece[i];
+      low = (1 - bump) * low + bump * soft;
+      samples[from + i] = (float) (soft + fuller * low);
     }
-    dulled[side] += dull * (read - dulled[side]);
-    bumped[side] += bump * (dulled[side] - bumped[side]);
-    return (float) (dulled[side] + 0.25 * amount * bumped[side]);
+    dulled[side] = soft;
+    bumped[side] = low;
+  }
+
+  private static void bend(float[] samples, int frames, float push) {
+    for (int i = 0; i < frames; i++) {
+      float x = samples[i] * push;
+      samples[i] /= (float) Math.sqrt(1 + x * x);
+    }
   }
 
   /** Grain: samples held longer and rounded to fewer steps. */

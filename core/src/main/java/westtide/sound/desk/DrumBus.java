@@ -13,6 +13,7 @@ public final class DrumBus {
   private final float[] left;
   private final float[] right;
   private final float[] gains;
+  private final float[] taken;
 
   /** A bus with room for a block of samples. */
   public DrumBus(int rate, int blockFrames) {
@@ -21,6 +22,7 @@ public final class DrumBus {
     left = new float[blockFrames];
     right = new float[blockFrames];
     gains = new float[blockFrames];
+    taken = new float[blockFrames];
   }
 
   /** Forgets the last block's sum. */
@@ -31,10 +33,8 @@ public final class DrumBus {
 
   /** Adds both sides of a drum part. */
   public void add(float[] partLeft, float[] partRight, int from, int frames) {
-    for (int i = 0; i < frames; i++) {
-      left[i] += partLeft[from + i];
-      right[i] += partRight[from + i];
-    }
+    Blocks.addFrom(partLeft, from, taken, left, 1, frames);
+    Blocks.addFrom(partRight, from, taken, right, 1, frames);
   }
 
   /** The gain of every sample of the block. */

@@ -35,20 +35,18 @@ final class EarlyReflections {
   }
 
   /** Takes a block, adds its reflections to both sides and turns it into the block of before. */
-  void reflect(float[] samples, float[] toLeft, float[] toRight, int offset, int length) {
+  void reflect(float[] samples, float[] toLeft, float[] toRight, int length) {
     ring.put(samples, length);
-    add(left, toLeft, offset, length);
-    add(right, toRight, offset, length);
+    add(left, toLeft, length);
+    add(right, toRight, length);
     ring.copy(late + length, samples, length);
   }
 
-  private void add(int[] lates, float[] to, int offset, int length) {
+  private void add(int[] lates, float[] to, int length) {
     for (int tap = 0; tap < lates.length; tap++) {
       float gain = level * (1 - 0.11f * tap) * (tap % 3 == 1 ? -1 : 1);
       ring.copy(lates[tap] + length, taken, length);
-      for (int i = 0; i < length; i++) {
-        to[offset + i] += gain * taken[i];
-      }
+      Blocks.add(taken, to, gain, length);
     }
   }
 }

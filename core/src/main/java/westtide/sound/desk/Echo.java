@@ -25,7 +25,7 @@ final class Echo {
   private float thin;
   private int distance;
   private int before;
-  private int quietFor = SIZE;
+  private int quietFor = 2 * SIZE;
   private float duller;
   private float lows;
 
@@ -60,9 +60,9 @@ final class Echo {
     return (int) Math.max(block, Math.min(SIZE - block, Math.round(frames)));
   }
 
-  /** Whether nothing is left to hear. */
+  /** Whether nothing is left to hear: nothing came through both ways of a repeat. */
   boolean silent() {
-    return quietFor >= SIZE;
+    return quietFor >= 2 * distance;
   }
 
   /** Takes what is sent and adds the repeats. */
@@ -77,7 +77,7 @@ final class Echo {
     float dulled = duller;
     float low = lows;
     for (int i = 0; i < frames; i++) {
-      dulled += dull * (two[i] - dulled);
+      dulled += dull * (two[i] + Blocks.FAINT - dulled);
       low += thin * (dulled - low);
       back[i] = in[i] + feedback * (dulled - low);
     }
@@ -94,7 +94,7 @@ final class Echo {
     first.put(back, frames);
     second.put(one, frames);
     before = distance;
-    quietFor = peak > SILENT ? 0 : Math.min(SIZE, quietFor + frames);
+    quietFor = peak > SILENT ? 0 : Math.min(2 * SIZE, quietFor + frames);
   }
 
   private void tap(Ring line, float[] out, int frames) {

@@ -10,6 +10,9 @@ final class Glue {
   private static final double KNEE_DB = 12;
   private static final double MOST_DB = 8;
 
+  /** The power below which nothing is asked for. */
+  private static final double SOFTEST = Math.pow(10, (THRESHOLD_DB - KNEE_DB / 2) / 10);
+
   private final double meter;
   private final double attack;
   private final double release;
@@ -26,13 +29,11 @@ final class Glue {
   /** Multiplies gains, one a sample, by what the block asks for; {@code amount} is 0 to 1. */
   void gains(float[] left, float[] right, int frames, double amount, float[] gains) {
     for (int from = 0; from < frames; from += EVERY) {
-      double sum = 0;
-      for (int i = from; i < from + EVERY; i++) {
-        sum += left[i] * left[i] + right[i] * right[i];
+      power += meter * (energy(left, right, from) / (2 * EVERY) - power);
+      double wanted = wanted(amount);
+      if (wanted == 0 && taken < 1e-9 && before == 1) {
+        continue;
       }
-      power += meter * (sum / (2 * EVERY) - power);
-      double over = over(10 * Math.log10(power + 1e-12) - THRESHOLD_DB);
-      double wanted = Math.min(MOST_DB, 0.6 * amount * over);
       taken += (wanted > taken ? attack : release) * (wanted - taken);
       float after = (float) Decibels.gain(-taken);
       float step = (after - before) / EVERY;
@@ -41,6 +42,23 @@ final class Glue {
       }
       before = after;
     }
+  }
+
+  private static float energy(float[] left, float[] right, int from) {
+    float even = 0;
+    float odd = 0;
+    for (int i = from; i < from + EVERY; i += 2) {
+      even += left[i] * left[i] + right[i] * right[i];
+      odd += left[i + 1] * left[i + 1] + right[i + 1] * right[i + 1];
+    }
+    return even + odd;
+  }
+
+  private double wanted(double amount) {
+    if (power < SOFTEST) {
+      return 0;
+    }
+    return Math.min(MOST_DB, 0.6 * amount * over(10 * Math.log10(power) - THRESHOLD_DB));
   }
 
   /** How far a level is over the threshold, coming in softly around it. */

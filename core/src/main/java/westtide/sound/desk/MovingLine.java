@@ -14,13 +14,18 @@ final class MovingLine {
   MovingLine(int longest, int block) {
     ring = new Ring(longest + block + 1);
     taken = new float[block + 1];
-    delay = longest;
-    before = longest;
+    clear();
   }
 
-  /** Moves the place evenly to another delay until the end of the next block. */
+  /** Forgets what was put in. */
+  void clear() {
+    ring.clear();
+    delay = -1;
+  }
+
+  /** Moves the place evenly to another delay until the end of the next block; at once at first. */
   void move(double delayAfter) {
-    before = delay;
+    before = delay < 0 ? delayAfter : delay;
     delay = delayAfter;
   }
 

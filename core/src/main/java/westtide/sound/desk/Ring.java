@@ -1,5 +1,7 @@
 package westtide.sound.desk;
 
+import java.util.Arrays;
+
 /** The last samples that were put in, a block at a time, read from any time ago. */
 final class Ring {
   private final float[] samples;
@@ -12,11 +14,18 @@ final class Ring {
     mask = samples.length - 1;
   }
 
+  /** Forgets what was put in. */
+  void clear() {
+    Arrays.fill(samples, 0);
+  }
+
   /** Puts a block in; what is read from now on counts back from its end. */
   void put(float[] in, int length) {
     int first = Math.min(length, samples.length - at);
     System.arraycopy(in, 0, samples, at, first);
-    System.arraycopy(in, first, samples, 0, length - first);
+    if (first < length) {
+      System.arraycopy(in, first, samples, 0, length - first);
+    }
     at = at + length & mask;
   }
 
@@ -25,6 +34,8 @@ final class Ring {
     int start = at - ago & mask;
     int first = Math.min(length, samples.length - start);
     System.arraycopy(samples, start, out, 0, first);
-    System.arraycopy(samples, 0, out, first, length - first);
+    if (first < length) {
+      System.arraycopy(samples, 0, out, first, length - first);
+    }
   }
 }

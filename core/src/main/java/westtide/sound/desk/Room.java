@@ -1,6 +1,8 @@
 package westtide.sound.desk;
 
 import java.math.BigInteger;
+import java.util.Arrays;
+import westtide.song.mix.RoomKind;
 import westtide.sound.voice.SineTable;
 
 /**
@@ -9,7 +11,7 @@ import westtide.sound.voice.SineTable;
  * each loses highs as air and walls do. It runs at half the sample rate, since a room has no top
  * octave to speak of, and a block at a time, since no line is shorter than a block.
  */
-final class Room {
+public final class Room {
   private static final int LINES = 16;
 
   /** The shortest and the longest way of a hall in milliseconds. */
@@ -39,11 +41,18 @@ final class Room {
   private final float[] sent;
   private final float[] toLeft;
   private final float[] toRight;
+  private final Doubling left;
+  private final Doubling right;
   private final float level;
   private final float thin;
   private final int silentAfter;
   private float lows;
   private int quietFor;
+
+  /** A room of a kind at a sample rate, for blocks of a length. */
+  public static Room of(RoomKind kind, int rate, int blockFrames) {
+    return new Room(rate, blockFrames, RoomShape.of(kind));
+  }
 
   Room(int fullRate, int blockFrames, RoomShape shape) {
     rate = fullRate / 2;
@@ -68,8 +77,10 @@ final class Room {
     first = new float[block];
     whole = new float[PAST + blockFrames];
     sent = new float[block];
-    toLeft = new float[3 + block];
-    toRight = new float[3 + block];
+    toLeft = new float[block];
+    toRight = new float[block];
+    left = new Doubling(block);
+    right = new Doubling(block);
     level = (float) shape.level();
     thin = (float) (1 - Math.exp(-2 * Math.PI * LOWS_HERTZ / rate));
     silentAfter = fullRate / 2;
@@ -108,7 +119,7 @@ final class Room {
   }
 
   /** Takes a block of sent samples and adds what the room answers. */
-  void mix(float[] in, float[] left, float[] right, int frames) {
+  public void mix(float[] in, float[] mixLeft, float[] mixRight, int frames) {
     int half = frames / 2;
     boolean fed = halve(in, half);
     move(half);
@@ -116,12 +127,12 @@ final class Room {
       return;
     }
     late(half);
-    early.reflect(sent, toLeft, toRight, 3, half);
+    early.reflect(sent, toLeft, toRight, half);
     diffuser.smear(sent, half);
     feed(half);
-    boolean heard = loud(toLeft, half) | loud(toRight, half);
-    doubled(toLeft, left, half);
-    doubled(toRight, right, half);
+    boolean heard = Blocks.peak(toLeft, half) > SILENT || Blocks.peak(toRight, half) > SILENT;
+    left.add(toLeft, mixLeft, half);
+    right.add(toRight, mixRight, half);
     quietFor = fed || heard ? 0 : Math.min(silentAfter, quietFor + frames);
   }
 
@@ -134,7 +145,7 @@ final class Room {
       float outer = whole[at] + whole[at + 6];
       float inner = whole[at + 2] + whole[at + 4];
       float out = (9 * inner - outer) / 32 + whole[at + 3] / 2;
-      lows += thin * (out - lows);
+      lows += thin * (out + Blocks.FAINT - lows);
       sent[i] = out - lows;
       float size = out < 0 ? -out : out;
       peak = size > peak ? size : peak;
@@ -152,19 +163,26 @@ final class Room {
     for (int i = 0; i < LINES; i += 4) {
       dull(i, half);
     }
-    for (int h = 0; h < half; h++) {
-      toLeft[3 + h] = 0;
-      toRight[3 + h] = 0;
-      sum[h] = 0;
-    }
-    for (int i = 0; i < LINES; i++) {
-      float[] tap = taps[i];
-      float[] side = i / 2 % 2 == 0 ? toLeft : toRight;
-      float sign = i % 8 < 4 ? level : -level;
-      for (int h = 0; h < half; h++) {
-        side[3 + h] += sign * tap[h];
-        sum[h] += tap[h];
-      }
+    Arrays.fill(sum, 0, half, 0);
+    side(0, toLeft, half);
+    side(2, toRight, half);
+  }
+
+  /** Every other pair of lines from one on, in turn as it is and turned over, and into the sum. */
+  private void side(int line, float[] out, int half) {
+    float[] a = taps[line];
+    float[] b = taps[line + 1];
+    float[] c = taps[line + 4];
+    float[] d = taps[line + 5];
+    float[] e = taps[line + 8];
+    float[] f = taps[line + 9];
+    float[] g = taps[line + 12];
+    float[] k = taps[line + 13];
+    for (int i = 0; i < half; i++) {
+      float upright = a[i] + b[i] + (e[i] + f[i]);
+      float turned = c[i] + d[i] + (g[i] + k[i]);
+      out[i] = level * (upright - turned);
+      sum[i] += upright + turned;
     }
   }
 
@@ -228,23 +246,5 @@ final class Room {
     air[line + 1] = nowB;
     air[line + 2] = nowC;
     air[line + 3] = nowD;
-  }
-
-  /** Two samples for one, the second between its neighbours on a cubic. */
-  private static void doubled(float[] from, float[] out, int half) {
-    for (int i = 0; i < half; i++) {
-      out[2 * i] += from[i + 1];
-      out[2 * i + 1] += (9 * (from[i + 1] + from[i + 2]) - (from[i] + from[i + 3])) / 16;
-    }
-    System.arraycopy(from, half, from, 0, 3);
-  }
-
-  private static boolean loud(float[] samples, int half) {
-    float high = 0;
-    for (int i = 3; i < 3 + half; i++) {
-      float size = samples[i] < 0 ? -samples[i] : samples[i];
-      high = size > high ? size : high;
-    }
-    return high > SILENT;
   }
 }

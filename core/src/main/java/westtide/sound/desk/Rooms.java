@@ -11,7 +11,7 @@ public final class Rooms {
   /** All rooms, for blocks of a length. */
   public Rooms(int rate, int blockFrames) {
     for (RoomKind kind : RoomKind.values()) {
-      rooms[kind.ordinal()] = new Room(rate, blockFrames, RoomShape.of(kind));
+      rooms[kind.ordinal()] = Room.of(kind, rate, blockFrames);
     }
     sent = new float[rooms.length][blockFrames];
   }
@@ -30,12 +30,9 @@ public final class Rooms {
     }
   }
 
-  /** Adds what is sent to a room, read from a sample on. */
-  public void send(RoomKind kind, float[] samples, int from, int frames) {
-    float[] to = sent[kind.ordinal()];
-    for (int i = 0; i < frames; i++) {
-      to[i] += samples[from + i];
-    }
+  /** Adds what is sent to a room. */
+  public void send(RoomKind kind, float[] samples, int frames) {
+    Blocks.add(samples, sent[kind.ordinal()], 1, frames);
   }
 
   /** Adds what comes back to the mix. */

@@ -34,10 +34,11 @@ final class Sends {
   }
 
   /** Adds the next samples of a voice to the bus, and its shares to what is sent. */
-  void mix(Voice voice, float[] busLeft, float[] busRight, int frames, boolean middle) {
+  void mix(
+      Voice voice, float[] busLeft, float[] busRight, int frames, boolean middle, float[] taken) {
     Arrays.fill(left, 0, frames, 0);
     Arrays.fill(right, 0, frames, 0);
-    voice.mix(left, right, frames, middle);
+    voice.mix(left, right, frames, middle, taken);
     float[] other = middle ? left : right;
     Blocks.add(left, busLeft, 1, frames);
     if (!middle) {

@@ -1,42 +1,48 @@
 package westtide.sound.desk;
 
-/** The least of the last so many values, kept as a row of candidates that only rises. */
+import java.util.Arrays;
+
+/**
+ * The least of the last so many values. They are taken in rows as long as the window: what lies in
+ * it is the end of the row before, whose least from each place on is known, and the beginning of
+ * this one (van Herk 1992; from memory).
+ */
 final class SlidingLeast {
-  private final float[] values;
-  private final long[] times;
-  private final int length;
-  private int first;
-  private int count;
-  private long now;
+  private final float[] row;
+  private final float[] leastFrom;
+  private int at;
+  private float least = Float.POSITIVE_INFINITY;
 
   SlidingLeast(int length) {
-    this.length = length;
-    this.values = new float[length + 1];
-    this.times = new long[length + 1];
+    row = new float[length];
+    leastFrom = new float[length + 1];
+    Arrays.fill(leastFrom, Float.POSITIVE_INFINITY);
   }
 
   void clear() {
-    count = 0;
+    Arrays.fill(leastFrom, Float.POSITIVE_INFINITY);
+    least = Float.POSITIVE_INFINITY;
+    at = 0;
   }
 
   /** Takes a value and gives the least of the last ones, itself included. */
   float least(float value) {
-    while (count > 0 && values[place(count - 1)] >= value) {
-      count--;
+    row[at] = value;
+    least = value < least ? value : least;
+    at++;
+    float before = leastFrom[at];
+    float found = least < before ? least : before;
+    if (at == row.length) {
+      turn();
     }
-    values[place(count)] = value;
-    times[place(count)] = now;
-    count++;
-    while (times[first] <= now - length) {
-      first = place(1);
-      count--;
-    }
-    now++;
-    return values[first];
+    return found;
   }
 
-  private int place(int index) {
-    int at = first + index;
-    return at >= values.length ? at - values.length : at;
+  private void turn() {
+    for (int i = row.length - 1; i >= 0; i--) {
+      leastFrom[i] = Math.min(row[i], leastFrom[i + 1]);
+    }
+    least = Float.POSITIVE_INFINITY;
+    at = 0;
   }
 }

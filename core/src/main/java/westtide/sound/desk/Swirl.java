@@ -36,14 +36,21 @@ final class Swirl {
     double deep = 0.0026 * rate;
     float dry = 1 - 0.2f * amount;
     float wet = 0.62f * amount;
-    for (int i = 0; i < frames; i++) {
-      line[at] = 0.5f * (left[i] + right[i]);
-      double swing = SineTable.at(chorus);
-      double other = SineTable.at(chorus + 0.37);
-      left[i] = dry * left[i] + wet * read(base + deep * swing);
-      right[i] = dry * right[i] + wet * read(1.19 * base - deep * other);
-      at = at + 1 & MASK;
-      chorus += CHORUS_HERTZ / rate;
+    double toLeft = base + deep * SineTable.at(chorus);
+    double toRight = 1.19 * base - deep * SineTable.at(chorus + 0.37);
+    for (int from = 0; from < frames; from += Stretch.EVERY) {
+      chorus += Stretch.EVERY * CHORUS_HERTZ / rate;
+      double leftStep = (base + deep * SineTable.at(chorus) - toLeft) / Stretch.EVERY;
+      double rightStep =
+          (1.19 * base - deep * SineTable.at(chorus + 0.37) - toRight) / Stretch.EVERY;
+      for (int i = from; i < from + Stretch.EVERY; i++) {
+        line[at] = 0.5f * (left[i] + right[i]);
+        left[i] = dry * left[i] + wet * read(toLeft);
+        right[i] = dry * right[i] + wet * read(toRight);
+        at = at + 1 & MASK;
+        toLeft += leftStep;
+        toRight += rightStep;
+      }
     }
     chorus -= (int) chorus;
   }

@@ -1,5 +1,7 @@
 package westtide.sound.desk;
 
+import java.util.Arrays;
+
 /**
  * How high a signal goes between its samples: four values a sample by the interpolator of ITU-R
  * BS.1770-4, annex 2 (its 48 coefficients from memory).
@@ -28,12 +30,14 @@ public final class TruePeak {
   private final float[] left;
   private final float[] right;
   private final float[] between;
+  private final float[][] shifted;
 
   /** For blocks of at most so many samples. */
   public TruePeak(int blockFrames) {
     left = new float[TAPS - 1 + blockFrames];
     right = new float[TAPS - 1 + blockFrames];
     between = new float[blockFrames];
+    shifted = new float[TAPS][blockFrames];
   }
 
   private static float[] reversed(float[] values) {
@@ -57,29 +61,41 @@ public final class TruePeak {
       for (int i = 0; i < frames; i++) {
         out[i] = Math.max(Math.abs(left[i + LATE - 1]), Math.abs(right[i + LATE - 1]));
       }
-      for (float[] phase : PHASES) {
-        raise(left, phase, frames, out);
-        raise(right, phase, frames, out);
-      }
+      raise(left, frames, out);
+      raise(right, frames, out);
     }
     System.arraycopy(left, frames, left, 0, TAPS - 1);
     System.arraycopy(right, frames, right, 0, TAPS - 1);
     return near;
   }
 
-  private void raise(float[] samples, float[] phase, int frames, float[] out) {
-    for (int i = 0; i < frames; i++) {
-      between[i] = phase[0] * samples[i + TAPS - 1];
+  private void raise(float[] samples, int frames, float[] out) {
+    for (int tap = 0; tap < TAPS; tap++) {
+      System.arraycopy(samples, TAPS - 1 - tap, shifted[tap], 0, frames);
     }
-    for (int tap = 1; tap < TAPS; tap++) {
-      float share = phase[tap];
-      int from = TAPS - 1 - tap;
+    for (float[] phase : PHASES) {
+      Arrays.fill(between, 0, frames, 0);
+      for (int tap = 0; tap < TAPS; tap += 4) {
+        four(tap, phase, frames);
+      }
       for (int i = 0; i < frames; i++) {
-        between[i] += share * samples[from + i];
+        out[i] = Math.max(out[i], Math.abs(between[i]));
       }
     }
+  }
+
+  /** Four taps of the interpolator at once. */
+  private void four(int tap, float[] phase, int frames) {
+    float[] a = shifted[tap];
+    float[] b = shifted[tap + 1];
+    float[] c = shifted[tap + 2];
+    float[] d = shifted[tap + 3];
+    float pa = phase[tap];
+    float pb = phase[tap + 1];
+    float pc = phase[tap + 2];
+    float pd = phase[tap + 3];
     for (int i = 0; i < frames; i++) {
-      out[i] = Math.max(out[i], Math.abs(between[i]));
+      between[i] += pa * a[i] + pb * b[i] + (pc * c[i] + pd * d[i]);
     }
   }
 }

@@ -73,60 +73,64 @@ final class Voice {
     releaseOffset = releasing ? -1 : Math.max(offset, startOffset);
   }
 
-  /** Adds the next samples to the bus; to its left side alone when {@code middle}. */
-  void mix(float[] busLeft, float[] busRight, int frames, boolean middle) {
+  /**
+   * Adds the next samples to the bus; to its left side alone when {@code middle}. They are copied
+   * into {@code taken}, a block, on the way.
+   */
+  void mix(float[] busLeft, float[] busRight, int frames, boolean middle, float[] taken) {
     int from = startOffset;
     startOffset = 0;
     if (!releasing) {
       int until = releaseOffset >= 0 ? Math.min(releaseOffset, frames) : frames;
-      from = steady(busLeft, busRight, from, until, middle);
+      from = steady(busLeft, busRight, from, until, middle, taken);
       if (releaseOffset >= 0) {
         releaseOffset = -1;
         releasing = true;
       }
     }
     if (releasing && sounding) {
-      falling(busLeft, busRight, from, frames);
+      falling(busLeft, busRight, from, frames, middle, taken);
     }
   }
 
-  private int steady(float[] busLeft, float[] busRight, int from, int until, boolean middle) {
-    int i = from;
-    int room = Math.min(until - from, table.length - at);
-    while (level < 1 && room > 0) {
-      float sample = table[at++] * level;
-      busLeft[i] += sample * left;
-      busRight[i] += sample * right;
-      level = Math.min(1, level + rise);
-      i++;
-      room--;
+  private int steady(
+      float[] busLeft, float[] busRight, int from, int until, boolean middle, float[] taken) {
+    int length = Math.min(until - from, table.length - at);
+    if (length > 0) {
+      System.arraycopy(table, at, taken, from, length);
+      for (int i = from; level < 1 && i < from + length; i++) {
+        taken[i] *= level;
+        level = Math.min(1, level + rise);
+      }
+      add(taken, busLeft, busRight, from, from + length, middle);
+      at += length;
     }
-    add(busLeft, table, at, i, room, left);
-    if (!middle) {
-      add(busRight, table, at, i, room, right);
-    }
-    at += Math.max(0, room);
     sounding = at < table.length;
     return Math.max(from, until);
   }
 
-  private static void add(
-      float[] bus, float[] table, int tableFrom, int busFrom, int length, float gain) {
-    for (int i = 0; i < length; i++) {
-      bus[busFrom + i] += table[tableFrom + i] * gain;
+  private void falling(
+      float[] busLeft, float[] busRight, int from, int frames, boolean middle, float[] taken) {
+    int last = Math.min(frames, from + table.length - at);
+    if (last > from) {
+      System.arraycopy(table, at, taken, from, last - from);
+      float now = level;
+      for (int i = from; i < last; i++) {
+        taken[i] *= now;
+        now *= fall;
+      }
+      level = now;
+      add(taken, busLeft, busRight, from, last, middle);
+      at += last - from;
     }
+    sounding = at < table.length && level > SILENT;
   }
 
-  private void falling(float[] busLeft, float[] busRight, int from, int frames) {
-    int last = Math.min(frames, from + table.length - at);
-    float now = level;
-    for (int i = from; i < last; i++) {
-      float sample = table[at++] * now;
-      busLeft[i] += sample * left;
-      busRight[i] += sample * right;
-      now *= fall;
+  private void add(
+      float[] taken, float[] busLeft, float[] busRight, int from, int until, boolean middle) {
+    Blocks.add(taken, busLeft, left, from, until);
+    if (!middle) {
+      Blocks.add(taken, busRight, right, from, until);
     }
-    level = now;
-    sounding = at < table.length && level > SILENT;
   }
 }

@@ -11,12 +11,14 @@ final class Voices {
   private static final double CHASE_MILLIS = 5;
 
   private final Voice[] voices = new Voice[MOST];
+  private final float[] taken;
   private final float choke;
   private final int chaseFrames;
   private Track track = Track.EMPTY;
   private int inUse;
 
-  Voices(int rate) {
+  Voices(int rate, int blockFrames) {
+    taken = new float[blockFrames];
     for (int i = 0; i < voices.length; i++) {
       voices[i] = new Voice();
     }
@@ -185,9 +187,9 @@ final class Voices {
         voice.holdFrames = Math.max(0, voice.holdFrames - frames);
       }
       if (voice.reverb > 0 || voice.delay > 0) {
-        sends.mix(voice, left, right, frames, middle);
+        sends.mix(voice, left, right, frames, middle, taken);
       } else {
-        voice.mix(left, right, frames, middle);
+        voice.mix(left, right, frames, middle, taken);
       }
     }
     inUse = last;

@@ -92,16 +92,24 @@ final class Keyboards {
     double bright = strike.get("bright") / 100.0;
     double step = strike.hertz() / strike.rate();
     double turn = 0.83 / strike.rate();
+    double[] shares = new double[DRAWN.length];
+    int pipes = (int) Math.max(1, Math.min(DRAWN.length, 0.45 / step));
+    for (int i = 0; i < shares.length; i++) {
+      shares[i] = 0.42 * DRAWN[i] * (0.4 + 0.9 * bright);
+    }
     double phase = 0;
     double turned = 0.11;
     for (int i = 0; i < sample.wave.length; i++) {
       double waver = SineTable.at(turned);
-      double out = 0.42 * SineTable.at(phase);
-      for (int n = 2; n <= DRAWN.length; n++) {
-        double share = 0.42 * DRAWN[n - 1] * (0.4 + 0.9 * bright);
-        if (share > 0 && n * step < 0.45) {
-          out += share * (1 + 0.03 * n * waver) * SineTable.at(n * phase);
-        }
+      double lower = 0;
+      double sine = SineTable.at(phase);
+      double twice = 2 * SineTable.at(phase + 0.25);
+      double out = 0.42 * sine;
+      for (int n = 2; n <= pipes; n++) {
+        double next = twice * sine - lower;
+        lower = sine;
+        sine = next;
+        out += shares[n - 1] * (1 + 0.03 * n * waver) * sine;
       }
       sample.wave[i] = out * (1 + 0.05 * waver);
       phase += step * (1 + 0.0011 * waver);

@@ -38,27 +38,28 @@ final class Sample {
     return this;
   }
 
-  /** Adds falling sines, four at a time, since each waits for its own last sample only. */
+  /** Adds falling sines, six at a time, since each waits for its own last sample only. */
   Sample modes(double[] hertz, double[] millis, double[] levels) {
-    for (int from = 0; from < hertz.length; from += 4) {
-      if (from + 4 <= hertz.length && hertz[from + 3] <= 0.45 * rate) {
-        four(hertz, millis, levels, from);
-      } else {
-        for (int i = from; i < Math.min(from + 4, hertz.length); i++) {
-          mode(hertz[i], millis[i], levels[i]);
-        }
-      }
+    int from = 0;
+    for (; from + 6 <= hertz.length && hertz[from + 5] <= 0.45 * rate; from += 6) {
+      six(hertz, millis, levels, from);
+    }
+    for (; from < hertz.length; from++) {
+      mode(hertz[from], millis[from], levels[from]);
     }
     return this;
   }
 
-  private void four(double[] hertz, double[] millis, double[] levels, int from) {
+  private void six(double[] hertz, double[] millis, double[] levels, int from) {
     Turning a = new Turning(hertz[from], millis[from], levels[from], rate);
     Turning b = new Turning(hertz[from + 1], millis[from + 1], levels[from + 1], rate);
     Turning c = new Turning(hertz[from + 2], millis[from + 2], levels[from + 2], rate);
     Turning d = new Turning(hertz[from + 3], millis[from + 3], levels[from + 3], rate);
+    Turning e = new Turning(hertz[from + 4], millis[from + 4], levels[from + 4], rate);
+    Turning f = new Turning(hertz[from + 5], millis[from + 5], levels[from + 5], rate);
     for (int i = 1; i < wave.length; i++) {
-      wave[i] += a.next() + b.next() + c.next() + d.next();
+      double low = a.next() + b.next() + c.next();
+      wave[i] += low + (d.next() + e.next() + f.next());
     }
   }
 

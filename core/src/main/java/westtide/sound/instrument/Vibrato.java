@@ -11,11 +11,15 @@ final class Vibrato {
 
   private static final double SET_IN_MILLIS = 450;
 
+  /** It goes in a straight line for so many samples. */
+  private static final int EVERY = 16;
+
   private final double depth;
   private final double step;
   private final int rise;
   private double phase;
   private double swing;
+  private double towards;
   private int frame;
 
   Vibrato(Strike strike, double cents, double hertz) {
@@ -29,8 +33,13 @@ final class Vibrato {
     if (depth == 0) {
       return 1;
     }
-    swing = depth * Fade.rise(frame++, rise) * SineTable.at(phase);
-    phase += step;
+    if (frame % EVERY == 0) {
+      phase += EVERY * step;
+      double after = depth * Fade.rise(frame + EVERY, rise) * SineTable.at(phase);
+      towards = (after - swing) / EVERY;
+    }
+    frame++;
+    swing += towards;
     return 1 + swing;
   }
 

@@ -6,44 +6,50 @@ package westtide.sound.voice;
  * folds back. The pitch may move from sample to sample.
  */
 public final class Saw {
-  private static final int SIZE = 4096;
+  private static final int BITS = 12;
+  private static final int SIZE = 1 << BITS;
   private static final int MASK = SIZE - 1;
+
+  /** A turn is as many steps as a whole number has, so that phases wrap by themselves. */
+  private static final double TURN = 4294967296.0;
+
+  private static final int BETWEEN = 32 - BITS;
+  private static final int SHARE = (1 << BETWEEN) - 1;
+  private static final float POINT = 1f / (1 << BETWEEN);
   private static final int TABLES_AN_OCTAVE = 3;
   private static final int LEVELS = 9 * TABLES_AN_OCTAVE;
   private static final int MOST_OVERTONES = 512;
   private static final double[] HIGHEST_STEP = highestSteps();
   private static final float[][] TABLES = tables();
 
-  private double phase;
+  private int phase;
   private float[] table = TABLES[0];
   private double lowest;
   private double highest = HIGHEST_STEP[0];
 
   /** A wave that starts at a phase in turns. */
   public Saw(double startTurns) {
-    this.phase = startTurns - Math.floor(startTurns);
+    this.phase = turned(startTurns);
   }
 
   /** The next sample of a saw, −1 to 1; {@code step} is frequency over sample rate. */
   public double saw(double step) {
     choose(step);
     double out = read(table, phase);
-    advance(step);
+    phase += turned(step);
     return out;
   }
 
   /** The next sample of a pulse wave that is high for a share of its period. */
   public double pulse(double step, double share) {
     choose(step);
-    double fallen = phase + 1 - share;
-    double out = read(table, fallen - (int) fallen) - read(table, phase) + 2 * share - 1;
-    advance(step);
+    double out = read(table, phase - turned(share)) - read(table, phase) + 2 * share - 1;
+    phase += turned(step);
     return out;
   }
 
-  private void advance(double step) {
-    phase += step;
-    phase -= (int) phase;
+  private static int turned(double turns) {
+    return (int) (long) (turns * TURN);
   }
 
   private void choose(double step) {
@@ -62,11 +68,10 @@ public final class Saw {
     lowest = level == 0 ? 0 : HIGHEST_STEP[level - 1];
   }
 
-  private static double read(float[] table, double turns) {
-    double place = turns * SIZE;
-    int index = (int) place;
+  private static double read(float[] table, int phase) {
+    int index = phase >>> BETWEEN;
     float low = table[index];
-    return low + (place - index) * (table[index + 1] - low);
+    return low + (phase & SHARE) * POINT * (table[index + 1] - low);
   }
 
   private static int overtones(int level) {

@@ -1,0 +1,61 @@
+package westtide.sound;
+
+import java.util.Arrays;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.ForkJoinTask;
+import westtide.song.mix.RoomKind;
+import westtide.sound.desk.Blocks;
+import westtide.sound.desk.Room;
+
+/** A room of a run, which answers some blocks at a time beside the other rooms. */
+final class RoomRun {
+  private static final int LOT = PartRun.LOT;
+
+  private final Room room;
+  private final float[] sent = new float[LOT];
+  private final float[] left = new float[LOT];
+  private final float[] right = new float[LOT];
+  private final float[] in = new float[Engine.BLOCK];
+  private final float[] outLeft = new float[Engine.BLOCK];
+  private final float[] outRight = new float[Engine.BLOCK];
+  private ForkJoinTask<?> answer;
+
+  RoomRun(RoomKind kind, int rate) {
+    room = Room.of(kind, rate, Engine.BLOCK);
+  }
+
+  /** Adds what a part sends. */
+  void send(float[] samples) {
+    Blocks.add(samples, sent, 1, LOT);
+  }
+
+  /** Begins to answer what was sent since the last time. */
+  void begin() {
+    answer = ForkJoinPool.commonPool().submit(this::answer);
+  }
+
+  /** Ends to answer. */
+  void end() {
+    answer.join();
+    Arrays.fill(sent, 0);
+  }
+
+  float[] left() {
+    return left;
+  }
+
+  float[] right() {
+    return right;
+  }
+
+  private void answer() {
+    for (int from = 0; from < LOT; from += Engine.BLOCK) {
+      System.arraycopy(sent, from, in, 0, Engine.BLOCK);
+      Arrays.fill(outLeft, 0);
+      Arrays.fill(outRight, 0);
+      room.mix(in, outLeft, outRight, Engine.BLOCK);
+      System.arraycopy(outLeft, 0, left, from, Engine.BLOCK);
+      System.arraycopy(outRight, 0, right, from, Engine.BLOCK);
+    }
+  }
+}
