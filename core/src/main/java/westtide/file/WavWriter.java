@@ -24,7 +24,7 @@ final class WavWriter {
   private final boolean dithers;
   private byte[] bytes = new byte[0];
   private long state = 0x9E3779B97F4A7C15L;
-  private double peak;
+  private float peak;
 
   WavWriter(OutputStream out, WavFormat format, long frames) throws IOException {
     this.out = out;
@@ -59,11 +59,8 @@ final class WavWriter {
   void write(float[] left, float[] right, int frames) throws IOException {
     int length = frames * format.frameBytes();
     bytes = bytes.length < length ? new byte[length] : bytes;
-    int at = 0;
-    for (int i = 0; i < frames; i++) {
-      at = put(at, left[i]);
-      at = put(at, right[i]);
-    }
+    put(left, frames, 0);
+    put(right, frames, format.frameBytes() / SIDES);
     out.write(bytes, 0, length);
   }
 
@@ -72,15 +69,22 @@ final class WavWriter {
     return peak;
   }
 
-  private int put(int at, float sample) {
-    peak = Math.max(peak, Math.abs(sample));
-    double scaled = sample * full + (dithers ? noise() + noise() : 0);
-    int value = (int) Math.rint(Math.max(-full, Math.min(full, scaled)));
-    int next = at;
-    for (int shift = 0; shift < format.bits(); shift += 8) {
-      bytes[next++] = (byte) (value >> shift);
+  private void put(float[] samples, int frames, int from) {
+    int step = format.frameBytes();
+    int bytesEach = step / SIDES;
+    float high = peak;
+    int at = from;
+    for (int i = 0; i < frames; i++) {
+      float size = Math.abs(samples[i]);
+      high = size > high ? size : high;
+      double scaled = samples[i] * full + (dithers ? noise() + noise() : 0);
+      int value = (int) Math.rint(Math.max(-full, Math.min(full, scaled)));
+      for (int k = 0; k < bytesEach; k++) {
+        bytes[at + k] = (byte) (value >> 8 * k);
+      }
+      at += step;
     }
-    return next;
+    peak = high;
   }
 
   /** Half a step either way. */
