@@ -10,6 +10,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
@@ -68,6 +69,23 @@ class LaneChannelsTest {
     assertThat(triggers.of(Duck.NONE.withLane("SNARE"))).containsExactly(960, 2880);
     assertThat(triggers.of(Duck.NONE.withTrigger(Duck.Trigger.QUARTERS))).isEmpty();
     assertThat(triggers.of(Duck.NONE.withLane("RIDE"))).isEmpty();
+  }
+
+  @Test
+  void aLaneGivesOthersItsEffectsButNotItsLevel() {
+    LaneId snare = DrumVoice.SNARE.lane();
+    Song song =
+        withGrain(hats(), DrumVoice.SNARE)
+            .withPart(
+                DRUMS,
+                part -> part.withSound(snare, part.sound(snare).withLevel(-20).withReverb(35)));
+    List<LaneId> hats = List.of(DrumVoice.OPEN_HAT.lane(), DrumVoice.CLOSED_HAT.lane());
+    Part drums = MixEdits.copyLane(DRUMS, snare, hats).apply(song).part(DRUMS).orElseThrow();
+    for (LaneId lane : hats) {
+      assertThat(drums.sound(lane).effects().grain()).isEqualTo(40);
+      assertThat(drums.sound(lane).reverb()).isEqualTo(35);
+      assertThat(drums.sound(lane).level()).isZero();
+    }
   }
 
   @Test

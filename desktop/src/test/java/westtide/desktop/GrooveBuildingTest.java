@@ -18,6 +18,7 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
+import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
@@ -51,6 +52,10 @@ class GrooveBuildingTest extends DemoDrumsTest {
       push(KeyCode.RIGHT);
     }
     settle();
+  }
+
+  private Part part() {
+    return song().part(PartId.of("drums")).orElseThrow();
   }
 
   @Test
@@ -186,7 +191,12 @@ class GrooveBuildingTest extends DemoDrumsTest {
     type("#lane-tune", "-250");
     type("#lane-choke", "3");
     type("#lane-note", "44");
-    var sound = song().part(PartId.of("drums")).orElseThrow().sound(DrumVoice.CLOSED_HAT.lane());
+    type("#lane-reverb", "30");
+    press("#lane-effects-fold");
+    choose("#copy-lane", DrumVoice.CLAP.lane().toString());
+    assertThat(part().sound(DrumVoice.CLAP.lane()).reverb()).isEqualTo(30);
+    assertThat(part().sound(DrumVoice.CLAP.lane()).cents()).isZero();
+    var sound = part().sound(DrumVoice.CLOSED_HAT.lane());
     assertThat(sound.instrument()).isEqualTo("shaker");
     assertThat(sound.cents()).isEqualTo(-250);
     assertThat(sound.choke()).isEqualTo(3);

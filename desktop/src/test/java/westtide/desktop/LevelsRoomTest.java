@@ -90,6 +90,9 @@ class LevelsRoomTest extends WindowTest {
     choose("#copy-strip", song().part(PartId.of("lead")).orElseThrow().name());
     assertThat(mix("lead").effects()).isEqualTo(mix("keys").effects());
     assertThat(mix("lead").level()).isEqualTo(level);
+    choose("#copy-strip", "all " + (song().parts().size() - 1) + " other parts");
+    assertThat(song().parts())
+        .allSatisfy(part -> assertThat(part.mix().effects()).isEqualTo(mix("keys").effects()));
   }
 
   @Test

@@ -58,7 +58,36 @@ public final class MixEdits {
         });
   }
 
-  /** Gives a drum lane the effects of another lane or of a part. */
+  /**
+   * Gives lanes of a drum part what was set about another's sound on its way: effects, room and
+   * delay. Instrument, tuning, level and side stay their own.
+   */
+  public static Edit copyLane(PartId drums, LaneId from, List<LaneId> to) {
+    return Edit.named(
+        song ->
+            "Copy the effects of "
+                + from
+                + " to "
+                + (to.size() == 1 ? to.get(0).toString() : to.size() + " lanes"),
+        song ->
+            song.withPart(
+                drums,
+                part -> {
+                  LaneSound given = part.sound(from);
+                  Part out = part;
+                  for (LaneId lane : to) {
+                    LaneSound own =
+                        out.sound(lane)
+                            .withEffects(given.effects())
+                            .withReverb(given.reverb())
+                            .withDelay(given.delay());
+                    out = out.withSound(lane, own);
+                  }
+                  return out;
+                }));
+  }
+
+  /** Changes one of the effects of a drum lane. */
   public static Edit laneEffects(
       PartId drums, LaneId lane, String what, UnaryOperator<Effects> to) {
     return Edit.named(

@@ -17,7 +17,9 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.EffectsBox;
 import westtide.rhythm.Velocity;
+import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.edit.DrumStackEdits;
 import westtide.song.edit.Edit;
@@ -30,6 +32,7 @@ import westtide.sound.voice.Touch;
 /** How the chosen lane sounds in all grooves, and drums stacked on one line. */
 final class SoundPage implements Page<GrooveScene> {
   private static final String KIT = "as the kit has it";
+  private static final String ALL_LANES = "all other lanes";
 
   private final GrooveChoice choice;
   private final Chooser<String> instrument =
@@ -52,12 +55,14 @@ final class SoundPage implements Page<GrooveScene> {
   private final Label words = Controls.wrapped("", "small");
   private final EffectsBox effects =
       new EffectsBox("lane-", (what, change) -> change(what, change));
+  private final Chooser<String> copyTo =
+      new Chooser<>("copy-lane", "copy effects, reverb and delay to", List.of(), this::copyTo);
   private final Fold effectsFold =
       new Fold(
           "lane-effects-fold",
           "effects",
           "Equaliser, starts and ringing, tape, grain, phaser, chorus and tremolo of the lane",
-          effects);
+          Controls.column(6, copyTo, effects));
   private final VBox box;
 
   SoundPage(GrooveChoice choice) {
@@ -104,6 +109,30 @@ final class SoundPage implements Page<GrooveScene> {
     choice.apply(MixEdits.laneEffects(choice.scene().part().id(), choice.id(), what, change));
   }
 
+  private void copyTo(String wanted) {
+    List<LaneId> to =
+        others().stream()
+            .filter(lane -> wanted.equals(ALL_LANES) || lane.toString().equals(wanted))
+            .toList();
+    choice.apply(MixEdits.copyLane(choice.scene().part().id(), choice.id(), to));
+  }
+
+  private List<LaneId> others() {
+    return choice.scene().groove().lanes().stream()
+        .map(DrumLane::id)
+        .filter(lane -> !lane.equals(choice.id()))
+        .toList();
+  }
+
+  private void showCopy() {
+    List<String> names = new ArrayList<>(others().stream().map(LaneId::toString).toList());
+    if (names.size() > 1) {
+      names.add(ALL_LANES);
+    }
+    copyTo.display(names, null);
+    copyTo.setText("copy effects, reverb and delay to …");
+  }
+
   private void clapBeforeSnare() {
     choice.apply(new DrumStackEdits(choice.edits()).clapBeforeSnare());
     int nudge =
@@ -144,6 +173,7 @@ final class SoundPage implements Page<GrooveScene> {
     reverb.show(String.valueOf(sound.reverb()));
     delay.show(String.valueOf(sound.delay()));
     effects.show(sound.effects());
+    showCopy();
     words.setText(
         scene.chosen().id()
             + " in all grooves. Pan and level count from the kit's own; lanes of one choke group cut one another, 0 is none.");

@@ -55,8 +55,8 @@ public final class LevelsRoom implements Room {
   private final Chips<Loudspeaker> speakers;
   private final EffectsBox effects;
   private final WholeMix whole;
-  private final Chooser<Part> copyTo =
-      new Chooser<>("copy-strip", "copy this strip to", List.of(), Part::name, this::copyTo);
+  private final Chooser<Receivers> copyTo =
+      new Chooser<>("copy-strip", "copy this strip to", List.of(), Receivers::name, this::copyTo);
 
   private final LevelsPage numbersPage;
   private final Pages<SongView> pages;
@@ -134,7 +134,7 @@ public final class LevelsRoom implements Room {
     name.setText(part.name());
     instrument.display(Instruments.names(part.role()), part.patch().instrument());
     pages.show(view);
-    copyTo.display(parts.stream().filter(other -> !other.id().equals(part.id())).toList(), null);
+    copyTo.display(Receivers.of(parts, part), null);
     copyTo.setText("copy this strip to …");
   }
 
@@ -220,8 +220,8 @@ public final class LevelsRoom implements Room {
     numbers.typeExactly(id.replaceFirst("front", "mix"));
   }
 
-  private void copyTo(Part other) {
-    desk.apply(MixEdits.copyStrip(part().id(), List.of(other.id())));
+  private void copyTo(Receivers others) {
+    desk.apply(MixEdits.copyStrip(part().id(), others.parts()));
   }
 
   /** Lets the chosen part sound once. */
