@@ -3,12 +3,14 @@ package westtide.cli;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
+import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
@@ -86,8 +88,19 @@ final class NewCommand implements Callable<Integer> {
               + " count, gap 2 (bars), riser:8 (beats) and others, or none")
   private String form;
 
-  @Option(names = "--seed", paramLabel = "N", description = "the take; 1 when not given")
-  private long seed = 1;
+  @Option(
+      names = "--seed",
+      paramLabel = "N",
+      description = "the take; one is drawn and told when not given")
+  private Long seed;
+
+  @Option(
+      names = "--parts",
+      paramLabel = "full|core",
+      description =
+          "full is an arrangement of all the parts of the style, core the first five for who wants"
+              + " to add by hand; full when not given")
+  private String parts = "full";
 
   @Option(names = "--title", paramLabel = "TITLE", description = "the song's name")
   private String title;
@@ -103,10 +116,11 @@ final class NewCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    SongDraft draft = SongDraft.in(wanted()).withSeed(seed).withTitle(title());
+    long take = seed == null ? 1 + new Random().nextInt(9999) : seed;
+    SongDraft draft = SongDraft.in(wanted()).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = lined(grooved(song(draft)));
+    Song song = lined(joined(draft));
     if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }
@@ -120,7 +134,10 @@ final class NewCommand implements Callable<Integer> {
                 + song.brief().key()
                 + " at "
                 + song.brief().tempo()
-                + " BPM");
+                + " BPM, "
+                + song.parts().size()
+                + " parts, seed "
+                + take);
     return 0;
   }
 
@@ -129,6 +146,19 @@ final class NewCommand implements Callable<Integer> {
     return style.endsWith(StyleFile.ENDING)
         ? StyleTrial.checked(StyleFile.read(Path.of(style)))
         : StyleBook.shipped().get(style);
+  }
+
+  /** The draft with the parts that were wished for. */
+  private Song joined(SongDraft draft) {
+    if (parts.equals("core")) {
+      return grooved(song(draft));
+    }
+    if (!parts.equals("full")) {
+      throw new IllegalArgumentException("--parts is full or core, but was \"" + parts + "\"");
+    }
+    Arranger arranger = new Arranger(draft.style(), draft.seed());
+    arranger = lanes.isEmpty() ? arranger : arranger.keeping(SongDraft.DRUMS);
+    return arranger.arrange(grooved(song(draft.drawn())));
   }
 
   private Song song(SongDraft draft) {

@@ -126,7 +126,7 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
 
   /**
    * An answer: what the lead plays in every first bar of two, in the bar after it, an octave away
-   * and softer, its last note on a tone of the chord heard there.
+   * and softer, its last note and those on beats on tones of the chord heard there.
    */
   public Pattern.Written answer(List<Note> lead, int bars) {
     int bar = meter.ticksPerBar();
@@ -141,13 +141,13 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
         Note note = called.get(i);
         int start = note.start() + bar;
         if (start < harmony.ticks() && !harmony.rests(start)) {
-          boolean last = i + 1 == called.size();
+          boolean heard = i + 1 == called.size() || start % Ticks.PER_QUARTER == 0;
           int key = Math.max(0, Math.min(127, note.key() + away));
           out.add(
               new Note(
                   start,
                   Math.min(note.ticks(), bars * bar - start),
-                  last ? toned(harmony.at(start), key) : key,
+                  heard ? toned(harmony.at(start), key) : key,
                   Math.max(1, note.velocity() - 14)));
         }
       }

@@ -44,6 +44,7 @@ import westtide.theory.Key;
  * @param key the key wished for
  * @param chordLine the hook's chords wished for, as typed
  * @param formLine the form wished for, as typed
+ * @param plan the style's form that is taken where none is wished for; empty for its first
  */
 public record SongDraft(
     Style style,
@@ -52,7 +53,8 @@ public record SongDraft(
     Optional<Tempo> tempo,
     Optional<Key> key,
     Optional<String> chordLine,
-    Optional<String> formLine) {
+    Optional<String> formLine,
+    Optional<String> plan) {
   /** Part id of the chord part. */
   public static final PartId KEYS = PartId.of("keys");
 
@@ -83,37 +85,60 @@ public record SongDraft(
         Optional.empty(),
         Optional.empty(),
         Optional.empty(),
+        Optional.empty(),
         Optional.empty());
   }
 
   /** The same draft from another seed. */
   public SongDraft withSeed(long value) {
-    return new SongDraft(style, new Seed(value), title, tempo, key, chordLine, formLine);
+    return new SongDraft(style, new Seed(value), title, tempo, key, chordLine, formLine, plan);
   }
 
   /** The same draft under a title. */
   public SongDraft withTitle(String other) {
-    return new SongDraft(style, seed, other, tempo, key, chordLine, formLine);
+    return new SongDraft(style, seed, other, tempo, key, chordLine, formLine, plan);
   }
 
   /** The same draft at a tempo. */
   public SongDraft withTempo(Tempo wished) {
-    return new SongDraft(style, seed, title, Optional.of(wished), key, chordLine, formLine);
+    return new SongDraft(style, seed, title, Optional.of(wished), key, chordLine, formLine, plan);
   }
 
   /** The same draft in a key. */
   public SongDraft withKey(Key wished) {
-    return new SongDraft(style, seed, title, tempo, Optional.of(wished), chordLine, formLine);
+    return new SongDraft(style, seed, title, tempo, Optional.of(wished), chordLine, formLine, plan);
   }
 
   /** The same draft over a typed chord line for the hook. */
   public SongDraft withChords(String wished) {
-    return new SongDraft(style, seed, title, tempo, key, Optional.of(wished), formLine);
+    return new SongDraft(style, seed, title, tempo, key, Optional.of(wished), formLine, plan);
   }
 
   /** The same draft in a typed form. */
   public SongDraft withForm(String wished) {
-    return new SongDraft(style, seed, title, tempo, key, chordLine, Optional.of(wished));
+    return new SongDraft(style, seed, title, tempo, key, chordLine, Optional.of(wished), plan);
+  }
+
+  /**
+   * The same draft with tempo, key, chords and form drawn from what the style ranges over, each
+   * where nothing is wished for.
+   */
+  public SongDraft drawn() {
+    Random pace = seed.random("tempo");
+    int slowest = (int) Math.ceil(style.tempo().low());
+    int fastest = (int) Math.floor(style.tempo().high());
+    Tempo drawnTempo = Tempo.of(slowest + pace.nextInt(fastest - slowest + 1));
+    Key drawnKey = key.orElseGet(() -> Seed.pick(style.keys(), seed.random("key")));
+    List<FormHabit.Template> forms = style.form().templates();
+    return new SongDraft(
+        style,
+        seed,
+        title,
+        Optional.of(tempo.orElse(drawnTempo)),
+        Optional.of(drawnKey),
+        chordLine.or(() -> new ChordTurns(style, drawnKey, seed).line()),
+        formLine,
+        Optional.of(Seed.pick(forms, seed.random("form")).line()));
   }
 
   /**
@@ -159,7 +184,7 @@ public record SongDraft(
 
   private String line() {
     List<FormHabit.Template> templates = style.form().templates();
-    return formLine.orElseGet(() -> templates.get(0).line());
+    return formLine.or(() -> plan).orElseGet(() -> templates.get(0).line());
   }
 
   /** Pushed as the rhythm says, and every second chord strummed where the style strums. */

@@ -30,13 +30,16 @@ import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
+import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.style.ChordHabit;
+import westtide.style.EnsembleHabit;
 import westtide.style.FormHabit;
 import westtide.style.GrooveHabit;
 import westtide.style.LaneHabit;
 import westtide.style.LevelPlan;
 import westtide.style.LowHabit;
+import westtide.style.MixHabit;
 import westtide.style.PartHabit;
 import westtide.style.Reason;
 import westtide.style.SoundHabit;
@@ -87,6 +90,7 @@ public final class StyleFromSong {
         sound(),
         form(),
         base.boundaries(),
+        ensemble(),
         base.checklist(),
         reasons());
   }
@@ -273,6 +277,21 @@ public final class StyleFromSong {
       }
     }
     return new SoundHabit(instruments, ducked, trigger);
+  }
+
+  /** The members that are still there, as they stand now. */
+  private EnsembleHabit ensemble() {
+    EnsembleHabit own = base.ensemble();
+    List<EnsembleHabit.Member> members = new ArrayList<>();
+    for (EnsembleHabit.Member member : own.members()) {
+      song.part(member.id()).ifPresent(part -> members.add(member.as(part)));
+    }
+    Map<PartId, MixHabit> mixes = new LinkedHashMap<>();
+    for (PartId id : own.mixes().keySet()) {
+      song.part(id).ifPresent(part -> mixes.put(id, MixHabit.of(part.mix())));
+    }
+    return new EnsembleHabit(
+        members, mixes, own.returns(), own.timing(), song.master().gain(), song.master().glue());
   }
 
   private FormHabit form() {

@@ -214,24 +214,32 @@ final class LineSoundings {
             + ", "
             + at;
     LineEdits edits = new LineEdits(slip.part.part().id(), slip.passage.name());
-    Note moved = written.withKey(written.key() + midi - slip.heard.key());
-    Fix fix =
-        new Fix(
-            "move it to " + key.pitch(midi),
-            edits.put("Move a note", List.of(written), List.of(moved)));
-    return Optional.of(new Finding(id, weight, title, where, why, Optional.of(fix)));
+    int moved = written.key() + midi - slip.heard.key();
+    Optional<Fix> fix =
+        Optional.of(moved)
+            .filter(to -> plays(to) && plays(midi))
+            .map(
+                to ->
+                    new Fix(
+                        "move it to " + key.pitch(midi),
+                        edits.put("Move a note", List.of(written), List.of(written.withKey(to)))));
+    return Optional.of(new Finding(id, weight, title, where, why, fix));
   }
 
   private String name(Note note) {
     return key.pitch(note.key()).name().toString();
   }
 
+  private static boolean plays(int midi) {
+    return midi >= 0 && midi <= 127;
+  }
+
   private static int nearest(int midi, IntPredicate wanted) {
     for (int distance = 1; distance < 12; distance++) {
-      if (wanted.test(midi - distance)) {
+      if (plays(midi - distance) && wanted.test(midi - distance)) {
         return midi - distance;
       }
-      if (wanted.test(midi + distance)) {
+      if (plays(midi + distance) && wanted.test(midi + distance)) {
         return midi + distance;
       }
     }

@@ -16,6 +16,11 @@ public record Seed(long value) {
     return new Random(value * 1_000_003L + purpose.hashCode());
   }
 
+  /** Another one, so far on. */
+  public Seed plus(long more) {
+    return new Seed(value * 31 + more);
+  }
+
   /** One of several, each as likely. */
   public static <T> T pick(List<T> choices, Random random) {
     return choices.get(random.nextInt(choices.size()));

@@ -19,4 +19,9 @@ public record LaneHabit(
   public LaneHabit {
     texts = List.copyOf(texts);
   }
+
+  /** The same grown from other texts. */
+  public LaneHabit withTexts(List<String> other) {
+    return new LaneHabit(other, grid, nudge, pan, accents, answers);
+  }
 }

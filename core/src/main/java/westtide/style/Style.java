@@ -31,6 +31,7 @@ import westtide.theory.Key;
  * @param sound its instruments in the preview
  * @param form its forms
  * @param boundaries how each kind of section is announced and landed, the most usual way first
+ * @param ensemble who plays beside the first five parts, and how all stand in the mix
  * @param checklist names of the points a finished song in the style usually meets
  * @param reasons every preference in words
  */
@@ -51,6 +52,7 @@ public record Style(
     SoundHabit sound,
     FormHabit form,
     Map<SectionKind, List<BoundaryHabit>> boundaries,
+    EnsembleHabit ensemble,
     List<String> checklist,
     List<Reason> reasons) {
   private static final Pattern ID = Pattern.compile("[\\p{L}\\p{N}_-]{1,64}");
@@ -127,6 +129,7 @@ public record Style(
         sound,
         form,
         boundaries,
+        ensemble,
         checklist,
         reasons);
   }

@@ -63,6 +63,7 @@ final class StyleReader {
         sound(json.required("sound")),
         form(forms()),
         boundaries(json.required("transitions")),
+        new EnsembleReader(json.path("ensemble")).read(),
         texts(json.required("checklist")),
         reasons());
   }
@@ -153,10 +154,7 @@ final class StyleReader {
   }
 
   private static GrooveHabit groove(JsonNode node) {
-    Map<LaneId, LaneHabit> lanes = new LinkedHashMap<>();
-    node.required("lanes")
-        .properties()
-        .forEach(entry -> lanes.put(LaneId.parse(entry.getKey()), lane(entry.getValue())));
+    Map<LaneId, LaneHabit> lanes = lanes(node);
     List<Map<LaneId, String>> fills = new ArrayList<>();
     node.required("fills").forEach(fill -> fills.add(fill(fill)));
     return new GrooveHabit(
@@ -169,6 +167,15 @@ final class StyleReader {
             text(node, "velocity").equals("full"),
             text(node, "eightBars").equals("differ"),
             node.required("vary").asInt()));
+  }
+
+  /** The lanes of a groove. */
+  static Map<LaneId, LaneHabit> lanes(JsonNode node) {
+    Map<LaneId, LaneHabit> out = new LinkedHashMap<>();
+    node.required("lanes")
+        .properties()
+        .forEach(entry -> out.put(LaneId.parse(entry.getKey()), lane(entry.getValue())));
+    return out;
   }
 
   private static LaneHabit lane(JsonNode node) {

@@ -6,6 +6,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
 import westtide.rhythm.Figure;
 import westtide.song.SectionKind;
 import westtide.song.SectionWord;
@@ -52,6 +54,7 @@ final class StyleWriter {
               habits.forEach(
                   habit -> array.addObject().put("marks", habit.line()).put("why", habit.why()));
             });
+    out.set("ensemble", new EnsembleWriter(style.ensemble()).write());
     out.set("checklist", texts(style.checklist()));
     return out;
   }
@@ -69,8 +72,8 @@ final class StyleWriter {
     return nodes.arrayNode().add(span.low()).add(span.high());
   }
 
-  private ArrayNode texts(Collection<String> values) {
-    ArrayNode out = nodes.arrayNode();
+  private static ArrayNode texts(Collection<String> values) {
+    ArrayNode out = JsonNodeFactory.instance.arrayNode();
     values.forEach(out::add);
     return out;
   }
@@ -97,20 +100,7 @@ final class StyleWriter {
     out.put("velocity", habit.schools().full() ? "full" : "shaped");
     out.put("eightBars", habit.schools().throughWritten() ? "differ" : "stay");
     out.put("vary", habit.schools().vary());
-    ObjectNode lanes = out.putObject("lanes");
-    habit
-        .lanes()
-        .forEach(
-            (id, lane) -> {
-              ObjectNode node = lanes.putObject(id.code());
-              node.set("texts", texts(lane.texts()));
-              node.put("grid", lane.grid().name())
-                  .put("nudge", lane.nudge())
-                  .put("pan", lane.pan())
-                  .put("accents", lane.accents())
-                  .put("answers", lane.answers())
-                  .put("why", why(id.toString()));
-            });
+    out.set("lanes", lanes(habit.lanes(), id -> why(id.toString())));
     out.set("thin", texts(habit.thin().stream().map(LaneId::code).toList()));
     ArrayNode fills = out.putArray("fills");
     habit
@@ -122,6 +112,25 @@ final class StyleWriter {
             });
     out.set("hitsPerBar", pair(habit.hitsPerBar()));
     return out.put("why", why("Drums"));
+  }
+
+  /** Lanes with what is said of each; nothing is said where that is empty. */
+  static ObjectNode lanes(Map<LaneId, LaneHabit> lanes, Function<LaneId, String> why) {
+    ObjectNode out = JsonNodeFactory.instance.objectNode();
+    lanes.forEach(
+        (id, lane) -> {
+          ObjectNode node = out.putObject(id.code());
+          node.set("texts", texts(lane.texts()));
+          node.put("grid", lane.grid().name())
+              .put("nudge", lane.nudge())
+              .put("pan", lane.pan())
+              .put("accents", lane.accents())
+              .put("answers", lane.answers());
+          if (!why.apply(id).isEmpty()) {
+            node.put("why", why.apply(id));
+          }
+        });
+    return out;
   }
 
   private ObjectNode part(PartHabit habit) {

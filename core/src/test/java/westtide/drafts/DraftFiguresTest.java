@@ -7,17 +7,17 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.file.MidiFile;
+import westtide.heard.Report;
 import westtide.rhythm.Feel;
 import westtide.score.Passage;
 import westtide.score.Score;
@@ -41,6 +41,11 @@ class DraftFiguresTest {
   private static final ObjectMapper JSON = new ObjectMapper();
   private static final int BAR = 3840;
 
+  private static final String HEADER =
+      "| style | lead rhythms | most shared | changed unit | third unit higher | velocity range | 808"
+          + " sounds in hooks | same-pitch pick-ups | downbeats off the bass | leaps past a fifth |"
+          + " slides in 4 bars |";
+
   @TempDir Path folder;
 
   @Test
@@ -51,11 +56,10 @@ class DraftFiguresTest {
         write(style, Songs.draft(style.id(), seed), seed);
       }
     }
-    JsonNode figures = measured();
-    String report = System.getProperty("drafts.report", "");
-    if (!report.isEmpty()) {
-      Files.writeString(Path.of(report), table(figures, seeds));
-    }
+    JsonNode figures = Reference.run("measure-drafts.py", folder);
+    List<String> rows = new ArrayList<>();
+    figures.properties().forEach(style -> rows.add(row(style.getKey(), style.getValue())));
+    Report.table("drafts.report", HEADER, rows);
     for (Style style : Songs.book().styles()) {
       holds(style, figures.get(style.id()), seeds);
     }
@@ -151,56 +155,23 @@ class DraftFiguresTest {
     chord.chord().pitchClasses().forEach(tones::add);
   }
 
-  private JsonNode measured() throws IOException, InterruptedException {
-    Process process =
-        new ProcessBuilder(
-                "/usr/bin/python3", "src/test/reference/measure-drafts.py", folder.toString())
-            .start();
-    String out = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-    String wrong = new String(process.getErrorStream().readAllBytes(), StandardCharsets.UTF_8);
-    assertThat(process.waitFor(300, TimeUnit.SECONDS)).isTrue();
-    assertThat(process.exitValue()).as(wrong).isZero();
-    return JSON.readTree(out);
-  }
-
-  private static String table(JsonNode figures, int seeds) {
-    StringBuilder out = new StringBuilder();
-    out.append("# What drafts are like\n\n")
-        .append("Measured by `core/src/test/reference/measure-drafts.py` from the MIDI files of ")
-        .append(seeds)
-        .append(" drafts a style (seeds 1 to ")
-        .append(seeds)
-        .append("); written by `./west-tide measure`.\n\n")
-        .append(
-            "| style | lead rhythms | most shared | changed unit | third unit higher | velocity"
-                + " range | 808 sounds in hooks | same-pitch pick-ups | downbeats off the bass |"
-                + " leaps past a fifth | slides in 4 bars |\n")
-        .append("|---|---|---|---|---|---|---|---|---|---|---|\n");
-    figures
-        .properties()
-        .forEach(
-            style -> {
-              JsonNode f = style.getValue();
-              out.append(
-                  String.format(
-                      Locale.ROOT,
-                      "| %s | %d | %.0f %% with %s | %.0f %% | %.0f %% | %.0f | %.0f %% | %d | %d |"
-                          + " %.1f %% | %.1f |%n",
-                      style.getKey(),
-                      f.get("lead rhythms").asInt(),
-                      100 * f.get("shared rhythms").asDouble(),
-                      f.get("shared with").asText(),
-                      100 * share(f, "leads with a changed unit", "leads"),
-                      100 * share(f, "third unit higher", "leads"),
-                      share(f, "velocity range", "leads"),
-                      100 * share(f, "sub ticks", "hook ticks"),
-                      f.path("sub pick-ups on the same note").asInt()
-                          + f.path("bass pick-ups on the same note").asInt(),
-                      f.path("sub not on the bass").asInt()
-                          + f.path("bass not on the bass").asInt(),
-                      100 * share(f, "sub leaps past a fifth", "sub moves"),
-                      share(f, "slides", "hook four bars")));
-            });
-    return out.toString();
+  private static String row(String style, JsonNode f) {
+    return String.format(
+        Locale.ROOT,
+        "| %s | %d | %.0f %% with %s | %.0f %% | %.0f %% | %.0f | %.0f %% | %d | %d | %.1f %% |"
+            + " %.1f |",
+        style,
+        f.get("lead rhythms").asInt(),
+        100 * f.get("shared rhythms").asDouble(),
+        f.get("shared with").asText(),
+        100 * share(f, "leads with a changed unit", "leads"),
+        100 * share(f, "third unit higher", "leads"),
+        share(f, "velocity range", "leads"),
+        100 * share(f, "sub ticks", "hook ticks"),
+        f.path("sub pick-ups on the same note").asInt()
+            + f.path("bass pick-ups on the same note").asInt(),
+        f.path("sub not on the bass").asInt() + f.path("bass not on the bass").asInt(),
+        100 * share(f, "sub leaps past a fifth", "sub moves"),
+        share(f, "slides", "hook four bars"));
   }
 }

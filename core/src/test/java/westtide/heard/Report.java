@@ -6,13 +6,21 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 
-/** Puts measured tables in their places in docs/sound.md when a run is asked to report. */
-final class Report {
+/** Puts measured tables in their places in a document when a run is asked to report. */
+public final class Report {
   private Report() {}
 
-  /** Replaces the table that begins with a header line by another of the same header. */
-  static synchronized void table(String header, List<String> rows) {
-    String report = System.getProperty("sound.report", "");
+  /** Replaces a table of docs/sound.md. */
+  static void table(String header, List<String> rows) {
+    table("sound.report", header, rows);
+  }
+
+  /**
+   * Replaces the table that begins with a header line by another of the same header, in the
+   * document a system property names; nothing where it names none.
+   */
+  public static synchronized void table(String property, String header, List<String> rows) {
+    String report = System.getProperty(property, "");
     if (report.isEmpty()) {
       return;
     }

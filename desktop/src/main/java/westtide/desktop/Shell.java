@@ -12,6 +12,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.desktop.brief.BriefRoom;
 import westtide.desktop.chords.ChordsRoom;
@@ -345,7 +346,8 @@ public final class Shell {
   private void begin(Style style) {
     long seed = around.millis().getAsLong() % 1000;
     background.run(
-        () -> SongDraft.in(style).withSeed(seed).withTitle("Untitled").song(), this::begin);
+        () -> Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled")),
+        this::begin);
   }
 
   private void playingFailed(Throwable problem) {

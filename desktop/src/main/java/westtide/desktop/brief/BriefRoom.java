@@ -11,6 +11,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Chips;
@@ -157,15 +158,14 @@ public final class BriefRoom implements Room {
 
   private Song redrafted(Song song) {
     Style style = desk.open().book().find(song.brief().style()).orElseThrow();
-    return SongDraft.in(style)
-        .withSeed(song.seed() + 1)
-        .withTitle(song.title())
-        .withTempo(song.brief().tempo())
-        .withKey(song.brief().key())
-        .withForm(song.form().toString())
-        .song()
-        .withProject(song.project())
-        .withBrief(song.brief());
+    SongDraft draft =
+        SongDraft.in(style)
+            .withSeed(song.seed() + 1)
+            .withTitle(song.title())
+            .withTempo(song.brief().tempo())
+            .withKey(song.brief().key())
+            .withForm(song.form().toString());
+    return Arranger.arranged(draft).withProject(song.project()).withBrief(song.brief());
   }
 
   private Command faster(String id, String title, int milli) {

@@ -1,0 +1,251 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.Set;
+import westtide.compose.groove.EightBars;
+import westtide.rhythm.LaneFeel;
+import westtide.rhythm.Ticks;
+import westtide.song.Cell;
+import westtide.song.CellSpan;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.NamedPattern;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Seed;
+import westtide.song.Song;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.DrumVoice;
+import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.MarksPart;
+import westtide.song.edit.PartNames;
+import westtide.song.id.PartId;
+import westtide.style.EnsembleHabit;
+import westtide.style.LevelPlan;
+import westtide.style.Style;
+
+/**
+ * Makes an arrangement of a draft: the parts of the style's ensemble join where its plan has them
+ * enter, all parts stand in the style's mix, and no section returns as it was.
+ */
+public final class Arranger {
+  private static final int VARIANTS = 3;
+  private static final int EIGHT = 8;
+  private static final String GROWN = " in eight";
+
+  private final Style style;
+  private final EnsembleHabit habit;
+  private final Seed seed;
+  private final Set<PartId> kept;
+
+  /** An arranger of a style. */
+  public Arranger(Style style, Seed seed) {
+    this(style, seed, Set.of());
+  }
+
+  private Arranger(Style style, Seed seed, Set<PartId> kept) {
+    this.style = style;
+    this.habit = style.ensemble();
+    this.seed = seed;
+    this.kept = Set.copyOf(kept);
+  }
+
+  /**
+   * The arrangement of a draft whose tempo, key, chords and form are drawn where not wished for.
+   */
+  public static Song arranged(SongDraft draft) {
+    return new Arranger(draft.style(), draft.seed()).arrange(draft.drawn().song());
+  }
+
+  /** One that leaves the grooves of a drum part as they are. */
+  public Arranger keeping(PartId drums) {
+    Set<PartId> more = new HashSet<>(kept);
+    more.add(drums);
+    return new Arranger(style, seed, more);
+  }
+
+  /** The draft with everybody in it. */
+  public Song arrange(Song draft) {
+    Song mixed = mixed(draft);
+    Song joined = joined(mixed);
+    Song laid = joined.withForm(laid(joined));
+    Song played = humanised(grown(laid));
+    Song whole = played.withMaster(played.master().withGain(habit.gain()).withGlue(habit.glue()));
+    return MarksPart.with(whole);
+  }
+
+  private Song mixed(Song song) {
+    Song out = song;
+    for (var mix : habit.mixes().entrySet()) {
+      if (song.part(mix.getKey()).isPresent()) {
+        out = out.withPart(mix.getKey(), part -> part.withMix(mix.getValue().on(part.mix())));
+      }
+    }
+    return out;
+  }
+
+  private Song joined(Song song) {
+    EnsembleParts parts = new EnsembleParts(style, song, seed);
+    Song out = song;
+    for (EnsembleHabit.Member member : habit.members()) {
+      if (song.part(member.id()).isEmpty()) {
+        List<Part> all = new ArrayList<>(out.parts());
+        Part part = parts.part(member);
+        all.add(
+            Math.max(0, all.size() - marks(song)), part.withName(PartNames.free(out, part.name())));
+        out = out.withParts(all);
+      }
+    }
+    return out;
+  }
+
+  private static int marks(Song song) {
+    return song.parts(Role.MARKS).size();
+  }
+
+  /** Who plays what in each section, by how often its kind came before. */
+  private Form laid(Song song) {
+    List<Section> out = new ArrayList<>();
+    Map<SectionKind, Integer> turns = new EnumMap<>(SectionKind.class);
+    OptionalInt last = song.form().last(SectionKind.HOOK);
+    for (int i = 0; i < song.form().sections().size(); i++) {
+      Section section = song.form().sections().get(i);
+      int turn = turns.merge(section.word().kind(), 1, Integer::sum);
+      boolean lastHook = last.orElse(-1) == i;
+      Section laid = laid(section, turn, lastHook);
+      out.add(turn > 1 ? unlike(song, out, laid) : laid);
+    }
+    return new Form(out);
+  }
+
+  private Section laid(Section section, int turn, boolean lastHook) {
+    SectionKind kind = section.word().kind();
+    Section out = section;
+    for (EnsembleHabit.Member member : habit.members()) {
+      List<Cell> cells =
+          EnsembleHabit.at(member.plays(), kind, turn, lastHook)
+              .map(plan -> plan.cells(section.bars()))
+              .orElse(List.of(Cell.out()));
+      out = out.withCells(member.id(), cells);
+    }
+    Optional<Map<PartId, LevelPlan>> changes =
+        EnsembleHabit.at(habit.returns(), kind, turn, lastHook);
+    for (var change : changes.orElse(Map.of()).entrySet()) {
+      out = out.withCells(change.getKey(), change.getValue().cells(section.bars()));
+    }
+    return out;
+  }
+
+  /** A section that would return as it was has one part more in its second half. */
+  private Section unlike(Song song, List<Section> before, Section section) {
+    boolean same =
+        before.stream()
+            .filter(other -> other.word().kind() == section.word().kind())
+            .anyMatch(other -> song.parts().stream().allMatch(p -> section.same(other, p.id())));
+    if (!same) {
+      return section;
+    }
+    for (EnsembleHabit.Member member : habit.members()) {
+      if (section.cell(member.id(), 0).level() == Level.OUT) {
+        int half = section.bars() / 2;
+        List<Cell> late =
+            half == 0
+                ? List.of(new Cell(0, Level.HALF, SongDraft.MAIN))
+                : List.of(Cell.out(), new Cell(half, Level.HALF, SongDraft.MAIN));
+        return section.withCells(member.id(), late);
+      }
+    }
+    return section;
+  }
+
+  /**
+   * Every groove that plays at length grown to eight bars in a few ways, another each time its
+   * section returns.
+   */
+  private Song grown(Song song) {
+    Song out = song;
+    for (Part part : song.parts(Role.DRUMS)) {
+      boolean main = part.groove(SongDraft.MAIN, song.brief().meter()).isPresent();
+      if (main && !kept.contains(part.id())) {
+        out = grown(out, part);
+      }
+    }
+    return out;
+  }
+
+  private Song grown(Song song, Part part) {
+    Pattern.Drums groove = part.groove(SongDraft.MAIN, song.brief().meter()).orElseThrow();
+    Part out = part;
+    for (int variant = 1; variant <= VARIANTS; variant++) {
+      Pattern.Drums eight =
+          EightBars.of(EightBars.Plan.ALL)
+              .grow(groove, song.brief().meter(), seed.plus(part.id().seed() + variant));
+      out = out.with(new NamedPattern(name(variant), eight));
+    }
+    Part more = out;
+    Map<SectionKind, Integer> turns = new EnumMap<>(SectionKind.class);
+    List<Section> sections = new ArrayList<>();
+    for (Section section : song.form().sections()) {
+      int turn = turns.merge(section.word().kind(), 1, Integer::sum);
+      sections.add(section.withCells(part.id(), varied(part, section, turn)));
+    }
+    return song.withPart(part.id(), p -> more).withForm(new Form(sections));
+  }
+
+  /** What a drum part plays in a section that comes for a time: every eight bars another way. */
+  private static List<Cell> varied(Part part, Section section, int turn) {
+    List<Cell> out = new ArrayList<>();
+    for (CellSpan span : section.spans(part.id())) {
+      String pattern = span.cell().pattern();
+      boolean main =
+          pattern.startsWith(SongDraft.MAIN + GROWN)
+              || part.pattern(pattern).name().equals(SongDraft.MAIN);
+      if (!main || span.cell().level() == Level.OUT) {
+        out.add(span.cell());
+        continue;
+      }
+      for (int from = 0; from == 0 || from + EIGHT / 2 <= span.bars(); from += EIGHT) {
+        int variant = 1 + (turn - 1 + from / EIGHT) % VARIANTS;
+        out.add(new Cell(span.cell().fromBar() + from, span.cell().level(), name(variant)));
+      }
+    }
+    return out;
+  }
+
+  private static String name(int variant) {
+    return SongDraft.MAIN + GROWN + (variant == 1 ? "" : " " + variant);
+  }
+
+  /** Lanes stray in place and force, each from a seed of its own: hats most, kicks least. */
+  private Song humanised(Song song) {
+    double ticksAMilli = Ticks.PER_QUARTER * song.brief().tempo().bpm() / 60_000.0;
+    int ticks = (int) Math.min(60, Math.round(habit.timing() * ticksAMilli));
+    Song out = song;
+    for (Part part : song.parts(Role.DRUMS)) {
+      if (!kept.contains(part.id())) {
+        out = GrooveEdits.eachLane(out, part.id(), lane -> lane.withFeel(feel(part, lane, ticks)));
+      }
+    }
+    return out;
+  }
+
+  private LaneFeel feel(Part part, DrumLane lane, int ticks) {
+    int vary = Math.max(5, style.groove().schools().vary());
+    boolean low = lane.voice() == DrumVoice.KICK;
+    boolean back = lane.voice() == DrumVoice.SNARE || lane.voice() == DrumVoice.CLAP;
+    int force = low ? 0 : back ? vary * 2 / 3 : Math.min(40, vary * 3 / 2);
+    return lane.feel()
+        .withVelocity(style.groove().schools().full() && (low || back) ? 0 : force)
+        .withTicks(low ? ticks / 3 : back ? ticks * 2 / 3 : ticks)
+        .withSeed(seed.value() + part.id().seed() + lane.id().code().hashCode());
+  }
+}

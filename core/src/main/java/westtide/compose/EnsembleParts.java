@@ -1,0 +1,214 @@
+package westtide.compose;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import westtide.compose.groove.GrooveDraft;
+import westtide.follow.Harmony;
+import westtide.song.FollowRule;
+import westtide.song.LineFit;
+import westtide.song.NamedPattern;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Pattern;
+import westtide.song.Role;
+import westtide.song.Seed;
+import westtide.song.Song;
+import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.Strum;
+import westtide.song.drum.LaneId;
+import westtide.song.mix.Patch;
+import westtide.style.EnsembleHabit;
+import westtide.style.GrooveHabit;
+import westtide.style.Job;
+import westtide.style.LaneHabit;
+import westtide.style.Span;
+import westtide.style.Style;
+
+/**
+ * Makes the parts that join a draft: each by its job, over the chords and beside the lead of the
+ * song. A line has a second way to go, {@value #OTHER}, for when its section returns.
+ */
+final class EnsembleParts {
+  /** The name of the second pattern of a line. */
+  static final String OTHER = "B";
+
+  private static final int SHORTEST_LINE = 8;
+  private static final double LEFT_OUT = 0.24;
+  private static final double ADDED = 0.07;
+  private static final int BUSY = 8;
+
+  private final Style style;
+  private final Song song;
+  private final Seed seed;
+
+  EnsembleParts(Style style, Song song, Seed seed) {
+    this.style = style;
+    this.song = song;
+    this.seed = seed;
+  }
+
+  /** A part of the ensemble. */
+  Part part(EnsembleHabit.Member member) {
+    Seed own = seed.plus(member.id().seed());
+    Made made = member.job().accept(new Making(own));
+    Part plain =
+        Part.of(member.id(), member.name(), made.role(), member.program(), made.patterns());
+    Part mixed = plain.withMix(member.mix().on(plain.mix()));
+    return made.groove()
+        .map(groove -> groove.voiced(mixed))
+        .orElseGet(
+            () -> mixed.withPatch(new Patch(member.instrument(), Map.of()), member.program()));
+  }
+
+  /**
+   * What a job makes of a part.
+   *
+   * @param role its role
+   * @param patterns what it plays
+   * @param groove what places its lanes, of drums
+   */
+  private record Made(Role role, List<NamedPattern> patterns, Optional<GrooveDraft> groove) {
+    static Made following(Role role, FollowRule rule) {
+      NamedPattern main = new NamedPattern(SongDraft.MAIN, new Pattern.Following(rule));
+      return new Made(role, List.of(main), Optional.empty());
+    }
+  }
+
+  /** Makes what each job is there for, its chances from a seed of the member's own. */
+  private final class Making implements Job.Kinds<Made> {
+    private final Seed own;
+
+    Making(Seed own) {
+      this.own = own;
+    }
+
+    @Override
+    public Made bed(Job.Bed job) {
+      return Made.following(Role.CHORDS, EnsembleParts.this.bed(job));
+    }
+
+    @Override
+    public Made twin(Job.Twin job) {
+      Role role = song.part(job.of()).map(Part::role).orElse(Role.LINE);
+      FollowRule rule =
+          new FollowRule.Doubling(job.of(), job.octaves(), job.velocity(), job.without());
+      return Made.following(role, rule);
+    }
+
+    @Override
+    public Made broken(Job.Broken job) {
+      return Made.following(Role.LINE, job.rule().withSeed(own.value()));
+    }
+
+    @Override
+    public Made beside(Job.Beside job) {
+      List<NamedPattern> both =
+          List.of(
+              new NamedPattern(SongDraft.MAIN, line(job, own)),
+              new NamedPattern(OTHER, line(job, own.plus(1))));
+      return new Made(Role.LINE, both, Optional.empty());
+    }
+
+    @Override
+    public Made percussion(Job.Percussion job) {
+      GrooveDraft draft = new GrooveDraft(groove(job, own), own);
+      return new Made(Role.DRUMS, List.of(draft.draw().get(0)), Optional.of(draft));
+    }
+  }
+
+  private FollowRule bed(Job.Bed bed) {
+    FollowRule.Own own =
+        FollowRule.Own.NOTHING
+            .withRhythm(Optional.of(new ChordRhythm(bed.figure(), 0)))
+            .withStrum(Optional.of(bed.strum() == 0 ? Strum.BLOCK : Strum.up(bed.strum())));
+    return FollowRule.Chords.of(style.keysPart().range(), bed.figure())
+        .withKind(style.chords().spread())
+        .withLayer(new FollowRule.Layer(bed.octaves(), bed.without()))
+        .withVary(new FollowRule.Vary(Math.max(4, style.chords().vary()), seed.value()))
+        .withOwn(own);
+  }
+
+  private Pattern.Written line(Job.Beside beside, Seed own) {
+    Pattern.Written lead = lead();
+    int bars = Math.max(SHORTEST_LINE, lead.bars());
+    Harmony harmony = Harmony.of(song.progressions().get(0), bars, song.brief());
+    SecondLine second = new SecondLine(song.brief().key(), song.brief().meter(), harmony);
+    Pattern.Written line =
+        switch (beside.kind()) {
+          case COUNTER -> second.counter(lead.notes(), bars, own);
+          case ANSWER -> second.answer(lead.notes(), bars);
+          case GHOST -> second.ghost(bars);
+          case STABS -> second.stabs(bars);
+          case RIFF -> second.riff(style.lead(), bars, own);
+        };
+    List<Note> placed = moved(line.notes(), 12 * beside.octaves());
+    return line.withNotes(withoutRubs(placed, harmony));
+  }
+
+  /** Notes that would rub a semitone above a chord fall into its tone. */
+  private List<Note> withoutRubs(List<Note> notes, Harmony harmony) {
+    LineFit fit = new LineFit(notes, harmony.chords(), song.brief().meter());
+    List<Note> rubs = fit.rubs();
+    return notes.stream()
+        .map(note -> rubs.contains(note) ? note.withKey(note.key() - 1) : note)
+        .toList();
+  }
+
+  private static List<Note> moved(List<Note> notes, int semitones) {
+    List<Note> out = new ArrayList<>();
+    for (Note note : notes) {
+      int key = note.key() + semitones;
+      out.add(key < 0 || key > 127 ? note : note.withKey(key));
+    }
+    return out;
+  }
+
+  /** Hand drums are never played twice alike: some strokes are left out, a few soft ones added. */
+  private static String strayed(String text, Random random) {
+    StringBuilder out = new StringBuilder();
+    boolean busy = text.chars().filter(sign -> sign == 'x' || sign == 'o').count() >= BUSY;
+    for (char sign : text.toCharArray()) {
+      double chance = random.nextDouble();
+      boolean struck = sign == 'x' || sign == 'o';
+      if (struck && chance < LEFT_OUT) {
+        out.append('.');
+      } else if (busy && sign == '.' && chance < ADDED) {
+        out.append('o');
+      } else {
+        out.append(sign);
+      }
+    }
+    return out.toString();
+  }
+
+  private Pattern.Written lead() {
+    return song.part(SongDraft.LEAD)
+        .map(part -> part.pattern(SongDraft.MAIN).pattern())
+        .filter(Pattern.Written.class::isInstance)
+        .map(Pattern.Written.class::cast)
+        .orElse(new Pattern.Written(SHORTEST_LINE, List.of()));
+  }
+
+  private GrooveHabit groove(Job.Percussion more, Seed own) {
+    Random random = own.random("percussion");
+    Map<LaneId, LaneHabit> lanes = new LinkedHashMap<>();
+    more.lanes()
+        .forEach(
+            (id, lane) ->
+                lanes.put(
+                    id,
+                    lane.withTexts(
+                        lane.texts().stream().map(text -> strayed(text, random)).toList())));
+    return new GrooveHabit(
+        more.bars(),
+        lanes,
+        List.of(),
+        style.groove().fills(),
+        new Span(0, 16, 8),
+        new GrooveHabit.Schools(false, false, Math.max(6, style.groove().schools().vary())));
+  }
+}
