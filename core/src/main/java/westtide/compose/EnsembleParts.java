@@ -37,9 +37,10 @@ final class EnsembleParts {
   static final String OTHER = "B";
 
   private static final int SHORTEST_LINE = 8;
-  private static final double LEFT_OUT = 0.24;
+  private static final double LEFT_OUT = 0.27;
   private static final double ADDED = 0.07;
-  private static final int BUSY = 8;
+  private static final int BUSY = 6;
+  private static final int FEWEST = 3;
 
   private final Style style;
   private final Song song;
@@ -170,11 +171,13 @@ final class EnsembleParts {
   /** Hand drums are never played twice alike: some strokes are left out, a few soft ones added. */
   private static String strayed(String text, Random random) {
     StringBuilder out = new StringBuilder();
-    boolean busy = text.chars().filter(sign -> sign == 'x' || sign == 'o').count() >= BUSY;
+    long strong = text.chars().filter(sign -> sign == 'x').count();
+    boolean busy = strong >= BUSY;
     for (char sign : text.toCharArray()) {
       double chance = random.nextDouble();
-      boolean struck = sign == 'x' || sign == 'o';
+      boolean struck = sign == 'o' || sign == 'x' && strong > FEWEST;
       if (struck && chance < LEFT_OUT) {
+        strong -= sign == 'x' ? 1 : 0;
         out.append('.');
       } else if (busy && sign == '.' && chance < ADDED) {
         out.append('o');

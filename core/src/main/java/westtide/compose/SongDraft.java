@@ -119,6 +119,11 @@ public record SongDraft(
     return new SongDraft(style, seed, title, tempo, key, chordLine, Optional.of(wished), plan);
   }
 
+  /** The same draft laid out like a form, its sections entered as the style does. */
+  public SongDraft withPlan(String line) {
+    return new SongDraft(style, seed, title, tempo, key, chordLine, formLine, Optional.of(line));
+  }
+
   /**
    * The same draft with tempo, key, chords and form drawn from what the style ranges over, each
    * where nothing is wished for.
@@ -138,7 +143,7 @@ public record SongDraft(
         Optional.of(drawnKey),
         chordLine.or(() -> new ChordTurns(style, drawnKey, seed).line()),
         formLine,
-        Optional.of(Seed.pick(forms, seed.random("form")).line()));
+        plan.or(() -> Optional.of(Seed.pick(forms, seed.random("form")).line())));
   }
 
   /**

@@ -1,6 +1,8 @@
 package westtide.desktop.brief;
 
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.LongSupplier;
 import javafx.scene.Node;
@@ -11,8 +13,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.compose.Arranger;
-import westtide.compose.SongDraft;
+import westtide.compose.Redraft;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Confirm;
@@ -95,7 +96,9 @@ public final class BriefRoom implements Room {
         Command.of("find-key", "Detect the key of notes or chords", this::findKey),
         faster("faster", "One BPM faster", 1000).withKeys("Alt+UP"),
         faster("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"),
-        Command.of("take-all", "New draft of the whole song", this::newTake));
+        Command.of("take-all", "New draft of the whole song", this::newTake),
+        Command.of(
+            "three-drafts", "Three drafts of the whole song, to hear in turn", this::drafts));
   }
 
   @Override
@@ -141,6 +144,11 @@ public final class BriefRoom implements Room {
         () -> redrafted(before), drafted -> desk.apply(Edit.of("New draft", song -> drafted)));
   }
 
+  /** Opens three drafts to choose from. */
+  public void drafts() {
+    desk.panels().open(new DraftsPanel(desk, desk.panels()::close));
+  }
+
   /** Opens the calculators. */
   public void bench() {
     desk.panels().open(new BenchPanel(desk, desk.panels()::close));
@@ -158,14 +166,8 @@ public final class BriefRoom implements Room {
 
   private Song redrafted(Song song) {
     Style style = desk.open().book().find(song.brief().style()).orElseThrow();
-    SongDraft draft =
-        SongDraft.in(style)
-            .withSeed(song.seed() + 1)
-            .withTitle(song.title())
-            .withTempo(song.brief().tempo())
-            .withKey(song.brief().key())
-            .withForm(song.form().toString());
-    return Arranger.arranged(draft).withProject(song.project()).withBrief(song.brief());
+    Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
+    return new Redraft(song, style, kept).take(song.seed() + 1);
   }
 
   private Command faster(String id, String title, int milli) {
@@ -234,10 +236,13 @@ public final class BriefRoom implements Room {
     take = Controls.action("new-take", "new draft", this::newTake);
     Controls.explained(
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
+    Button drafts = Controls.action("open-drafts", "three drafts", this::drafts);
+    Controls.explained(
+        drafts, "Three arrangements to hear in turn; chords, drums, lines or form can stay");
     Button bench = Controls.action("open-bench", "calculators", this::bench);
     Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
     Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);
-    return Controls.column(0, take, styles, bench);
+    return Controls.column(0, take, drafts, styles, bench);
   }
 
   private void showReasons(Style style) {
