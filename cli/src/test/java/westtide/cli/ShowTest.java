@@ -42,7 +42,21 @@ class ShowTest {
   @BeforeEach
   void draft() {
     song = folder.resolve("one.tide").toString();
-    Result made = run("new", "--style", "trap", "--seed", "3", "--title", "One Lamp", "-o", song);
+    Result made =
+        run(
+            "new",
+            "--style",
+            "trap",
+            "--seed",
+            "3",
+            "--tempo",
+            "142",
+            "--key",
+            "F# minor",
+            "--title",
+            "One Lamp",
+            "-o",
+            song);
     assertThat(made.status()).as(made.err()).isZero();
   }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
+import java.util.SplittableRandom;
 import westtide.rhythm.Meter;
 import westtide.song.Seed;
 import westtide.song.chord.ChordLine;
@@ -27,7 +28,7 @@ final class ChordTurns {
   ChordTurns(Style style, Key key, Seed seed) {
     this.style = style;
     this.key = key;
-    this.random = seed.random("chord turns");
+    this.random = new Random(new SplittableRandom(seed.value()).nextLong());
   }
 
   /** A line for the hook; empty where the style's lines cannot be turned. */

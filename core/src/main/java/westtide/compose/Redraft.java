@@ -119,7 +119,7 @@ public record Redraft(Song song, Style style, Set<Keep> kept) {
               cell -> part.find(cell.pattern()).isPresent() ? cell : cell.withPattern("")));
     }
     Part kept = part.withName(other.get().name()).withMix(other.get().mix());
-    return drafted.withPart(part.id(), p -> kept).withForm(new Form(sections));
+    return drafted.withForm(new Form(sections)).withPart(part.id(), p -> kept);
   }
 
   private Song levelled(Song drafted) {

@@ -104,12 +104,23 @@ final class LowLineFollower {
     int from = bass(here);
     int goal = bass(next(start));
     int direction = from < goal ? -1 : 1;
+    int step = beside(goal, direction);
+    if (step < rule.lowest()) {
+      step = beside(goal, 1);
+    }
+    if (step != from) {
+      return step;
+    }
+    return goal - direction < rule.lowest() ? from : goal - direction;
+  }
+
+  private int beside(int goal, int direction) {
     int step = goal + direction;
     boolean diatonic = rule.pickUp() == LowLine.PickUp.STEP;
     while (diatonic && !key.contains(Math.floorMod(step, 12))) {
       step += direction;
     }
-    return step == from ? goal - direction : step;
+    return step;
   }
 
   /** What stands right before another bass is never that bass already. */

@@ -52,6 +52,14 @@ class RedraftTest {
   }
 
   @Test
+  void drumsOfASmallDraftStayInAnArrangement() {
+    Song small = SongDraft.in(STYLE).withSeed(5).song();
+    Song take = new Redraft(small, STYLE, EnumSet.of(Redraft.Keep.DRUMS)).take(6);
+    assertThat(patterns(take, "drums")).isEqualTo(patterns(small, "drums"));
+    assertThat(take.parts().size()).isGreaterThan(small.parts().size());
+  }
+
+  @Test
   void threeTakesAreThreeSongs() {
     List<Song> takes = new Redraft(OPEN, STYLE, Set.of()).takes(3, 40);
     assertThat(takes).doesNotHaveDuplicates().extracting(Song::seed).containsExactly(41L, 42L, 43L);

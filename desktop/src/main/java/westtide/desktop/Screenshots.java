@@ -61,7 +61,11 @@ final class Screenshots {
     views.add(new View("ensemble", () -> show(ensemble(demos.get(1)), Stage.FORM)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "next chord")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));
-    views.add(new View("chords-row", () -> chords(demos.get(2), "progression")));
+    views.add(
+        new View(
+            "three-drafts",
+            () -> act(demos.get(0), Stage.BRIEF, "three-drafts"),
+            () -> scene.lookup("#draft-take-3") != null));
     views.add(new View("drums-eight", this::eightBars));
   }
 

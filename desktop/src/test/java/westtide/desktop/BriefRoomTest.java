@@ -66,4 +66,27 @@ class BriefRoomTest extends TrapSongTest {
     assertThat(song().brief().style()).isEqualTo("trap");
     assertThat(groove()).isEqualTo(before);
   }
+
+  @Test
+  void threeDraftsAreHeardInTurnAndOneIsTaken() {
+    Song kept = song();
+    var groove = groove();
+    press("#open-drafts");
+    waitFor(() -> lookup("#draft-facts-3").tryQuery().isPresent());
+    assertHas(words("#draft-facts-1"), "seed " + (kept.seed() + 1));
+    assertHas(words("#draft-words-1"), "lead of");
+    assertThat(words("#draft-words-1")).isNotEqualTo(words("#draft-words-2"));
+    press("#draft-hear-2");
+    waitFor(() -> shell.play().trying());
+    assertThat(song()).as("nothing is taken yet").isSameAs(kept);
+    press("#keep-drums");
+    waitFor(() -> words("#drafts-state").isEmpty());
+    press("#draft-take-1");
+    waitFor(() -> song() != kept);
+    assertThat(groove()).as("drums stay").isEqualTo(groove);
+    assertThat(song().parts()).hasSizeGreaterThan(kept.parts().size());
+    assertThat(shell.play().trying()).isFalse();
+    press("#undo");
+    assertThat(song()).isEqualTo(kept);
+  }
 }

@@ -7,8 +7,8 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import westtide.compose.DraftWords;
 import westtide.compose.Redraft;
-import westtide.compose.SongChanges;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Desk;
@@ -22,7 +22,6 @@ import westtide.style.Style;
 /** Three drafts of the whole song, heard in turn before one is taken; what is ticked stays. */
 final class DraftsPanel extends VBox {
   private static final int COUNT = 3;
-  private static final int CHANGES = 6;
 
   private final Desk desk;
   private final Runnable close;
@@ -87,22 +86,22 @@ final class DraftsPanel extends VBox {
     long after = seed;
     seed += COUNT;
     state.setText("drawing …");
-    desk.compute(() -> redraft.takes(COUNT, after), drawn -> show(open, drawn));
+    desk.compute(() -> redraft.takes(COUNT, after), this::show);
   }
 
-  private void show(Song open, List<Song> drawn) {
+  private void show(List<Song> drawn) {
     takes.getChildren().clear();
     for (int i = 0; i < drawn.size(); i++) {
-      takes.getChildren().add(row(open, drawn.get(i), i + 1));
+      takes.getChildren().add(row(drawn.get(i), i + 1));
     }
     state.setText("");
   }
 
-  private VBox row(Song open, Song take, int number) {
+  private VBox row(Song take, int number) {
     Label head = Controls.wrapped(facts(take, number));
     head.setId("draft-facts-" + number);
-    Label other = Controls.wrapped(changes(open, take), "small");
-    other.setId("draft-changes-" + number);
+    Label other = Controls.wrapped(String.join(" · ", DraftWords.of(take)), "small");
+    other.setId("draft-words-" + number);
     VBox row =
         Controls.column(
             3,
@@ -132,13 +131,6 @@ final class DraftsPanel extends VBox {
         + take.form().bars()
         + " bars  ·  "
         + line.format(take.progressions().get(0));
-  }
-
-  private static String changes(Song open, Song take) {
-    List<String> all = SongChanges.between(open, take);
-    List<String> shown = all.subList(0, Math.min(CHANGES, all.size()));
-    String more = all.size() > CHANGES ? " and " + (all.size() - CHANGES) + " more" : "";
-    return "Against the open song: " + String.join("; ", shown) + more + ".";
   }
 
   /** Its first hook, round and round. */
