@@ -121,13 +121,13 @@ public final class Arranger {
       Section section = song.form().sections().get(i);
       int turn = turns.merge(section.word().kind(), 1, Integer::sum);
       boolean lastHook = last.orElse(-1) == i;
-      Section laid = laid(section, turn, lastHook);
+      Section laid = laid(song, section, turn, lastHook);
       out.add(turn > 1 ? unlike(song, out, laid) : laid);
     }
     return new Form(out);
   }
 
-  private Section laid(Section section, int turn, boolean lastHook) {
+  private Section laid(Song song, Section section, int turn, boolean lastHook) {
     SectionKind kind = section.word().kind();
     Section out = section;
     for (EnsembleHabit.Member member : habit.members()) {
@@ -135,7 +135,7 @@ public final class Arranger {
           EnsembleHabit.at(member.plays(), kind, turn, lastHook)
               .map(plan -> plan.cells(section.bars()))
               .orElse(List.of(Cell.out()));
-      out = out.withCells(member.id(), cells);
+      out = out.withCells(member.id(), overItsChords(song.part(member.id()), section, cells));
     }
     Optional<Map<PartId, LevelPlan>> changes =
         EnsembleHabit.at(habit.returns(), kind, turn, lastHook);
@@ -143,6 +143,17 @@ public final class Arranger {
       out = out.withCells(change.getKey(), change.getValue().cells(section.bars()));
     }
     return out;
+  }
+
+  /** Cells that play what a part has for the chords of a section, where it has something. */
+  private static List<Cell> overItsChords(Optional<Part> part, Section section, List<Cell> cells) {
+    String chords = section.progression();
+    boolean own = part.filter(p -> p.find(chords).isPresent()).isPresent();
+    return own
+        ? cells.stream()
+            .map(cell -> cell.level() == Level.OUT ? cell : cell.withPattern(chords))
+            .toList()
+        : cells;
   }
 
   /** A section that would return as it was has one part more in its second half. */
@@ -222,7 +233,7 @@ public final class Arranger {
   }
 
   private static String name(int variant) {
-    return SongDraft.MAIN + GROWN + (variant == 1 ? "" : " " + variant);
+    return SongDraft.MAIN + EIGHT + (char) ('a' + variant - 1);
   }
 
   /** Lanes stray in place and force, each from a seed of its own: hats most, kicks least. */

@@ -18,6 +18,7 @@ import westtide.song.Role;
 import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
+import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
 import westtide.song.drum.LaneId;
 import westtide.song.mix.Patch;
@@ -30,7 +31,8 @@ import westtide.style.Style;
 
 /**
  * Makes the parts that join a draft: each by its job, over the chords and beside the lead of the
- * song. A line has a second way to go, {@value #OTHER}, for when its section returns.
+ * song. A line has a second way to go, {@value #OTHER}, for when its section returns, and one over
+ * each other progression, under its name.
  */
 final class EnsembleParts {
   /** The name of the second pattern of a line. */
@@ -107,11 +109,14 @@ final class EnsembleParts {
 
     @Override
     public Made beside(Job.Beside job) {
-      List<NamedPattern> both =
-          List.of(
-              new NamedPattern(SongDraft.MAIN, line(job, own)),
-              new NamedPattern(OTHER, line(job, own.plus(1))));
-      return new Made(Role.LINE, both, Optional.empty());
+      Progression hook = song.progressions().get(0);
+      List<NamedPattern> out = new ArrayList<>();
+      out.add(new NamedPattern(SongDraft.MAIN, line(job, hook, own)));
+      out.add(new NamedPattern(OTHER, line(job, hook, own.plus(1))));
+      for (Progression other : song.progressions().subList(1, song.progressions().size())) {
+        out.add(new NamedPattern(other.name(), line(job, other, own)));
+      }
+      return new Made(Role.LINE, out, Optional.empty());
     }
 
     @Override
@@ -133,10 +138,10 @@ final class EnsembleParts {
         .withOwn(own);
   }
 
-  private Pattern.Written line(Job.Beside beside, Seed own) {
+  private Pattern.Written line(Job.Beside beside, Progression progression, Seed own) {
     Pattern.Written lead = lead();
     int bars = Math.max(SHORTEST_LINE, lead.bars());
-    Harmony harmony = Harmony.of(song.progressions().get(0), bars, song.brief());
+    Harmony harmony = Harmony.of(progression, bars, song.brief());
     SecondLine second = new SecondLine(song.brief().key(), song.brief().meter(), harmony);
     Pattern.Written line =
         switch (beside.kind()) {

@@ -23,6 +23,7 @@ import westtide.song.SectionKind;
 import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.style.EnsembleHabit;
+import westtide.style.Job;
 import westtide.style.Style;
 
 class ArrangerTest {
@@ -97,6 +98,29 @@ class ArrangerTest {
     }
     assertThat(pace).hasSizeGreaterThan(9);
     assertThat(chords).hasSizeGreaterThan(9);
+  }
+
+  /** A line made for the hook's chords would rub against others. */
+  @Test
+  void aLineThatPlaysOverOtherChordsWasMadeForThem() {
+    int others = 0;
+    for (Style style : styles()) {
+      Song song = arranged(style, 1);
+      String hook = song.progressions().get(0).name();
+      for (EnsembleHabit.Member member : style.ensemble().members()) {
+        Part part = song.part(member.id()).orElseThrow();
+        for (Section section : song.form().sections()) {
+          boolean elsewhere = !section.progression().equals(hook);
+          if (elsewhere && member.job() instanceof Job.Beside) {
+            assertThat(section.cells(part.id()))
+                .filteredOn(cell -> cell.level() != Level.OUT)
+                .allMatch(cell -> cell.pattern().equals(section.progression()));
+            others++;
+          }
+        }
+      }
+    }
+    assertThat(others).isPositive();
   }
 
   @Test
