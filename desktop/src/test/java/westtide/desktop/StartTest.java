@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import westtide.file.FileNames;
 import westtide.file.MidiFile;
 import westtide.file.SongFile;
 import westtide.score.Score;
@@ -22,7 +23,7 @@ class StartTest extends WindowTest {
     settle();
     clickOn("#write-midi");
     waitFor(() -> words("#message-words").startsWith("Wrote"));
-    Path written = folder.resolve("documents").resolve("Untitled 122 Adorian.mid");
+    Path written = folder.resolve("documents").resolve(FileNames.midi(song()));
     Path same = folder.resolve("same.mid");
     MidiFile.write(Score.of(song()), same);
     assertThat(written).hasSameBinaryContentAs(same);
@@ -80,9 +81,9 @@ class StartTest extends WindowTest {
     try (Stream<Path> files = Files.list(folder.resolve("documents"))) {
       assertThat(files.map(f -> f.getFileName().toString()))
           .filteredOn(name -> !name.startsWith("."))
-          .containsExactlyInAnyOrder("Untitled 142 F#m.mid", "Untitled 142 F#m.tide");
+          .containsExactlyInAnyOrder(FileNames.midi(song()), FileNames.stem(song()) + ".tide");
     }
-    assertThat(SongFile.read(folder.resolve("documents").resolve("Untitled 142 F#m.tide")))
+    assertThat(SongFile.read(folder.resolve("documents").resolve(FileNames.stem(song()) + ".tide")))
         .isEqualTo(song());
   }
 }
