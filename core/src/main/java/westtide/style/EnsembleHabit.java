@@ -69,6 +69,11 @@ public record EnsembleHabit(
       plays.keySet().forEach(EnsembleHabit::check);
     }
 
+    /** When it plays and why. */
+    Reason reason() {
+      return new Reason(name, "in " + String.join(", ", plays.keySet()), why);
+    }
+
     /** The same under the name, on the instrument and in the mix a part has now. */
     public Member as(Part part) {
       return new Member(

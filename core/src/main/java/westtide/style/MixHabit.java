@@ -21,15 +21,13 @@ public record MixHabit(
 
   /** Checks the ranges by making the mix. */
   public MixHabit {
-    Mix unused =
-        Mix.PLAIN
-            .withLevel(level)
-            .withPan(pan)
-            .withWidth(width)
-            .withReverb(reverb)
-            .withDelay(delay)
-            .withLowCut(lowCut);
-    assert unused.level() == level;
+    Mix.PLAIN
+        .withLevel(level)
+        .withPan(pan)
+        .withWidth(width)
+        .withReverb(reverb)
+        .withDelay(delay)
+        .withLowCut(lowCut);
   }
 
   /** What a mix stands at, as a habit. */

@@ -38,6 +38,7 @@ final class StyleReader {
   }
 
   Style read() {
+    EnsembleHabit ensemble = new EnsembleReader(json.path("ensemble")).read();
     JsonNode keys = json.required("keys-part");
     JsonNode lead = json.required("lead");
     return new Style(
@@ -63,9 +64,9 @@ final class StyleReader {
         sound(json.required("sound")),
         form(forms()),
         boundaries(json.required("transitions")),
-        new EnsembleReader(json.path("ensemble")).read(),
+        ensemble,
         texts(json.required("checklist")),
-        reasons());
+        reasons(ensemble));
   }
 
   /** Earlier documents said in words only what happens; those announce their hooks plainly. */
@@ -305,7 +306,7 @@ final class StyleReader {
     return number.decimalValue().stripTrailingZeros().toPlainString();
   }
 
-  private List<Reason> reasons() {
+  private List<Reason> reasons(EnsembleHabit ensemble) {
     List<Reason> out = new ArrayList<>();
     JsonNode tempo = json.required("tempo");
     JsonNode swing = json.required("swing");
@@ -361,6 +362,7 @@ final class StyleReader {
             transitions));
     JsonNode forms = forms();
     out.add(reason("Form", text(forms.required("templates").get(0), "line"), forms));
+    ensemble.members().forEach(member -> out.add(member.reason()));
     return out;
   }
 
