@@ -100,7 +100,7 @@ class LevelsRoomTest extends WindowTest {
     go(Stage.LEVELS);
     press("#levels-page-whole-mix");
     press("−16 LUFS");
-    waitFor(() -> shell.open().view().orElseThrow().heard().isPresent());
+    waitFor(60, () -> shell.open().view().orElseThrow().heard().isPresent());
     settle();
     press("#match-target");
     waitFor(

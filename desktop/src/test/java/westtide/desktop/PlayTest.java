@@ -259,7 +259,7 @@ class PlayTest extends WindowTest {
   @Test
   void theSongIsMeasuredByEarBesideTheWindow() {
     go(Stage.LEVELS);
-    waitFor(() -> shell.open().view().orElseThrow().heard().isPresent());
+    waitFor(60, () -> shell.open().view().orElseThrow().heard().isPresent());
     settle();
     assertThat(
             lookup(".soundings .label").queryAll().stream()

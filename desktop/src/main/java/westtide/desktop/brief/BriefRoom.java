@@ -38,6 +38,7 @@ public final class BriefRoom implements Room {
   private static final String SCHOOLS = "conventions";
   private static final String PLAN = "plan and checklist";
   private static final double DECIDED_WIDTH = 386;
+  private static final double TOPIC_WIDTH = 96;
 
   private final Desk desk;
   private final OwnStyles own;
@@ -248,8 +249,9 @@ public final class BriefRoom implements Room {
   private void showReasons(Style style) {
     reasons.getChildren().clear();
     for (Reason reason : style.reasons()) {
-      Label topic = Controls.label(reason.topic(), "strong");
+      Label topic = Controls.wrapped(reason.topic(), "strong");
       topic.setMinWidth(84);
+      topic.setPrefWidth(TOPIC_WIDTH);
       Label habit = Controls.wrapped(reason.habit());
       VBox words = Controls.column(0, habit, Controls.wrapped(reason.why(), "small"));
       HBox.setHgrow(words, Priority.ALWAYS);
