@@ -250,7 +250,7 @@ public final class BriefRoom implements Room {
     reasons.getChildren().clear();
     for (Reason reason : style.reasons()) {
       Label topic = Controls.wrapped(reason.topic(), "strong");
-      topic.setMinWidth(84);
+      topic.setMinWidth(TOPIC_WIDTH);
       topic.setPrefWidth(TOPIC_WIDTH);
       Label habit = Controls.wrapped(reason.habit());
       VBox words = Controls.column(0, habit, Controls.wrapped(reason.why(), "small"));
