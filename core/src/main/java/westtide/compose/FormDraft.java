@@ -126,7 +126,7 @@ public final class FormDraft {
   }
 
   /** Cells that ask for patterns the part has; where it lacks one it plays its first. */
-  private static List<Cell> fitting(Part part, List<Cell> cells) {
+  static List<Cell> fitting(Part part, List<Cell> cells) {
     return cells.stream()
         .map(cell -> part.find(cell.pattern()).isPresent() ? cell : cell.withPattern(""))
         .toList();

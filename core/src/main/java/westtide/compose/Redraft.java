@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -113,10 +114,8 @@ public record Redraft(Song song, Style style, Set<Keep> kept) {
     }
     List<Section> sections = new ArrayList<>();
     for (Section section : drafted.form().sections()) {
-      sections.add(
-          section.withEachCell(
-              part.id(),
-              cell -> part.find(cell.pattern()).isPresent() ? cell : cell.withPattern("")));
+      List<Cell> cells = FormDraft.fitting(part, section.cells(part.id()));
+      sections.add(section.withCells(part.id(), cells));
     }
     Part kept = part.withName(other.get().name()).withMix(other.get().mix());
     return drafted.withForm(new Form(sections)).withPart(part.id(), p -> kept);

@@ -53,14 +53,15 @@ final class SongRun {
   }
 
   private void shapeDrums() {
+    List<PartRun.Chunk> playing = playing();
     for (int from = 0; from < PartRun.LOT; from += Engine.BLOCK) {
       drums.clear();
-      for (PartRun.Chunk chunk : playing()) {
+      for (PartRun.Chunk chunk : playing) {
         drums.add(chunk.left, chunk.right, from, Engine.BLOCK);
       }
       System.arraycopy(drums.gains(score.master(), Engine.BLOCK), 0, gains, from, Engine.BLOCK);
     }
-    playing().forEach(chunk -> chunk.scale(gains));
+    playing.forEach(chunk -> chunk.scale(gains));
   }
 
   /** What the drum parts made last that has something in it. */

@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Collection;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Function;
 import westtide.rhythm.Figure;
@@ -50,7 +49,7 @@ final class StyleWriter {
         .boundaries()
         .forEach(
             (kind, habits) -> {
-              ArrayNode array = at.putArray(kind.name().toLowerCase(Locale.ROOT).replace('_', '-'));
+              ArrayNode array = at.putArray(EnsembleHabit.word(kind));
               habits.forEach(
                   habit -> array.addObject().put("marks", habit.line()).put("why", habit.why()));
             });
