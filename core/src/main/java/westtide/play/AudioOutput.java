@@ -4,6 +4,12 @@ import java.util.function.Consumer;
 
 /** Where samples go: a loudspeaker, or a stand-in that only keeps the time. */
 public interface AudioOutput extends AutoCloseable {
+  /**
+   * How many milliseconds at most are taken before they are heard: long enough to bridge the
+   * moments a busy machine needs for something else, short enough that an edit is heard at once.
+   */
+  int AHEAD_MILLIS = 60;
+
   /** What it is, in plain words for the window. */
   String name();
 

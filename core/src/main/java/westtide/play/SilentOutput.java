@@ -5,10 +5,10 @@ import java.util.function.LongSupplier;
 
 /**
  * The stand-in for a machine without an audio line: nothing is heard, and time passes as if it
- * were.
+ * were. It takes as much ahead as a line does.
  */
 public final class SilentOutput implements AudioOutput {
-  private static final long AHEAD_NANOS = 20_000_000;
+  private static final long AHEAD_NANOS = AHEAD_MILLIS * 1_000_000L;
 
   private final int rate;
   private final LongSupplier nanos;

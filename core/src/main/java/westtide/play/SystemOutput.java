@@ -10,7 +10,6 @@ import javax.sound.sampled.SourceDataLine;
 /** The machine's own audio line, 16 bit stereo. */
 public final class SystemOutput implements AudioOutput {
   private static final int BYTES_A_FRAME = 4;
-  private static final double BUFFER_SECONDS = 0.06;
   private static final float FULL = 32_767;
 
   private final SourceDataLine line;
@@ -32,7 +31,7 @@ public final class SystemOutput implements AudioOutput {
     }
     try {
       SourceDataLine line = (SourceDataLine) AudioSystem.getLine(info);
-      line.open(format, (int) (BUFFER_SECONDS * rate) * BYTES_A_FRAME);
+      line.open(format, AHEAD_MILLIS * rate / 1000 * BYTES_A_FRAME);
       return Optional.of(new SystemOutput(line, rate, blockFrames));
     } catch (LineUnavailableException | IllegalArgumentException | SecurityException e) {
       return Optional.empty();
