@@ -16,6 +16,8 @@ from midi_tracks import read_tracks
 BAR = 3840
 STEP = 240
 EARLY = 120
+STRAY = 14
+ROLLED = 180
 CRASHES = {49, 52, 55, 57}
 
 
@@ -71,6 +73,42 @@ class Draft:
                     for name in self.facts["drums"] for n in self.tracks.get(name, []))
         return marks or crash or section["entry"] == "gap"
 
+    def lead_under_chords(self):
+        """Notes of the lead below the highest note the chords hold where it begins; and how many there are."""
+        chords = self.tracks.get(self.facts["keys"], [])
+        under = count = 0
+        for start, _, key, _ in self.tracks.get(self.facts["lead"], []):
+            held = [c[2] for c in chords if c[0] <= start + EARLY and c[1] > start + EARLY]
+            if held:
+                count += 1
+                under += key < max(held)
+        return under, count
+
+    def unison_below(self):
+        """Notes of the sub that the bass begins with at the same pitch; and how many there are."""
+        bass = {(round(n[0] / STEP), n[2]) for n in self.tracks.get(self.facts["bass"], [])}
+        sub = self.tracks.get(self.facts["sub"], [])
+        return sum((round(n[0] / STEP), n[2]) in bass for n in sub), len(sub)
+
+    def timing(self):
+        """Squares of how far drum strokes stand from where strokes of their kind usually stand, in ms; rolls apart."""
+        places = defaultdict(list)
+        for name in self.facts["drums"]:
+            strokes = defaultdict(list)
+            for start, _, key, _ in self.tracks.get(name, []):
+                strokes[key].append(start)
+            for key, starts in strokes.items():
+                for before, start, after in zip([-BAR] + starts, starts, starts[1:] + [starts[-1] + BAR]):
+                    if min(start - before, after - start) > ROLLED:
+                        step = round(start / STEP)
+                        places[name, key, step % 2].append(start - step * STEP)
+        out = []
+        for late in places.values():
+            middle = statistics.median(late)
+            out += [((x - middle) * self.facts["tick"]) ** 2 for x in late
+                    if abs(x - middle) * self.facts["tick"] <= STRAY]
+        return out
+
     def announced(self, section):
         """A mark, a fill or a hole in the drums in the two bars before, against the bars before those."""
         at = section["start"]
@@ -106,6 +144,11 @@ def measure(drafts):
     entries = [(d, s) for d in drafts for s in d.hooks() if s["start"] > 0]
     out["announced"] = sum(d.announced(s) for d, s in entries) / max(1, len(entries))
     out["landed"] = sum(d.landed(s) for d, s in entries) / max(1, len(entries))
+    under = [d.lead_under_chords() for d in drafts]
+    out["lead under the chords"] = sum(u for u, _ in under) / max(1, sum(n for _, n in under))
+    unison = [d.unison_below() for d in drafts]
+    out["unison below"] = sum(u for u, _ in unison) / max(1, sum(n for _, n in unison))
+    out["timing"] = statistics.fmean(itertools.chain.from_iterable(d.timing() for d in drafts)) ** 0.5
     return out
 
 

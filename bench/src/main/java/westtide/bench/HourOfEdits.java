@@ -2,6 +2,8 @@ package westtide.bench;
 
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
+import java.lang.management.MemoryType;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -220,8 +222,7 @@ public final class HourOfEdits {
     double ahead = heard.ahead();
     heard.quietUntil = Long.MAX_VALUE;
     System.gc();
-    Runtime runtime = Runtime.getRuntime();
-    double used = (runtime.totalMemory() - runtime.freeMemory()) / (double) (1 << 20);
+    double used = livedThrough() / (double) (1 << 20);
     double seconds = (System.nanoTime() - heard.began) / 1e9;
     long late = heard.lateByItself();
     System.out.printf(
@@ -235,6 +236,14 @@ public final class HourOfEdits {
         late,
         heard.late.size() - late);
     heard.quietUntil = System.nanoTime() + SECOND;
+  }
+
+  /** Bytes that were left by the last collection of each part of the heap. */
+  private static long livedThrough() {
+    return ManagementFactory.getMemoryPoolMXBeans().stream()
+        .filter(pool -> pool.getType() == MemoryType.HEAP && pool.getCollectionUsage() != null)
+        .mapToLong(pool -> pool.getCollectionUsage().getUsed())
+        .sum();
   }
 
   private Edit edit() {

@@ -9,7 +9,9 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import westtide.compose.groove.EightBars;
+import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
+import westtide.rhythm.StepLane;
 import westtide.rhythm.Ticks;
 import westtide.song.Cell;
 import westtide.song.CellSpan;
@@ -25,11 +27,13 @@ import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.MarksPart;
 import westtide.song.edit.PartNames;
 import westtide.song.id.PartId;
 import westtide.style.EnsembleHabit;
+import westtide.style.LaneHabit;
 import westtide.style.LevelPlan;
 import westtide.style.Style;
 
@@ -79,8 +83,7 @@ public final class Arranger {
     Song joined = joined(mixed);
     Song laid = joined.withForm(laid(joined));
     Song played = humanised(grown(laid));
-    Song whole = played.withMaster(played.master().withGain(habit.gain()).withGlue(habit.glue()));
-    return MarksPart.with(whole);
+    return MarksPart.with(RisingBuilds.in(played.withMaster(habit.master())));
   }
 
   private Song mixed(Song song) {
@@ -200,7 +203,7 @@ public final class Arranger {
       Pattern.Drums eight =
           EightBars.of(EightBars.Plan.ALL)
               .grow(groove, song.brief().meter(), seed.plus(part.id().seed() + variant));
-      out = out.with(new NamedPattern(name(variant), eight));
+      out = out.with(new NamedPattern(name(variant), variant == 1 ? entered(part, eight) : eight));
     }
     Part more = out;
     Map<SectionKind, Integer> turns = new EnumMap<>(SectionKind.class);
@@ -210,6 +213,20 @@ public final class Arranger {
       sections.add(section.withCells(part.id(), varied(part, section, turn)));
     }
     return song.withPart(part.id(), p -> more).withForm(new Form(sections));
+  }
+
+  /** The first eight bars of a groove: lanes that enter later are silent until then. */
+  private Pattern.Drums entered(Part part, Pattern.Drums eight) {
+    Map<LaneId, LaneHabit> lanes =
+        part.id().equals(SongDraft.DRUMS) ? style.groove().lanes() : Map.of();
+    return eight.each(
+        lane -> {
+          int steps = lane.lane().length() / EIGHT;
+          int first = lanes.containsKey(lane.id()) ? lanes.get(lane.id()).enters() - 1 : 0;
+          List<Hit> heard =
+              lane.lane().hits().stream().filter(hit -> hit.step() >= first * steps).toList();
+          return lane.withLane(new StepLane(lane.lane().length(), heard));
+        });
   }
 
   /** What a drum part plays in a section that comes for a time: every eight bars another way. */

@@ -3,14 +3,20 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.song.Cell;
+import westtide.song.Level;
 import westtide.song.LowLine;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PatternDescription;
 import westtide.song.Role;
+import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 
 /** What tells one draft from another, in a few words a part. */
 public final class DraftWords {
@@ -20,7 +26,7 @@ public final class DraftWords {
   public static List<String> of(Song song) {
     List<String> out = new ArrayList<>();
     drums(song).ifPresent(out::add);
-    lead(song).ifPresent(out::add);
+    lead(song).map(line -> "lead of " + line).ifPresent(out::add);
     for (Role role : List.of(Role.SUB, Role.BASS)) {
       song.parts(role).stream().findFirst().flatMap(DraftWords::low).ifPresent(out::add);
     }
@@ -28,9 +34,65 @@ public final class DraftWords {
     return out;
   }
 
+  /** What one part plays. */
+  public static String of(Song song, PartId id) {
+    Part part = song.part(id).orElseThrow();
+    Optional<String> own =
+        switch (part.role()) {
+          case DRUMS -> drums(song, part, SongDraft.MAIN);
+          case LINE -> lead(song, part, SongDraft.MAIN);
+          case SUB, BASS -> low(part);
+          case CHORDS, MARKS -> Optional.empty();
+        };
+    return own.orElseGet(() -> PatternDescription.main(part, song));
+  }
+
+  /** Who plays in a section, the fullest first, and how its drums and its lead go. */
+  public static String of(Song song, SectionId id) {
+    Section section = song.form().find(id).orElseThrow();
+    List<String> out = new ArrayList<>();
+    for (Level level : List.of(Level.LIFTED, Level.FULL, Level.HALF, Level.HINT)) {
+      List<String> names = new ArrayList<>();
+      for (Part part : song.parts()) {
+        if (FormChanges.highest(section, part.id()) == level && part.role() != Role.MARKS) {
+          names.add(part.name() + entrance(section, part));
+        }
+      }
+      if (!names.isEmpty()) {
+        out.add(level + ": " + String.join(", ", names));
+      }
+    }
+    played(section, SongDraft.DRUMS)
+        .flatMap(name -> drums(song, song.part(SongDraft.DRUMS).orElseThrow(), name))
+        .ifPresent(out::add);
+    played(section, SongDraft.LEAD)
+        .flatMap(name -> lead(song, song.part(SongDraft.LEAD).orElseThrow(), name))
+        .map(line -> "lead of " + line)
+        .ifPresent(out::add);
+    return String.join(" · ", out);
+  }
+
+  /** The first pattern a part plays in a section. */
+  private static Optional<String> played(Section section, PartId part) {
+    return section.cells(part).stream()
+        .filter(cell -> cell.level() != Level.OUT)
+        .map(Cell::pattern)
+        .findFirst();
+  }
+
+  private static String entrance(Section section, Part part) {
+    List<Cell> cells = section.cells(part.id());
+    boolean late = cells.size() > 1 && cells.get(0).level() == Level.OUT;
+    return late ? " from bar " + (cells.get(1).fromBar() + 1) : "";
+  }
+
   private static Optional<String> drums(Song song) {
-    return song.part(SongDraft.DRUMS)
-        .flatMap(part -> part.groove(SongDraft.MAIN, song.brief().meter()))
+    return song.part(SongDraft.DRUMS).flatMap(part -> drums(song, part, SongDraft.MAIN));
+  }
+
+  private static Optional<String> drums(Song song, Part part, String pattern) {
+    return Optional.of(part)
+        .flatMap(drums -> drums.groove(pattern, song.brief().meter()))
         .map(
             groove ->
                 "kick "
@@ -47,21 +109,24 @@ public final class DraftWords {
   }
 
   private static Optional<String> lead(Song song) {
-    return song.part(SongDraft.LEAD)
-        .map(part -> part.pattern(SongDraft.MAIN).pattern())
+    return song.part(SongDraft.LEAD).flatMap(part -> lead(song, part, SongDraft.MAIN));
+  }
+
+  private static Optional<String> lead(Song song, Part part, String pattern) {
+    return Optional.of(part)
+        .map(line -> line.pattern(pattern).pattern())
         .filter(Pattern.Written.class::isInstance)
         .map(Pattern.Written.class::cast)
         .filter(line -> !line.notes().isEmpty())
-        .map(line -> lead(song, line.notes()));
+        .map(line -> line(song, line.notes()));
   }
 
-  private static String lead(Song song, List<Note> notes) {
+  private static String line(Song song, List<Note> notes) {
     int end = 2 * song.brief().meter().ticksPerBar();
     long count = notes.stream().filter(note -> note.start() < end).count();
     int low = notes.stream().mapToInt(Note::key).min().orElseThrow();
     int high = notes.stream().mapToInt(Note::key).max().orElseThrow();
-    return "lead of "
-        + count
+    return count
         + " notes in two bars, "
         + song.brief().key().pitch(low)
         + " to "

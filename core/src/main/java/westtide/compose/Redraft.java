@@ -10,8 +10,10 @@ import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
+import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.chord.ChordLine;
+import westtide.song.chord.Progression;
 import westtide.style.Style;
 
 /**
@@ -25,7 +27,7 @@ public record Redraft(Song song, Style style, Set<Keep> kept) {
   /** What of a song can stay in a new draft. */
   public enum Keep {
     PACE("tempo, key and swing"),
-    CHORDS("hook chords"),
+    CHORDS("chords"),
     DRUMS("drums"),
     LINES("lines"),
     LOWS("808 and bass"),
@@ -62,7 +64,9 @@ public record Redraft(Song song, Style style, Set<Keep> kept) {
 
   /** The draft from a seed. */
   public Song take(long seed) {
-    Song drafted = Arranger.arranged(draft(seed));
+    Song base = draft(seed).drawn().song();
+    Song over = kept.contains(Keep.CHORDS) ? overChordsOf(base) : base;
+    Song drafted = new Arranger(style, new Seed(seed)).arrange(over);
     Song out = drafted.withProject(song.project());
     if (kept.contains(Keep.PACE)) {
       out = out.withBrief(song.brief());
@@ -73,6 +77,19 @@ public record Redraft(Song song, Style style, Set<Keep> kept) {
       }
     }
     return kept.contains(Keep.LEVELS) ? levelled(out) : out;
+  }
+
+  /** A draft over the song's progressions where it has them by the same name. */
+  private Song overChordsOf(Song draft) {
+    List<Progression> out = new ArrayList<>();
+    for (Progression drawn : draft.progressions()) {
+      out.add(
+          song.progressions().stream()
+              .filter(own -> own.name().equals(drawn.name()))
+              .findFirst()
+              .orElse(drawn));
+    }
+    return draft.withProgressions(out);
   }
 
   private SongDraft draft(long seed) {

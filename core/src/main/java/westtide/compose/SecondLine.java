@@ -1,6 +1,7 @@
 package westtide.compose;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
@@ -59,24 +60,35 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
     return new Pattern.Written(bars, out);
   }
 
-  /** Eighths at which the lead is silent or holds, the freest first, in order of time. */
-  private static List<Integer> places(List<Note> lead, int ticks, Random random) {
-    List<Integer> free = new ArrayList<>();
-    for (int at = 0; at < ticks; at += STEP) {
+  /**
+   * The eighths of two bars at which the lead does not begin and is silent most often, in order of
+   * time.
+   */
+  private static List<Integer> places(List<Note> lead, int unit, Random random) {
+    List<Integer> all = new ArrayList<>();
+    for (int at = 0; at < unit; at += STEP) {
       int tick = at;
-      boolean struck = lead.stream().anyMatch(n -> Math.abs(n.start() - tick) < STEP);
-      if (!struck) {
-        free.add(at);
+      if (lead.stream().noneMatch(note -> Math.abs(note.start() - tick) < STEP)) {
+        all.add(at);
       }
     }
-    List<Integer> sounding = new ArrayList<>(free);
-    free.removeIf(at -> lead.stream().anyMatch(n -> n.start() < at && n.end() > at));
-    List<Integer> chosen = new ArrayList<>(free.size() >= 4 ? free : sounding);
-    while (chosen.size() > MOST) {
-      chosen.remove(random.nextInt(chosen.size()));
-    }
+    Collections.shuffle(all, random);
+    all.sort(Comparator.comparingLong(at -> busy(lead, at, unit)));
+    List<Integer> chosen = new ArrayList<>(all.subList(0, Math.min(MOST, all.size())));
     chosen.sort(Comparator.naturalOrder());
     return chosen;
+  }
+
+  /** How many notes of the lead sound, or are struck close by, at a place of any two bars. */
+  private static long busy(List<Note> lead, int at, int unit) {
+    return lead.stream()
+        .filter(
+            note -> {
+              int start = note.start() % unit;
+              boolean near = Math.abs(start - at) < STEP;
+              return near || start < at && start + note.ticks() > at;
+            })
+        .count();
   }
 
   private List<Note> laid(List<Integer> places, int from, int unit, int lowest, int end) {
@@ -125,8 +137,9 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
   }
 
   /**
-   * An answer: what the lead plays in every first bar of two, in the bar after it, an octave away
-   * and softer, its last note and those on beats on tones of the chord heard there.
+   * An answer: what the lead plays in every first bar of two, in the bar after it where the lead
+   * rests, an octave away and softer, its last note and those on beats on tones of the chord heard
+   * there.
    */
   public Pattern.Written answer(List<Note> lead, int bars) {
     int bar = meter.ticksPerBar();
@@ -140,7 +153,7 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
       for (int i = 0; i < called.size(); i++) {
         Note note = called.get(i);
         int start = note.start() + bar;
-        if (start < harmony.ticks() && !harmony.rests(start)) {
+        if (start < harmony.ticks() && !harmony.rests(start) && silent(lead, start)) {
           boolean heard = i + 1 == called.size() || start % Ticks.PER_QUARTER == 0;
           int key = Math.max(0, Math.min(127, note.key() + away));
           out.add(
@@ -153,6 +166,10 @@ public record SecondLine(Key key, Meter meter, Harmony harmony) {
       }
     }
     return new Pattern.Written(bars, out);
+  }
+
+  private static boolean silent(List<Note> lead, int tick) {
+    return lead.stream().noneMatch(note -> note.start() <= tick && note.end() > tick);
   }
 
   private static int toned(PlacedChord chord, int key) {

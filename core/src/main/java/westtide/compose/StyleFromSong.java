@@ -290,8 +290,7 @@ public final class StyleFromSong {
     for (PartId id : own.mixes().keySet()) {
       song.part(id).ifPresent(part -> mixes.put(id, MixHabit.of(part.mix())));
     }
-    return new EnsembleHabit(
-        members, mixes, own.returns(), own.timing(), song.master().gain(), song.master().glue());
+    return new EnsembleHabit(members, mixes, own.returns(), own.timing(), song.master());
   }
 
   private FormHabit form() {

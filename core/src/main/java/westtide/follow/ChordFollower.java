@@ -25,11 +25,12 @@ import westtide.theory.voicing.Voicing;
 
 /**
  * Plays whole chords, held or struck in a figure. A chord that no strike of the figure falls on is
- * struck when it begins, so that none is lost; a pushed one is struck early and held over its
- * written place.
+ * struck when it begins, so that none is lost, unless it begins in a rest of a figure of several
+ * bars or of the progression's own. A pushed chord is struck early and held over its written place.
  */
 final class ChordFollower {
   private static final int HELD_VELOCITY = 84;
+  private static final int BAR_STEPS = 16;
 
   private final FollowRule.Chords rule;
   private final Harmony harmony;
@@ -73,10 +74,19 @@ final class ChordFollower {
     if (chord.push() > 0) {
       pushFirst(strikes, chord);
     }
+    if (strikes.isEmpty() && rests(figure.get(), chord)) {
+      return List.of();
+    }
     if (strikes.isEmpty()) {
       return List.of(new Strike(chord.start(), chord.ticks(), Velocity.HIT, false));
     }
     return List.copyOf(strikes.values());
+  }
+
+  private boolean rests(Figure figure, PlacedChord chord) {
+    boolean meant = harmony.rhythm().isPresent() || figure.length() > BAR_STEPS;
+    int step = chord.start() / Ticks.PER_STEP % figure.length();
+    return meant && figure.text().charAt(step) == '.';
   }
 
   private static TreeMap<Integer, Strike> struck(Figure figure, PlacedChord chord) {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import westtide.song.Part;
 import westtide.song.SectionKind;
 import westtide.song.id.PartId;
+import westtide.song.mix.Master;
 
 /**
  * Who plays in a style beside the five parts every draft begins with, how all of them stand in the
@@ -20,19 +21,17 @@ import westtide.song.id.PartId;
  * @param returns what those do otherwise where a section returns, by occasion and part id
  * @param timing most milliseconds by which a played lane strays from its place; 0 where machines
  *     play
- * @param gain tenths of a dB by which the whole mix is raised towards −14 LUFS
- * @param glue how much of a gentle compressor holds it together, percent
+ * @param master what is done to all drums together and to the whole mix
  */
 public record EnsembleHabit(
     List<Member> members,
     Map<PartId, MixHabit> mixes,
     Map<String, Map<PartId, LevelPlan>> returns,
     int timing,
-    int gain,
-    int glue) {
+    Master master) {
   /** Nobody joins. */
   public static final EnsembleHabit NONE =
-      new EnsembleHabit(List.of(), Map.of(), Map.of(), 0, 0, 0);
+      new EnsembleHabit(List.of(), Map.of(), Map.of(), 0, Master.PLAIN);
 
   /** Copies everything, keeping the order. */
   public EnsembleHabit {

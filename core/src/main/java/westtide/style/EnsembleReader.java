@@ -13,6 +13,7 @@ import westtide.rhythm.Figure;
 import westtide.song.Arpeggio;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
+import westtide.song.mix.Master;
 import westtide.theory.voicing.ChordMember;
 
 /** Reads who plays in a style from its JSON document; whoever is not named does not play. */
@@ -29,8 +30,17 @@ final class EnsembleReader {
         map(json.path("mix"), PartId::of, EnsembleReader::mix),
         map(json.path("returns"), EnsembleReader::occasion, this::plans),
         json.path("timing").asInt(0),
+        master());
+  }
+
+  private Master master() {
+    return new Master(
         json.path("gain").asInt(0),
-        json.path("glue").asInt(0));
+        json.path("glue").asInt(0),
+        json.path("drumGlue").asInt(0),
+        json.path("drumAttack").asInt(0),
+        json.path("drumSustain").asInt(0),
+        json.path("target").asInt(0));
   }
 
   private EnsembleHabit.Member member(JsonNode node) {

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import westtide.song.Arpeggio;
+import westtide.song.mix.Master;
 import westtide.theory.voicing.ChordMember;
 
 /** Turns who plays in a style into the JSON that {@link EnsembleReader} reads. */
@@ -20,7 +21,10 @@ final class EnsembleWriter {
 
   ObjectNode write() {
     ObjectNode out = nodes.objectNode();
-    out.put("timing", ensemble.timing()).put("gain", ensemble.gain()).put("glue", ensemble.glue());
+    Master master = ensemble.master();
+    out.put("timing", ensemble.timing()).put("gain", master.gain()).put("glue", master.glue());
+    out.put("drumGlue", master.drumGlue()).put("drumAttack", master.drumAttack());
+    out.put("drumSustain", master.drumSustain()).put("target", master.target());
     ObjectNode mixes = out.putObject("mix");
     ensemble.mixes().forEach((part, mix) -> mixes.set(part.value(), mix(mix)));
     ObjectNode returns = out.putObject("returns");

@@ -186,7 +186,15 @@ final class StyleReader {
         node.path("nudge").asInt(0),
         node.path("pan").asInt(0),
         node.path("accents").asText(""),
-        node.path("answers").asBoolean(false));
+        node.path("answers").asBoolean(false),
+        node.path("enters").asInt(1),
+        pitches(node.path("pitches")));
+  }
+
+  private static List<Integer> pitches(JsonNode array) {
+    List<Integer> out = new ArrayList<>();
+    array.forEach(semitones -> out.add(semitones.asInt()));
+    return out;
   }
 
   private static Map<LaneId, String> fill(JsonNode node) {

@@ -124,7 +124,9 @@ final class StyleWriter {
               .put("nudge", lane.nudge())
               .put("pan", lane.pan())
               .put("accents", lane.accents())
-              .put("answers", lane.answers());
+              .put("answers", lane.answers())
+              .put("enters", lane.enters());
+          lane.pitches().forEach(node.withArray("pitches")::add);
           if (!why.apply(id).isEmpty()) {
             node.put("why", why.apply(id));
           }

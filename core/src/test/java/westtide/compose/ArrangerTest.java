@@ -20,8 +20,11 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
+import westtide.song.SectionWord;
 import westtide.song.Seed;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
+import westtide.song.mix.Curve;
 import westtide.style.EnsembleHabit;
 import westtide.style.Job;
 import westtide.style.Style;
@@ -165,5 +168,40 @@ class ArrangerTest {
     EnsembleHabit.Member saved = own.ensemble().members().get(0);
     assertThat(saved.id()).isEqualTo(first.id());
     assertThat(saved.mix().level()).isEqualTo(-77);
+  }
+
+  @Test
+  void aLaneThatEntersLaterIsSilentInTheFirstBarsOfTheFirstHook() {
+    Style style = Songs.book().get("bass-house");
+    assertThat(style.groove().lanes().get(DrumVoice.CLOSED_HAT.lane()).enters()).isEqualTo(5);
+    Song song = arranged(style, 2);
+    int hook = song.form().sections().indexOf(hook(song));
+    int start = song.form().startTick(hook, song.brief().meter());
+    List<Integer> bars =
+        Score.of(song).part(SongDraft.DRUMS).orElseThrow().notes().stream()
+            .filter(note -> note.of(DrumVoice.CLOSED_HAT) && note.written() >= start)
+            .map(note -> (note.written() - start) / song.brief().meter().ticksPerBar())
+            .toList();
+    assertThat(bars.get(0)).isEqualTo(4);
+  }
+
+  private static Section hook(Song song) {
+    return song.form().sections().stream()
+        .filter(section -> section.word().kind() == SectionKind.HOOK)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void buildsComeFromAfarAndOpen() {
+    Song song = arranged(Songs.book().get("future-bass"), 2);
+    List<Section> builds =
+        song.form().sections().stream().filter(s -> s.word() == SectionWord.BUILD).toList();
+    assertThat(builds).isNotEmpty();
+    for (Section build : builds) {
+      List<Curve> keys = build.curves().get(SongDraft.KEYS);
+      assertThat(keys).extracting(Curve::kind).contains(Curve.Kind.LEVEL);
+      assertThat(keys.get(0).shape().values()).containsExactly(-55, 30);
+    }
   }
 }

@@ -13,6 +13,21 @@ import java.util.concurrent.TimeUnit;
 final class Reference {
   private Reference() {}
 
+  /** Whether a program is on this machine; where tests are run for everybody it has to be. */
+  static boolean installed(String program) throws InterruptedException {
+    try {
+      Process process =
+          new ProcessBuilder(program, "-version")
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .start();
+      return process.waitFor() == 0;
+    } catch (IOException missing) {
+      assertThat(System.getenv("CI")).as("CI installs " + program).isNull();
+      return false;
+    }
+  }
+
   /** What a program prints about a folder of drafts. */
   static JsonNode run(String program, Path folder) throws IOException, InterruptedException {
     Process process =

@@ -73,6 +73,34 @@ class StyleBookTest {
     assertThat(BOOK.get(style).groove().lanes().get(of).texts().get(0)).startsWith(steps);
   }
 
+  /** A lane of no whole bars would drift against the others, which none of these means. */
+  @Test
+  void lanesAndFillsCloseTheirBars() {
+    for (Style style : BOOK.styles()) {
+      style
+          .groove()
+          .lanes()
+          .forEach(
+              (id, lane) ->
+                  lane.texts()
+                      .forEach(
+                          text ->
+                              assertThat(StepLane.parse(text).length() % 16)
+                                  .as(style.id() + " " + id + " " + text)
+                                  .isZero()));
+      style
+          .groove()
+          .fills()
+          .forEach(
+              fill ->
+                  fill.forEach(
+                      (id, text) ->
+                          assertThat(StepLane.parse(text).length())
+                              .as(style.id() + " fill " + id)
+                              .isEqualTo(16)));
+    }
+  }
+
   @Test
   void everyLineOfTheBookIsUnderstood() {
     for (Style style : BOOK.styles()) {

@@ -10,7 +10,13 @@ import westtide.song.Song;
 /** The songs that ship with the product: music for an invented radio serial on a tidal island. */
 public final class DemoSongs {
   private static final List<String> NAMES =
-      List.of("lamp-room-confession", "ferry-without-passengers", "letters-in-the-salt");
+      List.of(
+          "lamp-room-confession",
+          "ferry-without-passengers",
+          "letters-in-the-salt",
+          "salt-market-sunrise",
+          "breakwater-alarm",
+          "kettle-on-pier-nine");
 
   private DemoSongs() {}
 

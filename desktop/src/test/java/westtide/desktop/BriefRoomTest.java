@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
+import westtide.song.Role;
 import westtide.song.Song;
 import westtide.theory.Key;
 import westtide.theory.Scale;
@@ -88,5 +89,46 @@ class BriefRoomTest extends TrapSongTest {
     assertThat(shell.play().trying()).isFalse();
     press("#undo");
     assertThat(song()).isEqualTo(kept);
+  }
+
+  @Test
+  void threeTakesOfOnePartLeaveTheOthersAlone() {
+    Song before = song();
+    press("#open-drafts");
+    waitFor(() -> !told("#draft-facts-3").isEmpty());
+    press("#drafts-of-one-part");
+    waitFor(() -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
+    choose("#drafts-part", "Drums");
+    waitFor(() -> told("#draft-facts-1").contains("Drums"));
+    assertHas(words("#draft-words-1"), "kick");
+    press("#draft-hear-1");
+    waitFor(() -> shell.play().trying());
+    press("#draft-take-2");
+    waitFor(() -> song() != before);
+    assertThat(song().parts(Role.LINE)).isEqualTo(before.parts(Role.LINE));
+    assertThat(song().form()).isEqualTo(before.form());
+    assertThat(song().parts(Role.DRUMS)).isNotEqualTo(before.parts(Role.DRUMS));
+    press("#undo");
+    assertThat(song()).isEqualTo(before);
+  }
+
+  private String told(String query) {
+    return lookup(query).tryQuery().isPresent() ? words(query) : "";
+  }
+
+  @Test
+  void threeTakesOfOneSectionLeaveTheOthersAlone() {
+    Song before = song();
+    press("#open-drafts");
+    waitFor(() -> !told("#draft-facts-3").isEmpty());
+    press("#drafts-of-one-section");
+    waitFor(() -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
+    press("#draft-take-1");
+    waitFor(() -> song() != before);
+    int place = shell.open().section();
+    for (int i = 0; i < before.form().sections().size(); i++) {
+      boolean same = song().form().sections().get(i).equals(before.form().sections().get(i));
+      assertThat(same).as("section " + (i + 1)).isEqualTo(i != place);
+    }
   }
 }

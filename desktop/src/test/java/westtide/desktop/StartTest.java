@@ -12,6 +12,11 @@ import westtide.file.FileNames;
 import westtide.file.MidiFile;
 import westtide.file.SongFile;
 import westtide.score.Score;
+import westtide.song.Level;
+import westtide.song.Section;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.id.PartId;
 
 class StartTest extends WindowTest {
   @Test
@@ -49,7 +54,30 @@ class StartTest extends WindowTest {
     assertThat(
             DemoSongs.all().stream()
                 .map(s -> s.brief().style() + " " + s.brief().tempo() + " " + s.brief().key()))
-        .containsExactly("trap 146 F♯ minor", "house 121 A dorian", "boom-bap 88 D minor");
+        .containsExactly(
+            "trap 146 F♯ minor",
+            "house 121 A dorian",
+            "boom-bap 88 D minor",
+            "amapiano 110 G minor",
+            "drill 143 E harmonic minor",
+            "lo-fi 73 F major");
+  }
+
+  @Test
+  void demoSongsAreArrangementsWithEverybodyInTheLastHook() {
+    for (Song demo : DemoSongs.all()) {
+      assertThat(demo.parts().size()).as(demo.title()).isBetween(8, 12);
+      int last = demo.form().last(SectionKind.HOOK).orElseThrow();
+      long playing =
+          demo.parts().stream()
+              .filter(part -> plays(demo.form().sections().get(last), part.id()))
+              .count();
+      assertThat(playing).as(demo.title()).isGreaterThanOrEqualTo(7);
+    }
+  }
+
+  private static boolean plays(Section section, PartId part) {
+    return section.cells(part).stream().anyMatch(cell -> cell.level() != Level.OUT);
   }
 
   @Test

@@ -116,9 +116,20 @@ public final class GrooveDraft {
         lane.accents().isEmpty() ? Optional.empty() : Optional.of(StepLane.parse(lane.accents()));
     LaneFeel feel = LaneFeel.PLAIN.withNudge(lane.nudge()).withVelocity(habit.schools().vary());
     DrumLane drawn =
-        DrumLane.of(id, steps).withGrid(lane.grid()).withAccents(accents).withFeel(feel);
+        DrumLane.of(id, pitched(steps, lane.pitches()))
+            .withGrid(lane.grid())
+            .withAccents(accents)
+            .withFeel(feel);
     boolean full = id.voice() == DrumVoice.KICK && habit.schools().full();
     return full ? KickVelocity.of(drawn, false) : drawn;
+  }
+
+  private static StepLane pitched(StepLane steps, List<Integer> pitches) {
+    StepLane out = steps;
+    for (int i = 0; i < steps.hits().size() && !pitches.isEmpty(); i++) {
+      out = out.with(steps.hits().get(i).withPitch(pitches.get(i % pitches.size())));
+    }
+    return out;
   }
 
   private Pattern.Drums thin(Pattern.Drums main) {

@@ -12,8 +12,8 @@ public final class Limiter {
   private static final double RELEASE_MILLIS = 90;
   private static final int MOST_FRAMES = 1024;
 
-  /** What a gain that moves may add between samples, in dB. */
-  private static final double MARGIN_DB = 0.08;
+  /** What a gain that moves may add between samples, and an interpolator may miss, in dB. */
+  private static final double MARGIN_DB = 0.3;
 
   private final float ceiling;
   private final TruePeak truePeak = new TruePeak(MOST_FRAMES);

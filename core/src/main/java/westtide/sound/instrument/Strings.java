@@ -71,9 +71,9 @@ final class Strings {
     double[] line = drawn(strike, whole, pluck);
     double pass = allPass(period - whole, turn);
     double keep = Math.pow(10, -3 * 1000 / (strike.hertz() * decay));
-    double before = 0;
-    double passed = 0;
-    double entered = 0;
+    double before = line[whole - 1];
+    double entered = keep * before;
+    double passed = entered;
     for (int i = 0, at = 0; i < sample.wave.length; i++) {
       double out = line[at];
       double damped = keep * ((1 - damping) * out + damping * before);
@@ -92,7 +92,10 @@ final class Strings {
     return Math.sin((1 - samples) * turn / 2) / Math.sin((1 + samples) * turn / 2);
   }
 
-  /** The string drawn aside at one place, and the noise of the finger; without a constant part. */
+  /**
+   * The string drawn aside at one place, and the noise of the finger; without a constant part. Its
+   * end goes over into its beginning, since it is heard round and round.
+   */
   private static double[] drawn(Strike strike, int length, Pluck pluck) {
     double[] line = new double[length];
     Noise noise = new Noise(strike.seed(181));
@@ -101,10 +104,14 @@ final class Strings {
     double place = strike.about(pluck.place(), 0.25, 1);
     int peak = Math.max(1, (int) (place * length));
     double rough = pluck.noise() * (0.4 + strike.force());
+    double[] drawn = new double[length];
+    for (int i = 0; i < length; i++) {
+      double aside = i < peak ? i / (double) peak : (length - i) / (double) (length - peak);
+      drawn[i] = 1.3 * (aside - 0.5) + rough * noise.next();
+    }
     for (int lap = 0; lap < 2; lap++) {
       for (int i = 0; i < length; i++) {
-        double drawn = i < peak ? i / (double) peak : (length - i) / (double) (length - peak);
-        line[i] = soft.low(1.3 * (drawn - 0.5) + rough * noise.next());
+        line[i] = soft.low(drawn[i]);
       }
     }
     double sum = 0;

@@ -21,6 +21,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
+import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.song.Brief;
@@ -98,8 +99,15 @@ public final class BriefRoom implements Room {
         faster("faster", "One BPM faster", 1000).withKeys("Alt+UP"),
         faster("slower", "One BPM slower", -1000).withKeys("Alt+DOWN"),
         Command.of("take-all", "New draft of the whole song", this::newTake),
+        Command.of("three-drafts", "Three drafts of the whole song, to hear in turn", this::drafts),
         Command.of(
-            "three-drafts", "Three drafts of the whole song, to hear in turn", this::drafts));
+            "part-takes",
+            "Three takes of the chosen part, to hear in turn",
+            () -> DraftsPanel.open(desk, DraftsPanel.Of.PART)),
+        Command.of(
+            "section-takes",
+            "Three takes of the chosen section, to hear in turn",
+            () -> DraftsPanel.open(desk, DraftsPanel.Of.SECTION)));
   }
 
   @Override
@@ -147,7 +155,7 @@ public final class BriefRoom implements Room {
 
   /** Opens three drafts to choose from. */
   public void drafts() {
-    desk.panels().open(new DraftsPanel(desk, desk.panels()::close));
+    DraftsPanel.open(desk, DraftsPanel.Of.SONG);
   }
 
   /** Opens the calculators. */
@@ -239,7 +247,8 @@ public final class BriefRoom implements Room {
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
     Button drafts = Controls.action("open-drafts", "three drafts", this::drafts);
     Controls.explained(
-        drafts, "Three arrangements to hear in turn; chords, drums, lines or form can stay");
+        drafts,
+        "Three arrangements, or takes of one part or section, to hear in turn before one is taken");
     Button bench = Controls.action("open-bench", "calculators", this::bench);
     Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
     Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);

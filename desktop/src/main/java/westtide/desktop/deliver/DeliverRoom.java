@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -33,6 +34,8 @@ import westtide.score.ScoredPart;
  */
 public final class DeliverRoom implements Room {
   private final Desk desk;
+  private static final double BETWEEN = 10;
+
   private final VBox sheet = new VBox();
   private final TypedLine folder =
       new TypedLine("deliver-folder", "folder to write into", this::takeFolder);
@@ -140,15 +143,20 @@ public final class DeliverRoom implements Room {
     parts.setHgap(22);
     parts.setVgap(3);
     summary.setId("deliver-summary");
-    sheet
-        .getChildren()
-        .addAll(
-            Controls.title("Deliver"),
+    VBox body =
+        Controls.column(
+            BETWEEN,
             Controls.row(10, Controls.label("into the folder"), folder),
             midi(),
             sound,
             Controls.label("The same from the command line, once the song is saved", "small"),
             Controls.row(8, command, Controls.action("copy-command", "copy", this::copyCommand)));
+    body.setPadding(new Insets(0, 12, 0, 0));
+    ScrollPane all = new ScrollPane(body);
+    all.setFitToWidth(true);
+    all.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(all, Priority.ALWAYS);
+    sheet.getChildren().addAll(Controls.title("Deliver"), all);
   }
 
   private Node midi() {

@@ -14,6 +14,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.Desk;
+import westtide.desktop.room.DraftsPanel;
 import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -87,6 +88,12 @@ final class SectionPage implements Page<FormScene> {
                 Controls.action("section-before", "add before", () -> add(0)),
                 Controls.action("section-add", "add after", () -> add(1)),
                 Controls.action("section-remove", "delete section", this::remove),
+                Controls.explained(
+                    Controls.action(
+                        "section-takes",
+                        "three takes",
+                        () -> DraftsPanel.open(desk, DraftsPanel.Of.SECTION)),
+                    "Other players and patterns for this section, heard in turn"),
                 does(
                     "section-repeat",
                     "repeat it",

@@ -114,11 +114,19 @@ public final class PartPanel extends VBox {
                 Controls.action("part-down", "▼ later", () -> move(1)),
                 Controls.spring(),
                 Controls.explained(
+                    Controls.action("part-takes", "three takes", this::takes),
+                    "Other music for this part in the style, heard in turn before one is taken"),
+                Controls.explained(
                     Controls.action("part-duplicate", "duplicate", this::duplicate),
                     "A copy that goes its own way"),
                 remove),
             Controls.row(10, Controls.primary("part-done", "done", desk.panels()::close)));
     show();
+  }
+
+  private void takes() {
+    desk.open().select(part());
+    DraftsPanel.open(desk, DraftsPanel.Of.PART);
   }
 
   private void buildPitched() {

@@ -1,0 +1,175 @@
+package westtide.drafts;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import westtide.Songs;
+import westtide.compose.Arranger;
+import westtide.compose.SongDraft;
+import westtide.heard.Report;
+import westtide.heard.SummedStems;
+import westtide.score.Score;
+import westtide.song.Form;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.song.Song;
+import westtide.song.id.PartId;
+import westtide.sound.Mixdown;
+import westtide.style.EnsembleHabit;
+import westtide.style.Style;
+
+/**
+ * How drafts are mixed, measured from their sound by {@code measure-mix.py}, which has Debian's
+ * ffmpeg read loudness (EBU R 128) and shares nothing with the application. The limits are common
+ * practice as the product promises it. {@code ./west-tide measure} takes more seeds a style and
+ * writes docs/drafts.md.
+ */
+class DraftMixesTest {
+  private static final ObjectMapper JSON = new ObjectMapper();
+  private static final int RATE = 48_000;
+  private static final int ENOUGH = 3;
+  private static final String HEADER =
+      "| style | LUFS | dBTP | range LU | lead over chords LU | intro under hook LU |"
+          + " verse under hook LU | build rises LU |";
+
+  @TempDir Path folder;
+
+  /** What one style's drafts measured, by name, in the order of seeds. */
+  private record Figures(Map<String, List<Double>> found) {
+    void add(JsonNode measured) {
+      measured
+          .properties()
+          .forEach(
+              one ->
+                  found
+                      .computeIfAbsent(one.getKey(), name -> new ArrayList<>())
+                      .add(one.getValue().asDouble()));
+    }
+
+    boolean has(String name) {
+      return found.containsKey(name);
+    }
+
+    double least(String name) {
+      return found.get(name).stream().mapToDouble(x -> x).min().orElseThrow();
+    }
+
+    double most(String name) {
+      return found.get(name).stream().mapToDouble(x -> x).max().orElseThrow();
+    }
+
+    double middle(String name) {
+      List<Double> sorted = found.get(name).stream().sorted().toList();
+      return sorted.get(sorted.size() / 2);
+    }
+
+    /** The middle one, and from which to which. */
+    String words(String name) {
+      return !has(name)
+          ? "–"
+          : String.format(
+              Locale.ROOT, "%.1f (%.1f to %.1f)", middle(name), least(name), most(name));
+    }
+  }
+
+  @Test
+  void draftsStandInTheMixOfTheirStyle() throws Exception {
+    assumeTrue(
+        Reference.installed("ffmpeg"), "ffmpeg is not installed; its reading is passed over");
+    int seeds = Integer.getInteger("mixes.seeds", 1);
+    List<String> rows = new ArrayList<>();
+    Map<String, Figures> all = new HashMap<>();
+    for (Style style : Songs.book().styles()) {
+      Figures figures = new Figures(new HashMap<>());
+      for (long seed = 1; seed <= seeds; seed++) {
+        write(Arranger.arranged(SongDraft.in(style).withSeed(seed)));
+        figures.add(Reference.run("measure-mix.py", folder));
+      }
+      rows.add(row(style, figures));
+      all.put(style.id(), figures);
+    }
+    rows.forEach(System.out::println);
+    Report.table("drafts.report", HEADER, rows);
+    all.forEach((style, figures) -> holds(style, figures, seeds));
+  }
+
+  private static void holds(String style, Figures found, int seeds) {
+    assertThat(found.least("loudness")).as("softest of " + style).isGreaterThanOrEqualTo(-15);
+    assertThat(found.most("loudness")).as("loudest of " + style).isLessThanOrEqualTo(-13);
+    assertThat(found.most("peak")).as("true peak of " + style).isLessThanOrEqualTo(-1);
+    if (found.has("intro")) {
+      assertThat(found.middle("intro")).as("intro of " + style).isLessThanOrEqualTo(9);
+    }
+    if (found.has("rise")) {
+      assertThat(found.least("rise")).as("builds of " + style).isGreaterThanOrEqualTo(2);
+    }
+    if (seeds >= ENOUGH) {
+      assertThat(found.middle("lead")).as("lead of " + style).isBetween(3.0, 6.0);
+      assertThat(found.middle("verse")).as("verses of " + style).isBetween(3.0, 6.0);
+      assertThat(found.middle("range")).as("range of " + style).isBetween(5.0, 9.0);
+    }
+  }
+
+  private static String row(Style style, Figures f) {
+    return String.format(
+        Locale.ROOT,
+        "| %s | %s | %.1f | %s | %s | %s | %s | %s |",
+        style.id(),
+        f.words("loudness"),
+        f.most("peak"),
+        f.words("range"),
+        f.words("lead"),
+        f.words("intro"),
+        f.words("verse"),
+        f.words("rise"));
+  }
+
+  private void write(Song song) throws IOException {
+    Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
+    int frames = (int) mixdown.frames();
+    SummedStems mix = new SummedStems(frames);
+    mixdown.mix(mix.one(), Mixdown.Watch.NOBODY);
+    mix.write(folder.resolve("mix.f32"));
+    SummedStems lead = new SummedStems(frames);
+    SummedStems chords = new SummedStems(frames);
+    Map<PartId, Mixdown.Sink> stems = new HashMap<>();
+    stems.put(SongDraft.LEAD, lead.one());
+    song.parts(Role.CHORDS).forEach(part -> stems.put(part.id(), chords.one()));
+    mixdown.stems(stems, Mixdown.Watch.NOBODY);
+    lead.write(folder.resolve("lead.f32"));
+    chords.write(folder.resolve("chords.f32"));
+    JSON.writeValue(folder.resolve("facts.json").toFile(), facts(song));
+  }
+
+  private static ObjectNode facts(Song song) {
+    ObjectNode facts = JSON.createObjectNode();
+    Form form = song.form();
+    double tick = song.brief().tempo().millis(1) / 1000;
+    facts.put("bar", tick * song.brief().meter().ticksPerBar());
+    ArrayNode sections = facts.putArray("sections");
+    for (int i = 0; i < form.sections().size(); i++) {
+      Section section = form.sections().get(i);
+      double start = tick * form.startTick(i, song.brief().meter());
+      sections
+          .addObject()
+          .put("kind", EnsembleHabit.word(section.word().kind()))
+          .put("word", section.word().toString())
+          .put("start", start)
+          .put("end", start + tick * section.ticks(song.brief().meter()));
+    }
+    return facts;
+  }
+}

@@ -1,0 +1,316 @@
+package westtide.desktop.room;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.IntStream;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.VBox;
+import westtide.compose.DraftWords;
+import westtide.compose.Redraft;
+import westtide.compose.Retake;
+import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
+import westtide.desktop.kit.Controls;
+import westtide.desktop.play.PlayDesk;
+import westtide.rhythm.Meter;
+import westtide.song.Form;
+import westtide.song.Level;
+import westtide.song.Part;
+import westtide.song.SectionKind;
+import westtide.song.Song;
+import westtide.song.chord.ChordLine;
+import westtide.song.edit.Edit;
+import westtide.song.id.SectionId;
+
+/**
+ * Three drafts of the whole song, of one part or of one section, heard in turn before one is taken.
+ * What is not drawn anew stays.
+ */
+public final class DraftsPanel extends VBox {
+  private static final int COUNT = 3;
+
+  /** So that the panel does not move under the pointer when the takes arrive. */
+  private static final double TAKES_HEIGHT = 220;
+
+  /** What is drawn anew. */
+  public enum Of {
+    SONG("the whole song"),
+    PART("one part"),
+    SECTION("one section");
+
+    private final String title;
+
+    Of(String title) {
+      this.title = title;
+    }
+
+    @Override
+    public String toString() {
+      return title;
+    }
+  }
+
+  private final Desk desk;
+  private final Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
+  private final Chips<Of> scopes = new Chips<>("drafts-of-", Of::toString, this::turnTo);
+  private final Label words = Controls.wrapped("", "small");
+  private final VBox choice = Controls.column(4);
+  private final VBox takes = Controls.column(8);
+  private final Label state = Controls.label("", "small");
+  private final Chooser<Part> parts =
+      new Chooser<>("drafts-part", "the part drawn anew", List.of(), Part::name, this::choose);
+  private final Chooser<Integer> sections =
+      new Chooser<>(
+          "drafts-section",
+          "the section drawn anew",
+          List.of(),
+          place -> form().label(place),
+          this::choose);
+  private Of of;
+  private long seed;
+
+  private DraftsPanel(Desk desk, Of of) {
+    this.desk = desk;
+    this.of = of;
+    this.seed = desk.open().song().seed();
+    setId("drafts-panel");
+    getStyleClass().add("card");
+    setSpacing(10);
+    setPrefWidth(760);
+    state.setId("drafts-state");
+    takes.setMinHeight(TAKES_HEIGHT);
+    offer();
+    getChildren()
+        .addAll(
+            Controls.title("Three drafts"),
+            Controls.row(8, Controls.whole(Controls.label("draw anew", "small")), scopes),
+            words,
+            choice,
+            takes,
+            Controls.row(
+                8,
+                Controls.action("drafts-more", "three others", this::draw),
+                state,
+                Controls.spring(),
+                Controls.primary("drafts-close", "keep the open song", this::leave)));
+    turnTo(of);
+  }
+
+  /** Opens it over the window. */
+  public static void open(Desk desk, Of of) {
+    desk.panels().open(new DraftsPanel(desk, of));
+  }
+
+  private Form form() {
+    return desk.open().song().form();
+  }
+
+  private void offer() {
+    List<Part> drawn = retake().parts();
+    Part chosen = drawn.contains(desk.open().part()) ? desk.open().part() : drawn.get(0);
+    parts.display(drawn, chosen);
+    sections.display(
+        IntStream.range(0, form().sections().size()).boxed().toList(), desk.open().section());
+  }
+
+  private Retake retake() {
+    Song open = desk.open().song();
+    return new Retake(open, desk.open().book().find(open.brief().style()).orElseThrow());
+  }
+
+  private void turnTo(Of wanted) {
+    of = wanted;
+    scopes.show(List.of(Of.values()), of);
+    words.setText(
+        switch (of) {
+          case SONG ->
+              "Each is a whole arrangement in the style, from a seed of its own. Hear their hooks in"
+                  + " turn; taking one is one step to undo.";
+          case PART ->
+              "Each is other music for this part over the same chords; its instrument, its level and"
+                  + " where it plays stay.";
+          case SECTION ->
+              "Each has other music and other players in this section, the same chords and marks; the other"
+                  + " sections stay.";
+        });
+    choice.getChildren().setAll(chooser());
+    draw();
+  }
+
+  private Node chooser() {
+    return switch (of) {
+      case SONG -> keeps();
+      case PART -> parts;
+      case SECTION -> sections;
+    };
+  }
+
+  private FlowPane keeps() {
+    FlowPane row = Controls.flow(Controls.whole(Controls.label("what stays", "small")));
+    row.setHgap(12);
+    for (Redraft.Keep keep : Redraft.Keep.values()) {
+      CheckBox box = new CheckBox(keep.toString());
+      box.setId("keep-" + keep.name().toLowerCase());
+      box.setSelected(kept.contains(keep));
+      box.setOnAction(event -> keep(keep, box.isSelected()));
+      row.getChildren().add(box);
+    }
+    return row;
+  }
+
+  private void keep(Redraft.Keep keep, boolean stays) {
+    if (stays) {
+      kept.add(keep);
+    } else {
+      kept.remove(keep);
+    }
+    drawAgain();
+  }
+
+  private void choose(Object chosen) {
+    drawAgain();
+  }
+
+  private void drawAgain() {
+    seed -= COUNT;
+    draw();
+  }
+
+  private void draw() {
+    Retake retake = retake();
+    Of now = of;
+    Set<Redraft.Keep> stays = Set.copyOf(kept);
+    Part part = parts.value();
+    SectionId section = form().id(sections.value());
+    long after = seed;
+    seed += COUNT;
+    state.setText("drawing …");
+    desk.compute(
+        () -> {
+          List<Song> out = new ArrayList<>();
+          for (long from = after + 1; from <= after + COUNT; from++) {
+            out.add(
+                switch (now) {
+                  case SONG -> new Redraft(retake.song(), retake.style(), stays).take(from);
+                  case PART -> retake.part(part.id(), from);
+                  case SECTION -> retake.section(section, from);
+                });
+          }
+          return out;
+        },
+        drawn -> show(drawn, after + 1));
+  }
+
+  private void show(List<Song> drawn, long first) {
+    takes.getChildren().clear();
+    for (int i = 0; i < drawn.size(); i++) {
+      takes.getChildren().add(row(drawn.get(i), i + 1, first + i));
+    }
+    state.setText("");
+  }
+
+  private VBox row(Song take, int number, long from) {
+    Label head = Controls.wrapped(number + "  ·  seed " + from + facts(take));
+    head.setId("draft-facts-" + number);
+    Label other = Controls.wrapped(described(take), "small");
+    other.setId("draft-words-" + number);
+    VBox row =
+        Controls.column(
+            3,
+            Controls.row(
+                8,
+                head,
+                Controls.spring(),
+                Controls.action("draft-hear-" + number, "hear", () -> hear(take)),
+                Controls.action("draft-take-" + number, "take it", () -> take(take))),
+            other);
+    row.getStyleClass().add("finding");
+    return row;
+  }
+
+  private String facts(Song take) {
+    return switch (of) {
+      case SONG -> songFacts(take);
+      case PART -> "  ·  " + parts.value().name();
+      case SECTION -> "  ·  " + form().label(sections.value());
+    };
+  }
+
+  private static String songFacts(Song take) {
+    ChordLine line = ChordLine.in(take.brief().key(), take.brief().meter());
+    return "  ·  "
+        + take.brief().key()
+        + "  ·  "
+        + take.brief().tempo()
+        + " BPM  ·  "
+        + take.parts().size()
+        + " parts  ·  "
+        + take.form().bars()
+        + " bars  ·  "
+        + line.format(take.progressions().get(0));
+  }
+
+  private String described(Song take) {
+    return switch (of) {
+      case SONG -> String.join(" · ", DraftWords.of(take));
+      case PART -> DraftWords.of(take, parts.value().id());
+      case SECTION -> DraftWords.of(take, form().id(sections.value()));
+    };
+  }
+
+  /** The section that tells most, round and round. */
+  private void hear(Song take) {
+    Meter meter = take.brief().meter();
+    int place =
+        switch (of) {
+          case SONG -> firstHook(take);
+          case PART -> firstWith(take);
+          case SECTION -> sections.value();
+        };
+    int from = take.form().startTick(place, meter);
+    int to = from + take.form().sections().get(place).ticks(meter);
+    desk.play().tryOut(now -> take, new PlayDesk.Range(from, to));
+  }
+
+  private static int firstHook(Song take) {
+    int hook = 0;
+    while (hook < take.form().sections().size() - 1
+        && take.form().sections().get(hook).word().kind() != SectionKind.HOOK) {
+      hook++;
+    }
+    return hook;
+  }
+
+  /** The first section in which the part plays from the start, else the first hook. */
+  private int firstWith(Song take) {
+    for (int i = 0; i < take.form().sections().size(); i++) {
+      if (take.form().sections().get(i).cell(parts.value().id(), 0).level() != Level.OUT) {
+        return i;
+      }
+    }
+    return firstHook(take);
+  }
+
+  private void take(Song take) {
+    String name =
+        switch (of) {
+          case SONG -> "New draft";
+          case PART -> "New take of " + parts.value().name();
+          case SECTION -> "New take of " + form().label(sections.value());
+        };
+    leave();
+    desk.apply(Edit.of(name, song -> take));
+  }
+
+  private void leave() {
+    if (desk.play().trying()) {
+      desk.play().stop();
+    }
+    desk.panels().close();
+  }
+}
