@@ -158,7 +158,17 @@ final class NewCommand implements Callable<Integer> {
     }
     Arranger arranger = new Arranger(draft.style(), draft.seed());
     arranger = lanes.isEmpty() ? arranger : arranger.keeping(SongDraft.DRUMS);
-    return arranger.arrange(grooved(song(draft.drawn())));
+    return arranger.arrange(withLinesToHear(grooved(song(draft.drawn()))));
+  }
+
+  /** The draft with the lines typed for parts it has, so that whoever joins hears them. */
+  private Song withLinesToHear(Song drafted) {
+    Song song = drafted;
+    for (String text : lines) {
+      TypedPart line = new TypedPart(text);
+      song = line.isIn(song) ? line.lineInto(song) : song;
+    }
+    return song;
   }
 
   private Song song(SongDraft draft) {

@@ -30,6 +30,12 @@ final class TypedPart {
     this.text = typed.substring(colon + 1);
   }
 
+  /** Whether a song has a part of that name. */
+  boolean isIn(Song song) {
+    return song.parts().stream()
+        .anyMatch(own -> own.name().equalsIgnoreCase(part) || own.id().value().equals(part));
+  }
+
   /** The song with the text, in degrees of the key, in its hooks. */
   Song lineInto(Song song) {
     return written(song, TypedLines.line(song, part, text));

@@ -387,4 +387,22 @@ class MainTest {
     assertOneSentence(run("new", "--style", "trap", word, text, "-o", song.toString()), sentence);
     assertThat(song).doesNotExist();
   }
+
+  @Test
+  void theCounterLineHearsTheLeadThatIsTyped() throws Exception {
+    List<String> early = counter("Bell: 5 - b6 5 . . . . . . . . . . . .");
+    List<String> late = counter("Bell: . . . . . . . . . . . . 5 - b6 5");
+    assertThat(early).isNotEmpty().isNotEqualTo(late);
+    assertThat(early).allMatch(note -> !note.contains(".1.0 "));
+  }
+
+  private List<String> counter(String line) throws Exception {
+    Path song = folder.resolve("heard.tide");
+    Result made =
+        run("new", "--style", "trap", "--seed", "4", "--line", line, "-o", song.toString());
+    assertThat(made.status()).as(made.err()).isZero();
+    JsonNode notes =
+        new ObjectMapper().readTree(run("show", song.toString(), "--json", "--notes").out());
+    return notesOf(notes, "Counter flute");
+  }
 }

@@ -8,13 +8,16 @@ import java.util.Optional;
 import java.util.Random;
 import westtide.compose.groove.GrooveDraft;
 import westtide.follow.Harmony;
+import westtide.song.Cell;
 import westtide.song.FollowRule;
+import westtide.song.Level;
 import westtide.song.LineFit;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.SectionKind;
 import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
@@ -143,16 +146,32 @@ final class EnsembleParts {
     int bars = Math.max(SHORTEST_LINE, lead.bars());
     Harmony harmony = Harmony.of(progression, bars, song.brief());
     SecondLine second = new SecondLine(song.brief().key(), song.brief().meter(), harmony);
+    List<Note> heard = goingOn(lead, bars);
     Pattern.Written line =
         switch (beside.kind()) {
-          case COUNTER -> second.counter(lead.notes(), bars, own);
-          case ANSWER -> second.answer(lead.notes(), bars);
+          case COUNTER -> second.counter(heard, bars, own);
+          case ANSWER -> second.answer(heard, bars);
           case GHOST -> second.ghost(bars);
           case STABS -> second.stabs(bars);
           case RIFF -> second.riff(style.lead(), bars, own);
         };
     List<Note> placed = moved(line.notes(), 12 * beside.octaves());
     return line.withNotes(withoutRubs(placed, harmony));
+  }
+
+  /** The notes of a line that is played again and again for so many bars. */
+  private List<Note> goingOn(Pattern.Written line, int bars) {
+    int bar = song.brief().meter().ticksPerBar();
+    List<Note> out = new ArrayList<>();
+    for (int from = 0; from < bars; from += line.bars()) {
+      for (Note note : line.notes()) {
+        int start = note.start() + from * bar;
+        if (start < bars * bar) {
+          out.add(note.withStart(start));
+        }
+      }
+    }
+    return out;
   }
 
   /** Notes that would rub a semitone above a chord fall into its tone. */
@@ -193,9 +212,18 @@ final class EnsembleParts {
     return out.toString();
   }
 
+  /** What the lead plays in the first hook it is in. */
   private Pattern.Written lead() {
+    String played =
+        song.form().sections().stream()
+            .filter(section -> section.word().kind() == SectionKind.HOOK)
+            .flatMap(section -> section.cells(SongDraft.LEAD).stream())
+            .filter(cell -> cell.level() != Level.OUT)
+            .map(Cell::pattern)
+            .findFirst()
+            .orElse(SongDraft.MAIN);
     return song.part(SongDraft.LEAD)
-        .map(part -> part.pattern(SongDraft.MAIN).pattern())
+        .map(part -> part.pattern(played).pattern())
         .filter(Pattern.Written.class::isInstance)
         .map(Pattern.Written.class::cast)
         .orElse(new Pattern.Written(SHORTEST_LINE, List.of()));

@@ -22,6 +22,7 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.song.id.PartId;
 
 /**
@@ -115,6 +116,11 @@ record HeardDraft(Song song, Score score) {
   List<ScoredNote> usual(PartId id) {
     List<ScoredNote> full = full(id);
     return full.isEmpty() ? notes(id) : full;
+  }
+
+  /** Strokes of one drum of the first drum part in sections where all play. */
+  List<ScoredNote> drum(DrumVoice voice) {
+    return full(SongDraft.DRUMS).stream().filter(note -> note.of(voice)).toList();
   }
 
   private static int step(ScoredNote note) {

@@ -35,6 +35,7 @@ import westtide.score.ScoredPart;
 public final class DeliverRoom implements Room {
   private final Desk desk;
   private static final double BETWEEN = 10;
+  private static final int ACROSS = 3;
 
   private final VBox sheet = new VBox();
   private final TypedLine folder =
@@ -176,7 +177,7 @@ public final class DeliverRoom implements Room {
             whole,
             facts,
             summary,
-            scrolling(parts));
+            parts);
     box.getStyleClass().add("finding");
     box.setPadding(new javafx.geometry.Insets(12, 16, 12, 16));
     return box;
@@ -184,25 +185,17 @@ public final class DeliverRoom implements Room {
 
   private void showParts(SongView view) {
     parts.getChildren().clear();
-    int row = 0;
-    for (ScoredPart part : view.score().parts()) {
+    List<ScoredPart> all = view.score().parts();
+    for (int i = 0; i < all.size(); i++) {
+      ScoredPart part = all.get(i);
       boolean plays = !part.notes().isEmpty();
-      String name =
+      String file =
           plays ? FileNames.midi(view.song(), part.part()) : "not written, it plays nothing";
-      parts.add(whole(part.part().name(), "strong"), 0, row);
-      parts.add(whole(part.notes().size() + " notes", "plain"), 1, row);
-      parts.add(Controls.label(name, plays ? "plain" : "small"), 2, row);
-      row++;
+      Label name = Controls.explained(whole(part.part().name(), "strong"), file);
+      String notes = plays ? part.notes().size() + " notes" : "silent, not written";
+      parts.add(name, 2 * (i % ACROSS), i / ACROSS);
+      parts.add(Controls.explained(whole(notes, "plain"), file), 2 * (i % ACROSS) + 1, i / ACROSS);
     }
-  }
-
-  /** Many parts are scrolled. */
-  private static ScrollPane scrolling(GridPane parts) {
-    ScrollPane scroll = new ScrollPane(parts);
-    scroll.setFitToWidth(true);
-    scroll.setMaxHeight(210);
-    scroll.setMinHeight(60);
-    return scroll;
   }
 
   private static Label whole(String words, String style) {
