@@ -92,6 +92,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     interact(() -> shell.play().playSection());
     waitFor(() -> shell.play().gauges().peak(PartId.of("drums")) > 0.02);
     interact(() -> shell.play().stop());
+    press("#groove-a");
     run("drums-groove");
     press("#groove-export");
     Path file = folder.resolve("own.mid");

@@ -12,6 +12,7 @@ import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -118,7 +119,32 @@ abstract class WindowTest {
   }
 
   void clickOn(String query) {
+    reveal(query);
     clickOn(middle(query));
+  }
+
+  /** Scrolls to a node where it lies out of view in something that scrolls, as a person would. */
+  private void reveal(String query) {
+    settle();
+    interact(
+        () -> {
+          Node node = lookup(query).match(Node::isVisible).query();
+          for (Node at = node.getParent(); at != null; at = at.getParent()) {
+            if (at instanceof ScrollPane pane && pane.getContent() != null) {
+              reveal(pane, node);
+            }
+          }
+        });
+  }
+
+  private static void reveal(ScrollPane pane, Node node) {
+    Bounds at = pane.getContent().sceneToLocal(node.localToScene(node.getLayoutBounds()));
+    double view = pane.getViewportBounds().getHeight();
+    double hidden = pane.getContent().getLayoutBounds().getHeight() - view;
+    double top = hidden * pane.getVvalue();
+    if (hidden > 0 && (at.getMinY() < top || at.getMaxY() > top + view)) {
+      pane.setVvalue(Math.max(0, Math.min(1, (at.getCenterY() - view / 2) / hidden)));
+    }
   }
 
   void clickOn(Point2D place) {

@@ -257,8 +257,11 @@ public final class DrumsRoom implements Room {
     content
         .getChildren()
         .addAll(
-            Controls.row(
-                10, Controls.whole(Controls.label("groove", "small")), grooves, hear, looks, bars),
+            Controls.flow(
+                Controls.row(10, Controls.whole(Controls.label("groove", "small")), grooves),
+                hear,
+                looks,
+                bars),
             scroll,
             Controls.row(10, laneName, laneLine, more),
             Controls.column(3, summary, why),
