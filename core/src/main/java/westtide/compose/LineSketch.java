@@ -89,7 +89,7 @@ record LineSketch(List<List<Spot>> units, Third third, boolean pickUps, Signatur
 
   private static Third third(Random random) {
     int draw = random.nextInt(100);
-    return draw < 50
+    return draw < 36
         ? Third.RISES
         : draw < 70 ? Third.FALLS : draw < 85 ? Third.STAYS : Third.THINS;
   }
