@@ -32,8 +32,7 @@ final class TypedPart {
 
   /** Whether a song has a part of that name. */
   boolean isIn(Song song) {
-    return song.parts().stream()
-        .anyMatch(own -> own.name().equalsIgnoreCase(part) || own.id().value().equals(part));
+    return TypedLines.find(song, part).isPresent();
   }
 
   /** The song with the text, in degrees of the key, in its hooks. */

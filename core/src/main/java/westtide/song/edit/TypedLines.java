@@ -78,7 +78,8 @@ public final class TypedLines {
         : PartEdits.blank(song, role, name, Patch.of("bell"), BELL_PROGRAM);
   }
 
-  private static Optional<Part> find(Song song, String name) {
+  /** The part a typed name means: by its name in any case, or its id. */
+  public static Optional<Part> find(Song song, String name) {
     return song.parts().stream()
         .filter(part -> part.name().equalsIgnoreCase(name) || part.id().value().equals(name))
         .findFirst();
