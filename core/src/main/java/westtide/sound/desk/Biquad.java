@@ -1,7 +1,5 @@
 package westtide.sound.desk;
 
-import java.util.Arrays;
-
 /**
  * A second-order filter over both sides of a block: a shelf or a bell (Bristow-Johnson's cookbook;
  * from memory). At 0 dB it passes everything untouched.
@@ -10,13 +8,7 @@ final class Biquad {
   private static final double SLOPE = Math.sqrt(0.5);
 
   private final int rate;
-  private final double[] one = new double[2];
-  private final double[] two = new double[2];
-  private double b0 = 1;
-  private double b1;
-  private double b2;
-  private double a1;
-  private double a2;
+  private final TwoSides sides = new TwoSides();
   private boolean flat = true;
 
   Biquad(int rate) {
@@ -39,11 +31,12 @@ final class Biquad {
     double alpha = Math.sin(2 * Math.PI * hertz / rate) / (2 * SLOPE);
     double root = 2 * Math.sqrt(a) * alpha;
     double a0 = (a + 1) + up * (a - 1) * cos + root;
-    b0 = a * ((a + 1) - up * (a - 1) * cos + root) / a0;
-    b1 = up * 2 * a * ((a - 1) - up * (a + 1) * cos) / a0;
-    b2 = a * ((a + 1) - up * (a - 1) * cos - root) / a0;
-    a1 = up * -2 * ((a - 1) + up * (a + 1) * cos) / a0;
-    a2 = ((a + 1) + up * (a - 1) * cos - root) / a0;
+    sides.set(
+        a * ((a + 1) - up * (a - 1) * cos + root) / a0,
+        up * 2 * a * ((a - 1) - up * (a + 1) * cos) / a0,
+        a * ((a + 1) - up * (a - 1) * cos - root) / a0,
+        up * -2 * ((a - 1) + up * (a + 1) * cos) / a0,
+        ((a + 1) + up * (a - 1) * cos - root) / a0);
     flat = decibels == 0;
   }
 
@@ -53,17 +46,13 @@ final class Biquad {
     double cos = Math.cos(2 * Math.PI * hertz / rate);
     double alpha = Math.sin(2 * Math.PI * hertz / rate) / 1.8;
     double a0 = 1 + alpha / a;
-    b0 = (1 + alpha * a) / a0;
-    b1 = -2 * cos / a0;
-    b2 = (1 - alpha * a) / a0;
-    a1 = b1;
-    a2 = (1 - alpha / a) / a0;
+    double middle = -2 * cos / a0;
+    sides.set((1 + alpha * a) / a0, middle, (1 - alpha * a) / a0, middle, (1 - alpha / a) / a0);
     flat = decibels == 0;
   }
 
   void clear() {
-    Arrays.fill(one, 0);
-    Arrays.fill(two, 0);
+    sides.clear();
   }
 
   /** Filters both sides, or the left alone when {@code middle}. */
@@ -71,23 +60,6 @@ final class Biquad {
     if (flat) {
       return;
     }
-    run(left, frames, 0);
-    if (!middle) {
-      run(right, frames, 1);
-    }
-  }
-
-  private void run(float[] samples, int frames, int side) {
-    double first = one[side];
-    double second = two[side];
-    for (int i = 0; i < frames; i++) {
-      double in = samples[i];
-      double out = b0 * in + first;
-      first = b1 * in - a1 * out + second;
-      second = b2 * in - a2 * out;
-      samples[i] = (float) out;
-    }
-    one[side] = first;
-    two[side] = second;
+    sides.run(left, right, 0, frames, middle);
   }
 }

@@ -47,7 +47,7 @@ public final class Channel {
     this.toDelay = new float[blockFrames];
     this.lowCut = StereoFilter.cuttingLows(rate);
     this.lowPass = StereoFilter.cuttingHighs(rate);
-    this.spread = new Spread(rate);
+    this.spread = new Spread(rate, blockFrames);
     this.restFrames = (int) (REST_MILLIS / 1000 * rate);
     this.quietFor = restFrames;
     this.strip = strip;

@@ -73,28 +73,28 @@ final class Echo {
     } else {
       System.arraycopy(one, 0, two, 0, frames);
     }
-    float peak = 0;
     float dulled = duller;
     float low = lows;
+    float keep = 1 - dull;
+    float keepLow = 1 - thin;
     for (int i = 0; i < frames; i++) {
-      dulled += dull * (two[i] + Blocks.FAINT - dulled);
-      low += thin * (dulled - low);
+      dulled = keep * dulled + dull * (two[i] + Blocks.FAINT);
+      low = keepLow * low + thin * dulled;
       back[i] = in[i] + feedback * (dulled - low);
     }
     duller = dulled;
     lows = low;
     float level = space.pingPong() ? 1 : 0.7f;
+    Blocks.add(one, left, level, frames);
+    Blocks.add(two, right, level, frames);
     for (int i = 0; i < frames; i++) {
-      left[i] += level * one[i];
-      right[i] += level * two[i];
-      float size = Math.abs(back[i]) + Math.abs(one[i]) + Math.abs(two[i]);
-      peak = size > peak ? size : peak;
       one[i] *= 0.8f;
     }
     first.put(back, frames);
     second.put(one, frames);
     before = distance;
-    quietFor = peak > SILENT ? 0 : Math.min(2 * SIZE, quietFor + frames);
+    boolean fed = Blocks.peak(back, frames) > SILENT;
+    quietFor = fed ? 0 : Math.min(2 * SIZE, quietFor + frames);
   }
 
   private void tap(Ring line, float[] out, int frames) {

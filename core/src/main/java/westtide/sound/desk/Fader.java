@@ -11,8 +11,7 @@ final class Fader {
 
   private final float[] left;
   private final float[] right;
-  private final Crossover lowsLeft;
-  private final Crossover lowsRight;
+  private final Crossover lows;
   private final Ducking ducking = new Ducking();
   private final float smooth;
   private Strip strip;
@@ -24,15 +23,13 @@ final class Fader {
   Fader(int rate, float[] left, float[] right) {
     this.left = left;
     this.right = right;
-    this.lowsLeft = new Crossover(rate);
-    this.lowsRight = new Crossover(rate);
+    this.lows = new Crossover(rate);
     this.smooth = (float) Stretch.approach(SMOOTH_MILLIS, rate);
   }
 
   /** Begins at the level of the strip the next time. */
   void clear() {
-    lowsLeft.clear();
-    lowsRight.clear();
+    lows.clear();
     gainLeft = -1;
   }
 
@@ -75,7 +72,8 @@ final class Fader {
       float nextRight =
           approach(gainRight, more * (panned ? strip.gain() * Pan.right(place) : strip.right()));
       if (lowsOnly) {
-        scaleLows(from, before, ducked, one);
+        lows.set(strip.duck().below());
+        lows.scaleLows(left, right, from, from + Stretch.EVERY, before, ducked, one);
         apply(from, gainLeft, nextLeft, gainRight, nextRight, one);
       } else {
         apply(
@@ -101,16 +99,6 @@ final class Fader {
 
   private static float near(float value, float wanted) {
     return Math.abs(value - wanted) < 1e-5f ? wanted : value;
-  }
-
-  private void scaleLows(int from, float before, float after, boolean one) {
-    int until = from + Stretch.EVERY;
-    lowsLeft.set(strip.duck().below());
-    lowsLeft.scaleLows(left, from, until, before, after);
-    if (!one) {
-      lowsRight.set(strip.duck().below());
-      lowsRight.scaleLows(right, from, until, before, after);
-    }
   }
 
   private void applyAll(int frames, boolean one) {

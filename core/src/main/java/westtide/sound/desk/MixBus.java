@@ -26,17 +26,25 @@ public final class MixBus {
     if (wanted == 1 && gain == 1 && master.glue() == 0) {
       return;
     }
-    for (int i = 0; i < frames; i++) {
-      gain += smooth * (wanted - gain);
-      gains[i] = gain;
-    }
-    gain = Math.abs(gain - wanted) < 1e-5f ? wanted : gain;
+    approach(wanted, frames);
     scale(left, right, frames);
     if (master.glue() > 0) {
       Arrays.fill(gains, 0, frames, 1);
       glue.gains(left, right, frames, master.glue() / 100.0, gains);
       scale(left, right, frames);
     }
+  }
+
+  private void approach(float wanted, int frames) {
+    if (gain == wanted) {
+      Arrays.fill(gains, 0, frames, gain);
+      return;
+    }
+    for (int i = 0; i < frames; i++) {
+      gain += smooth * (wanted - gain);
+      gains[i] = gain;
+    }
+    gain = Math.abs(gain - wanted) < 1e-5f ? wanted : gain;
   }
 
   private void scale(float[] left, float[] right, int frames) {

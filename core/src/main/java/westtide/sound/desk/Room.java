@@ -130,28 +130,32 @@ public final class Room {
     early.reflect(sent, toLeft, toRight, half);
     diffuser.smear(sent, half);
     feed(half);
-    boolean heard = Blocks.peak(toLeft, half) > SILENT || Blocks.peak(toRight, half) > SILENT;
+    boolean heard =
+        fed || Blocks.peak(toLeft, half) > SILENT || Blocks.peak(toRight, half) > SILENT;
     left.add(toLeft, mixLeft, half);
     right.add(toRight, mixRight, half);
-    quietFor = fed || heard ? 0 : Math.min(silentAfter, quietFor + frames);
+    quietFor = heard ? 0 : Math.min(silentAfter, quietFor + frames);
   }
 
   /** One sample for two, what would fold back taken away by a half-band filter of seven taps. */
   private boolean halve(float[] in, int half) {
     System.arraycopy(in, 0, whole, PAST, 2 * half);
-    float peak = 0;
     for (int i = 0; i < half; i++) {
       int at = 2 * i;
       float outer = whole[at] + whole[at + 6];
       float inner = whole[at + 2] + whole[at + 4];
-      float out = (9 * inner - outer) / 32 + whole[at + 3] / 2;
-      lows += thin * (out + Blocks.FAINT - lows);
-      sent[i] = out - lows;
-      float size = out < 0 ? -out : out;
-      peak = size > peak ? size : peak;
+      sent[i] = (9 * inner - outer) / 32 + whole[at + 3] / 2;
     }
     System.arraycopy(whole, 2 * half, whole, 0, PAST);
-    return peak > SILENT;
+    boolean fed = Blocks.peak(sent, half) > SILENT;
+    float low = lows;
+    float keep = 1 - thin;
+    for (int i = 0; i < half; i++) {
+      low = keep * low + thin * (sent[i] + Blocks.FAINT);
+      sent[i] -= low;
+    }
+    lows = low;
+    return fed;
   }
 
   /** What leaves the lines now, on both sides. */

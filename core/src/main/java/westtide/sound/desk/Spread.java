@@ -11,26 +11,32 @@ final class Spread {
   /** How loud the copy is at full width against the middle. */
   private static final float FULL = 1.6f;
 
-  private final float[] late;
-  private final float keep;
-  private int at;
+  private final Line late;
+  private final float[] side;
+  private final float takes;
+  private final float keeps;
   private float lows;
 
-  Spread(int rate) {
-    late = new float[(int) (LATE_MILLIS / 1000 * rate)];
-    keep = (float) (1 - Math.exp(-2 * Math.PI * LOWS_HERTZ / rate));
+  Spread(int rate, int blockFrames) {
+    late = new Line((int) (LATE_MILLIS / 1000 * rate), blockFrames);
+    side = new float[blockFrames];
+    takes = (float) (1 - Math.exp(-2 * Math.PI * LOWS_HERTZ / rate));
+    keeps = 1 - takes;
   }
 
   void widen(float[] left, float[] right, int frames, float width) {
     float reach = FULL * width;
     for (int i = 0; i < frames; i++) {
-      float side = late[at];
-      late[at] = 0.5f * (left[i] + right[i]);
-      at = at + 1 == late.length ? 0 : at + 1;
-      lows += keep * (side - lows);
-      float added = reach * (side - lows);
-      left[i] += added;
-      right[i] -= added;
+      side[i] = 0.5f * (left[i] + right[i]);
     }
+    late.swap(side, frames);
+    float low = lows;
+    for (int i = 0; i < frames; i++) {
+      low = keeps * low + takes * (side[i] + Blocks.FAINT);
+      side[i] -= low;
+    }
+    lows = low;
+    Blocks.add(side, left, reach, frames);
+    Blocks.add(side, right, -reach, frames);
   }
 }

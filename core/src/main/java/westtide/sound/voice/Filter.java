@@ -2,13 +2,17 @@ package westtide.sound.voice;
 
 /**
  * A second-order filter whose cutoff may move without clicks (the trapezoidal state-variable form),
- * giving low, band and high at once; 12 dB an octave.
+ * giving low, band and high at once; 12 dB an octave. Its two integrators are stepped by one
+ * matrix, so that a sample waits for one multiplication of the sample before and not for a row of
+ * them.
  */
 public final class Filter {
   private final int rate;
-  private double g;
   private double k;
-  private double a1;
+  private double bandKeeps;
+  private double shared;
+  private double lowKeeps;
+  private double lowTakes;
   private double one;
   private double two;
   private double band;
@@ -22,9 +26,13 @@ public final class Filter {
 
   /** Moves the cutoff, in Hz, held below 0.45 of the sample rate, and sets the resonance. */
   public Filter set(double hertz, double q) {
-    g = Math.tan(Math.PI * Math.min(hertz, 0.45 * rate) / rate);
+    double g = Math.tan(Math.PI * Math.min(hertz, 0.45 * rate) / rate);
     k = 1 / q;
-    a1 = 1 / (1 + g * (g + k));
+    double a = 1 / (1 + g * (g + k));
+    bandKeeps = 2 * a - 1;
+    shared = 2 * a * g;
+    lowTakes = shared * g;
+    lowKeeps = 1 - lowTakes;
     return this;
   }
 
@@ -47,10 +55,11 @@ public final class Filter {
   }
 
   private void step(double in) {
-    double v3 = in - two;
-    band = a1 * (one + g * v3);
-    low = two + g * band;
-    one = 2 * band - one;
-    two = 2 * low - two;
+    double nextOne = bandKeeps * one - shared * two + shared * in;
+    double nextTwo = lowKeeps * two + shared * one + lowTakes * in;
+    band = 0.5 * (one + nextOne);
+    low = 0.5 * (two + nextTwo);
+    one = nextOne;
+    two = nextTwo;
   }
 }

@@ -3,6 +3,7 @@ package westtide.sound.desk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -74,7 +75,14 @@ class DeskTest {
     float[] noise = noise(4096);
     float[] left = noise.clone();
     float[] right = noise.clone();
-    new Spread(RATE).widen(left, right, left.length, 0.8f);
+    Spread spread = new Spread(RATE, BLOCK);
+    for (int from = 0; from < noise.length; from += BLOCK) {
+      float[] toLeft = Arrays.copyOfRange(left, from, from + BLOCK);
+      float[] toRight = Arrays.copyOfRange(right, from, from + BLOCK);
+      spread.widen(toLeft, toRight, BLOCK, 0.8f);
+      System.arraycopy(toLeft, 0, left, from, BLOCK);
+      System.arraycopy(toRight, 0, right, from, BLOCK);
+    }
     double apart = 0;
     for (int i = 0; i < noise.length; i++) {
       assertThat(0.5f * (left[i] + right[i])).isCloseTo(noise[i], within(1e-5f));

@@ -63,16 +63,72 @@ class PartsOfTheDeskTest {
   private static double level(double hertz, double gain) {
     Crossover crossover = new Crossover(RATE);
     crossover.set(150);
-    float[] wave = new float[RATE];
-    for (int i = 0; i < wave.length; i++) {
-      wave[i] = (float) Math.sin(2 * Math.PI * hertz * i / RATE);
-    }
-    crossover.scaleLows(wave, 0, wave.length, gain, gain);
+    float[] wave = sine(hertz);
+    crossover.scaleLows(wave, wave, 0, wave.length, gain, gain, true);
     double peak = 0;
     for (int i = RATE / 2; i < RATE; i++) {
       peak = Math.max(peak, Math.abs(wave[i]));
     }
     return peak;
+  }
+
+  private static float[] sine(double hertz) {
+    float[] wave = new float[RATE];
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = (float) Math.sin(2 * Math.PI * hertz * i / RATE);
+    }
+    return wave;
+  }
+
+  @Test
+  void aCrossoverTreatsBothSidesAsItTreatsOne() {
+    float[] left = sine(70);
+    float[] right = sine(230);
+    for (float[] side : new float[][] {left, right}) {
+      float[] alone = side.clone();
+      Crossover one = new Crossover(RATE);
+      one.set(150);
+      one.scaleLows(alone, alone, 0, RATE, 0.9, 0.2, true);
+      Crossover two = new Crossover(RATE);
+      two.set(150);
+      float[] toLeft = left.clone();
+      float[] toRight = right.clone();
+      two.scaleLows(toLeft, toRight, 0, RATE, 0.9, 0.2, false);
+      assertThat(side == left ? toLeft : toRight).containsExactly(alone, within(1e-6f));
+    }
+  }
+
+  /** The difference equation itself, {@code y = b0 x + b1 x/z + b2 x/z² − a1 y/z − a2 y/z²}. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aFilterOfTheSecondOrderIsItsDifferenceEquation(boolean middle) {
+    TwoSides sides = new TwoSides();
+    sides.set(0.3, -0.4, 0.2, -1.6, 0.7);
+    Random random = new Random(3);
+    float[] left = new float[600];
+    float[] right = new float[600];
+    for (int i = 0; i < left.length; i++) {
+      left[i] = random.nextFloat() - 0.5f;
+      right[i] = random.nextFloat() - 0.5f;
+    }
+    float[] wantedLeft = plain(left);
+    float[] wantedRight = middle ? right.clone() : plain(right);
+    sides.run(left, right, 0, 250, middle);
+    sides.run(left, right, 250, 600, middle);
+    assertThat(left).containsExactly(wantedLeft, within(1e-5f));
+    assertThat(right).containsExactly(wantedRight, within(1e-5f));
+  }
+
+  private static float[] plain(float[] in) {
+    double[] out = new double[in.length];
+    float[] rounded = new float[in.length];
+    for (int i = 0; i < in.length; i++) {
+      double once = i < 1 ? 0 : -0.4 * in[i - 1] + 1.6 * out[i - 1];
+      double twice = i < 2 ? 0 : 0.2 * in[i - 2] - 0.7 * out[i - 2];
+      out[i] = 0.3 * in[i] + once + twice;
+      rounded[i] = (float) out[i];
+    }
+    return rounded;
   }
 
   /** −depth · (1 − x)² dB, by arithmetic. */

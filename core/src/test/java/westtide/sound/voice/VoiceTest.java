@@ -87,6 +87,30 @@ class VoiceTest {
     assertThat(response(2000, 200, true)).isCloseTo(1, within(0.01));
   }
 
+  /** Two trapezoidal integrators in a loop, as the form is derived, with a cutoff that moves. */
+  @Test
+  void aFilterIsTwoIntegratorsHoweverItMoves() {
+    Filter filter = new Filter(RATE);
+    Noise noise = new Noise(5);
+    double one = 0;
+    double two = 0;
+    for (int i = 0; i < 2000; i++) {
+      double hertz = 300 + 4 * i;
+      double q = 0.6 + i / 500.0;
+      filter.set(hertz, q);
+      double g = Math.tan(Math.PI * hertz / RATE);
+      double in = noise.next();
+      double high = (in - (1 / q + g) * one - two) / (1 + g * (1 / q + g));
+      double band = g * high + one;
+      double low = g * band + two;
+      one = g * high + band;
+      two = g * band + low;
+      double found = i % 3 == 0 ? filter.low(in) : i % 3 == 1 ? filter.band(in) : filter.high(in);
+      double wanted = i % 3 == 0 ? low : i % 3 == 1 ? band / q : high;
+      assertThat(found).isCloseTo(wanted, within(1e-9));
+    }
+  }
+
   private static double response(double cutoff, double hertz, boolean low) {
     Filter filter = new Filter(RATE).set(cutoff, Math.sqrt(0.5));
     double peak = 0;
