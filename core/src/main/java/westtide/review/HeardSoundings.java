@@ -28,6 +28,8 @@ import westtide.sound.Listening;
 final class HeardSoundings {
   private static final double MOST_PUSHED = 4;
   private static final double MOST_OVERLAP = 0.75;
+  private static final double LEAST_UNDER_KICK = -3;
+  private static final double MOST_UNDER_KICK = 6;
 
   /** LU an intro lies under the hook at most (common practice). */
   private static final double MOST_UNDER = 9;
@@ -47,6 +49,7 @@ final class HeardSoundings {
     measures.add(Measure.level("peak, dBFS", heard.peak(), -20, 0, -6, -1));
     measures.add(Measure.level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
     measures.add(lows());
+    underKick().ifPresent(measures::add);
     List<Finding> findings = new ArrayList<>(pushed());
     findings.addAll(spectrum().findings());
     return new StageSoundings(measures, findings);
@@ -107,6 +110,7 @@ final class HeardSoundings {
                 measures.add(
                     Measure.of(
                         "kick with 808 as loud", percent(share), share, 1, 0, MOST_OVERLAP)));
+    underKick().ifPresent(measures::add);
     spectrum().phase().ifPresent(measures::add);
     List<Finding> findings = new ArrayList<>(overlapping());
     findings.addAll(spectrum().cancelling());
@@ -120,6 +124,20 @@ final class HeardSoundings {
   private Measure lows() {
     String name = "energy under " + Listening.LOWS_HERTZ + " Hz";
     return Measure.of(name, percent(heard.lows()), heard.lows(), 1, 0.3, 0.85);
+  }
+
+  private Optional<Measure> underKick() {
+    OptionalDouble under = heard.balance().lowsUnderKick();
+    return under.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Measure.level(
+                "low end under kick, dB",
+                under.getAsDouble(),
+                -12,
+                18,
+                LEAST_UNDER_KICK,
+                MOST_UNDER_KICK));
   }
 
   private List<Finding> pushed() {

@@ -3,17 +3,13 @@ package westtide.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.MixEdits;
 
-/**
- * The mix as it is set: lows in the middle, lines cut below, the 808 a little under the drums. The
- * ranges are common practice.
- */
+/** The mix as it is set: lows in the middle, lines cut below (common practice). */
 final class LevelSoundings {
   private static final int LEAST_CUT = 100;
   private static final int USUAL_CUT = 150;
@@ -38,26 +34,7 @@ final class LevelSoundings {
         findings.add(uncut(part));
       }
     }
-    return new StageSoundings(measures(), findings);
-  }
-
-  private List<Measure> measures() {
-    List<Measure> out = new ArrayList<>();
-    OptionalInt drums = loudest(score.parts(Role.DRUMS));
-    for (ScoredPart sub : score.parts(Role.SUB)) {
-      if (drums.isPresent() && sub.plays()) {
-        double under = (drums.getAsInt() - sub.part().mix().level()) / 10.0;
-        out.add(Measure.level(sub.part().name() + " under the drums, dB", under, -6, 12, 1, 6));
-      }
-    }
-    return out;
-  }
-
-  private static OptionalInt loudest(List<ScoredPart> parts) {
-    return parts.stream()
-        .filter(ScoredPart::plays)
-        .mapToInt(part -> part.part().mix().level())
-        .max();
+    return new StageSoundings(List.of(), findings);
   }
 
   private static Finding aside(Part part) {

@@ -13,11 +13,17 @@ import westtide.song.id.PartId;
  * @param parts the same of each part that sounds
  * @param kickWithSub whether the drums and the 808 push together below 120 Hz while both sound, 1,
  *     or cancel, −1; empty where they do not meet
+ * @param lowsUnderKick how far the strongest lows of 808 and bass lie under those of the drums,
+ *     below 120 Hz, in dB; empty without either
  */
 public record Balance(
-    List<Double> mix, Map<PartId, List<Double>> parts, OptionalDouble kickWithSub) {
+    List<Double> mix,
+    Map<PartId, List<Double>> parts,
+    OptionalDouble kickWithSub,
+    OptionalDouble lowsUnderKick) {
   /** Nothing was measured. */
-  public static final Balance NONE = new Balance(List.of(), Map.of(), OptionalDouble.empty());
+  public static final Balance NONE =
+      new Balance(List.of(), Map.of(), OptionalDouble.empty(), OptionalDouble.empty());
 
   /** Copies the levels. */
   public Balance {

@@ -3,10 +3,12 @@ package westtide.sound;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import westtide.score.Score;
@@ -99,14 +101,17 @@ public record Listening(
     private long heard;
     private final Set<PartId> drums;
     private final Set<PartId> sub;
+    private final Set<PartId> lows;
     private final LowEnd mixLows = new LowEnd(RATE);
     private final LowEnd kickLows = new LowEnd(RATE);
     private final LowEnd subLows = new LowEnd(RATE);
+    private final LowEnd partLows = new LowEnd(RATE);
     private final ThirdOctaves mixBands = new ThirdOctaves(RATE);
     private final Map<PartId, ThirdOctaves> partBands = new LinkedHashMap<>();
     private final LowPhase phase = new LowPhase(RATE, Engine.BLOCK);
     private final float[] drumsBlock = new float[Engine.BLOCK];
     private final float[] subBlock = new float[Engine.BLOCK];
+    private final float[] lowsBlock = new float[Engine.BLOCK];
     private float peak;
 
     Ear(Score score) {
@@ -116,6 +121,8 @@ public record Listening(
       }
       drums = ids(score, Role.DRUMS);
       sub = ids(score, Role.SUB);
+      lows = new HashSet<>(sub);
+      lows.addAll(ids(score, Role.BASS));
     }
 
     private static Set<PartId> ids(Score score, Role role) {
@@ -126,11 +133,12 @@ public record Listening(
       partBands.computeIfAbsent(part, id -> new ThirdOctaves(RATE)).hear(left, right, from, frames);
       if (drums.contains(part)) {
         add(left, right, from, frames, drumsBlock);
-        kickLows.hear(left, right, from, frames);
       }
       if (sub.contains(part)) {
         add(left, right, from, frames, subBlock);
-        subLows.hear(left, right, from, frames);
+      }
+      if (lows.contains(part)) {
+        add(left, right, from, frames, lowsBlock);
       }
     }
 
@@ -140,17 +148,23 @@ public record Listening(
       }
     }
 
-    private void hearPhase(int frames) {
+    /** Parts of a role are heard together, as one low end. */
+    private void hearLowEnds(int frames) {
       phase.one(drumsBlock, drumsBlock, 0, frames);
       phase.other(subBlock, subBlock, 0, frames);
+      kickLows.hear(drumsBlock, drumsBlock, 0, frames);
+      subLows.hear(subBlock, subBlock, 0, frames);
+      partLows.hear(lowsBlock, lowsBlock, 0, frames);
       Arrays.fill(drumsBlock, 0);
       Arrays.fill(subBlock, 0);
+      Arrays.fill(lowsBlock, 0);
     }
 
     private Balance balance() {
       Map<PartId, List<Double>> parts = new LinkedHashMap<>();
       partBands.forEach((part, bands) -> parts.put(part, bands.levels()));
-      return new Balance(mixBands.levels(), parts, phase.correlation());
+      return new Balance(
+          mixBands.levels(), parts, phase.correlation(), LowEnd.apart(kickLows, partLows));
     }
 
     /** The sample after each section. */
@@ -178,7 +192,7 @@ public record Listening(
 
     void hearMix(float[] left, float[] right, int frames) {
       hearSection(left, right, frames);
-      hearPhase(frames);
+      hearLowEnds(frames);
       mixBands.hear(left, right, 0, frames);
       loudness.hear(left, right, frames);
       mixLows.hear(left, right, 0, frames);
@@ -241,9 +255,22 @@ public record Listening(
       return allEnergy == 0 ? 0 : Math.min(1, lowEnergy / allEnergy);
     }
 
+    private double loudest() {
+      return energies.stream().mapToDouble(e -> e).max().orElse(0);
+    }
+
+    /** How far the strongest lows of one lie over those of the other, in dB. */
+    static OptionalDouble apart(LowEnd kick, LowEnd sub) {
+      double loudest = kick.loudest();
+      double subLoudest = sub.loudest();
+      return loudest == 0 || subLoudest == 0
+          ? OptionalDouble.empty()
+          : OptionalDouble.of(10 * Math.log10(loudest / subLoudest));
+    }
+
     static Optional<Double> overlap(LowEnd kick, LowEnd sub) {
-      double loudest = kick.energies.stream().mapToDouble(e -> e).max().orElse(0);
-      double subLoudest = sub.energies.stream().mapToDouble(e -> e).max().orElse(0);
+      double loudest = kick.loudest();
+      double subLoudest = sub.loudest();
       if (loudest == 0 || subLoudest == 0) {
         return Optional.empty();
       }

@@ -338,6 +338,26 @@ class MixdownTest {
     assertThat(thin.overlap()).isEmpty();
   }
 
+  /** The preview adds up in a straight line before its bus, so 6 dB on the fader are 6 dB. */
+  @Test
+  void howFarTheLowEndLiesUnderTheKickGoesWithItsLevel() {
+    Song song = brief("trap", 4);
+    Song softer = song;
+    for (Role role : List.of(Role.SUB, Role.BASS)) {
+      for (Part low : song.parts(role)) {
+        softer =
+            softer.withPart(
+                low.id(), part -> part.withMix(part.mix().withLevel(part.mix().level() - 60)));
+      }
+    }
+    assertThat(underKick(softer) - underKick(song)).isCloseTo(6, within(0.1));
+  }
+
+  private static double underKick(Song song) {
+    Listening heard = Listening.of(Score.of(song), Mixdown.Watch.NOBODY).orElseThrow();
+    return heard.balance().lowsUnderKick().orElseThrow();
+  }
+
   private static Part line(String instrument, Note... notes) {
     Role role = instrument.equals(PartId.of("808")) ? Role.SUB : Role.LINE;
     return Songs.part("line", role, new Pattern.Written(2, List.of(notes)))
