@@ -41,6 +41,9 @@ final class LineFindings {
   private static final double ON_GRID = 0.8;
   private static final int LEAST_NOTES = 5;
 
+  /** Tenths of a dB under a line at which chords no longer hide it. */
+  private static final int HALO = 40;
+
   private final Score score;
   private final Key key;
   private final List<Finding> out = new ArrayList<>();
@@ -60,7 +63,9 @@ final class LineFindings {
       for (Passage passage : line.passages()) {
         if (heard.add(
             passage.name() + "/" + passage.harmony().progression() + "/" + beds(beds, passage))) {
-          addLost(line, passage, beds);
+          if (leads(line, lines)) {
+            addLost(line, passage, over(line, beds));
+          }
           addClashes(line, passage, beds);
           passage.line().ifPresent(written -> addSlips(line, passage, written));
         }
@@ -74,6 +79,23 @@ final class LineFindings {
     return out;
   }
 
+  /** The main part, where it is a line; else the lines that stand loudest. */
+  private boolean leads(ScoredPart line, List<ScoredPart> lines) {
+    Optional<PartId> main =
+        score.song().main().filter(id -> lines.stream().anyMatch(l -> l.part().id().equals(id)));
+    int loudest = lines.stream().mapToInt(LineFindings::level).max().orElse(0);
+    return main.isPresent() ? main.get().equals(line.part().id()) : level(line) == loudest;
+  }
+
+  /** Chord parts that can hide a line: what lies well under it is a halo, not a tune. */
+  private static List<ScoredPart> over(ScoredPart line, List<ScoredPart> beds) {
+    return beds.stream().filter(bed -> level(bed) > level(line) - HALO).toList();
+  }
+
+  private static int level(ScoredPart part) {
+    return part.part().mix().level();
+  }
+
   /** Which chord parts play what where a passage begins: alike, the passages sound alike. */
   private static String beds(List<ScoredPart> beds, Passage passage) {
     StringBuilder out = new StringBuilder();
@@ -83,7 +105,10 @@ final class LineFindings {
     return out.toString();
   }
 
-  /** Whether most of a passage lies at or under the highest note of the chords that sound. */
+  /**
+   * Whether most of a passage of the lead lies at or under the highest note of the chords that
+   * sound.
+   */
   private void addLost(ScoredPart line, Passage passage, List<ScoredPart> beds) {
     int under = 0;
     int over = 0;

@@ -16,6 +16,7 @@ import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.theory.voicing.VoicingRange;
 
@@ -69,6 +70,23 @@ class LineFindingsTest {
         .contains("lies under the top of keys");
     assertThat(found(song(keys(), line("lead", run(81))), Stage.LINES))
         .noneMatch(f -> f.id().startsWith("lines.lost"));
+  }
+
+  @Test
+  void aLineThatDoesNotLeadMayLieUnderTheChords() {
+    Song two = song(keys(), line("lead", run(81)), line("counter", run(57)));
+    Song led = two.withMain(Optional.of(PartId.of("lead")));
+    assertThat(found(led, Stage.LINES)).noneMatch(f -> f.id().startsWith("lines.lost"));
+    assertThat(found(two.withMain(Optional.of(PartId.of("counter"))), Stage.LINES))
+        .anyMatch(f -> f.id().equals("lines.lost.counter"));
+  }
+
+  @Test
+  void chordsFarUnderALineDoNotHideIt() {
+    Song hidden = song(keys(), line("lead", run(57)));
+    Song halo = hidden.withPart(PartId.of("keys"), p -> p.withMix(p.mix().withLevel(-120)));
+    Song lead = halo.withPart(PartId.of("lead"), p -> p.withMix(p.mix().withLevel(-70)));
+    assertThat(found(lead, Stage.LINES)).noneMatch(f -> f.id().startsWith("lines.lost"));
   }
 
   /** Arithmetic: B flat is a minor ninth over A, and a semitone. */
