@@ -16,10 +16,10 @@ WINDOW = 0.4
 SILENT = -70
 
 
-def started(path):
+def started(path, peak):
     return subprocess.Popen(
         ["ffmpeg", "-hide_banner", "-nostats", "-f", "f32le", "-ar", "48000", "-ac", "2", "-i", str(path),
-         "-af", "ebur128=peak=true:metadata=1,ametadata=mode=print:key=lavfi.r128.M:file=-", "-f", "null", "-"],
+         "-af", "ebur128=peak=" + peak + ":metadata=1,ametadata=mode=print:key=lavfi.r128.M:file=-", "-f", "null", "-"],
         stdout=subprocess.PIPE, stderr=subprocess.PIPE, text=True)
 
 
@@ -27,8 +27,8 @@ def read(process):
     """Momentary loudness every 0.1 s, and what ffmpeg sums up."""
     frames, log = process.communicate()
     momentary = [float(m) for m in re.findall(r"r128\.M=(-?[0-9.]+|-?inf|nan)", frames)]
-    summed = {name: float(re.findall(name + r": +(-?[0-9.]+|-inf)", log)[-1]) for name in ("I", "LRA", "Peak")}
-    return momentary, summed
+    summed = {name: re.findall(name + r": +(-?[0-9.]+|-inf)", log) for name in ("I", "LRA", "Peak")}
+    return momentary, {name: float(values[-1]) for name, values in summed.items() if values}
 
 
 def mean(levels):
@@ -51,7 +51,8 @@ def lead_over_chords(lead, chords):
 def main(folder):
     folder = pathlib.Path(folder)
     facts = json.loads((folder / "facts.json").read_text())
-    running = {name: started(folder / (name + ".f32")) for name in ("mix", "lead", "chords")}
+    running = {name: started(folder / (name + ".f32"), "true" if name == "mix" else "none")
+               for name in ("mix", "lead", "chords")}
     heard = {name: read(process) for name, process in running.items()}
     mix, summed = heard["mix"]
     kinds = {}

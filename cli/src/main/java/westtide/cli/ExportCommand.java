@@ -11,19 +11,20 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.stream.Stream;
+import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import westtide.file.Bounce;
 import westtide.file.FileNames;
-import westtide.file.MidiFile;
-import westtide.file.MidiPlan;
-import westtide.file.Slides;
 import westtide.file.SongFile;
-import westtide.file.WavFormat;
+import westtide.file.audio.Bounce;
+import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
+import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiPlan;
+import westtide.file.midi.Slides;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
@@ -156,20 +157,29 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   private void writeSound(Bounce bounce, Path mix) throws IOException {
-    PrintWriter out = spec.commandLine().getOut();
-    if (mix != null) {
-      Bounce.Written[] written = new Bounce.Written[1];
-      boolean file =
-          StandardOutput.write(
-              mix, to -> written[0] = bounce.mix(to, Mixdown.Watch.NOBODY).orElseThrow());
-      if (file) {
-        say(out, written[0]);
-      }
-    }
     if (stems != null) {
       OutputFolder.make(stems);
-      bounce.stems(stems, Mixdown.Watch.NOBODY).ifPresent(all -> all.forEach(w -> say(out, w)));
     }
+    if (mix != null) {
+      List<Bounce.Written> written = new ArrayList<>();
+      boolean file = StandardOutput.write(mix, to -> written.addAll(bounced(bounce, to)));
+      CommandLine line = spec.commandLine();
+      written.stream()
+          .skip(file ? 0 : 1)
+          .forEach(each -> say(file ? line.getOut() : line.getErr(), each));
+    } else if (stems != null) {
+      bounce
+          .stems(stems, Mixdown.Watch.NOBODY)
+          .orElseThrow()
+          .forEach(each -> say(spec.commandLine().getOut(), each));
+    }
+  }
+
+  /** The mix, and the stems in the same pass when they are asked for too. */
+  private List<Bounce.Written> bounced(Bounce bounce, Path mix) throws IOException {
+    return stems == null
+        ? List.of(bounce.mix(mix, Mixdown.Watch.NOBODY).orElseThrow())
+        : bounce.mixAndStems(mix, stems, Mixdown.Watch.NOBODY).orElseThrow();
   }
 
   private static void say(PrintWriter out, Bounce.Written written) {

@@ -3,7 +3,7 @@ package westtide.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import westtide.file.MidiPlan;
+import westtide.file.midi.MidiPlan;
 import westtide.review.Energy;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;

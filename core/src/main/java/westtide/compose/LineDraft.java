@@ -50,7 +50,7 @@ public final class LineDraft {
     return new Pattern.Written(bars, best(sketch, chords, bars, random));
   }
 
-  /** A sequence that runs against the bar; its last note jumps an octave in every fourth pass. */
+  /** A sequence that runs against the bar; its last note jumps an octave now and then. */
   private Pattern.Written cycle(Progression progression, Random random) {
     int steps = Seed.pick(habit.language().cycles(), random);
     int bars = LineCycle.bars(steps, meter);
@@ -59,7 +59,7 @@ public final class LineDraft {
         new ArrayList<>(best(sketch, progression.over(bars * meter.ticksPerBar()), bars, random));
     Note last = notes.get(notes.size() - 1);
     if (last.key() + 12 <= habit.high()) {
-      notes.add(last.withKey(last.key() + 12).withEvery(4));
+      notes.add(last.withKey(last.key() + 12).withEvery(random.nextBoolean() ? 4 : 8));
     }
     return new Pattern.Written(bars, notes, new LineCycle(steps, 0));
   }

@@ -69,7 +69,7 @@ public final class Mixdown {
 
   /** Renders the mix through its bus and limiter; false when it was cancelled. */
   public boolean mix(Sink sink, Watch watch) throws IOException {
-    return mastered(new Limiter(rate(), CEILING_DB), null, sink, watch);
+    return mixAndStems(sink, Map.of(), watch);
   }
 
   /**
@@ -77,18 +77,8 @@ public final class Mixdown {
    * cancelled.
    */
   public boolean beforeLimiter(Sink sink, Watch watch) throws IOException {
-    Delayed out = delayed(sink, 0);
     SongRun run = run();
-    RunMix mix = new RunMix(run.parts(), rate());
-    return lots(
-        run,
-        List.of(mix),
-        watch,
-        out,
-        block -> {
-          mix.mix(block);
-          out.take(mix.left(), mix.right());
-        });
+    return lots(run, List.of(unmastered(run.parts(), sink)), watch);
   }
 
   /**
@@ -106,30 +96,15 @@ public final class Mixdown {
    */
   public boolean stems(Map<PartId, Sink> sinks, Watch watch) throws IOException {
     SongRun run = run();
-    List<RunMix> mixes = new ArrayList<>();
-    List<Delayed> outs = new ArrayList<>();
-    for (PartRun part : run.parts()) {
-      Sink sink = sinks.get(part.part().id());
-      if (sink != null) {
-        mixes.add(new RunMix(List.of(part), rate()));
-        outs.add(delayed(sink, 0));
-      }
-    }
-    if (outs.isEmpty()) {
-      run.end();
-      return true;
-    }
-    return lots(
-        run,
-        mixes,
-        watch,
-        outs.get(0),
-        block -> {
-          for (int i = 0; i < outs.size(); i++) {
-            mixes.get(i).mix(block);
-            outs.get(i).take(mixes.get(i).left(), mixes.get(i).right());
-          }
-        });
+    return lots(run, stems(run, sinks), watch);
+  }
+
+  /**
+   * Renders the mix and parts each by itself, as {@link #mix} and {@link #stems} do, in one pass:
+   * what each part plays is made once for both. False when it was cancelled.
+   */
+  public boolean mixAndStems(Sink mix, Map<PartId, Sink> stems, Watch watch) throws IOException {
+    return mastered(new Limiter(rate(), CEILING_DB), (run, block) -> {}, mix, stems, watch);
   }
 
   /** Hears every channel after its strip, as a block is mixed. */
@@ -141,25 +116,43 @@ public final class Mixdown {
 
   /** Renders the mix through a limiter, every channel being listened to on the way. */
   boolean mastered(Limiter limiter, Tap tap, Sink sink, Watch watch) throws IOException {
-    Delayed out = delayed(sink, limiter.lateFrames());
+    return mastered(limiter, (run, block) -> listen(run, block, tap), sink, Map.of(), watch);
+  }
+
+  private boolean mastered(
+      Limiter limiter, Beside beside, Sink sink, Map<PartId, Sink> stems, Watch watch)
+      throws IOException {
     SongRun run = run();
-    RunMix mix = new RunMix(run.parts(), rate());
+    List<Output> outputs = new ArrayList<>(stems(run, stems));
     MixBus bus = new MixBus(rate(), Engine.BLOCK);
     Master master = score.song().master();
-    return lots(
-        run,
-        List.of(mix),
-        watch,
-        out,
-        block -> {
-          mix.mix(block);
-          if (tap != null) {
-            listen(run, block, tap);
-          }
-          bus.run(master, mix.left(), mix.right(), Engine.BLOCK);
-          limiter.limit(mix.left(), mix.right(), Engine.BLOCK);
-          out.take(mix.left(), mix.right());
-        });
+    outputs.add(
+        new Output(
+            new RunMix(run.parts(), rate()),
+            delayed(sink, limiter.lateFrames()),
+            (block, left, right) -> {
+              beside.hear(run, block);
+              bus.run(master, left, right, Engine.BLOCK);
+              limiter.limit(left, right, Engine.BLOCK);
+            }));
+    return lots(run, outputs, watch);
+  }
+
+  private List<Output> stems(SongRun run, Map<PartId, Sink> sinks) {
+    return run.parts().stream()
+        .filter(part -> sinks.containsKey(part.part().id()))
+        .map(part -> unmastered(List.of(part), sinks.get(part.part().id())))
+        .toList();
+  }
+
+  private Output unmastered(List<PartRun> parts, Sink sink) {
+    return new Output(new RunMix(parts, rate()), delayed(sink, 0), (block, left, right) -> {});
+  }
+
+  /** What hears a block of a run before it is mastered. */
+  @FunctionalInterface
+  private interface Beside {
+    void hear(SongRun run, int block);
   }
 
   private static void listen(SongRun run, int block, Tap tap) {
@@ -177,26 +170,42 @@ public final class Mixdown {
     return new Delayed(sink, late, frames(), (long) (FADE_SECONDS * rate()));
   }
 
-  /** What is done with each block. */
+  /** What is done to a block of a mix before it leaves. */
   @FunctionalInterface
-  private interface Taken {
-    void take(int block) throws IOException;
+  private interface Finish {
+    void run(int block, float[] left, float[] right);
   }
 
-  private boolean lots(SongRun run, List<RunMix> mixes, Watch watch, Delayed out, Taken taken)
-      throws IOException {
+  /** A mix of some parts on its way to a sink. */
+  private record Output(RunMix mix, Delayed out, Finish finish) {
+    boolean open() {
+      return out.left() > 0;
+    }
+
+    void take(int block) throws IOException {
+      mix.mix(block);
+      finish.run(block, mix.left(), mix.right());
+      out.take(mix.left(), mix.right());
+    }
+  }
+
+  private boolean lots(SongRun run, List<Output> outputs, Watch watch) throws IOException {
     long frames = frames();
     try {
-      while (out.left() > 0) {
+      while (outputs.stream().anyMatch(Output::open)) {
         if (watch.cancelled().getAsBoolean()) {
           return false;
         }
-        watch.progress().accept(1 - out.left() / (double) frames);
+        watch.progress().accept(1 - outputs.get(0).out().left() / (double) frames);
         run.next();
-        mixes.forEach(RunMix::begin);
-        mixes.forEach(RunMix::end);
-        for (int block = 0; block < PartRun.BLOCKS && out.left() > 0; block++) {
-          taken.take(block);
+        outputs.forEach(output -> output.mix().begin());
+        outputs.forEach(output -> output.mix().end());
+        for (int block = 0; block < PartRun.BLOCKS; block++) {
+          for (Output output : outputs) {
+            if (output.open()) {
+              output.take(block);
+            }
+          }
         }
       }
     } finally {

@@ -116,7 +116,8 @@ final class EnsembleReader {
         node.path("reverb").asInt(0),
         node.path("delay").asInt(0),
         DelayTime.valueOf(node.path("every").asText(DelayTime.DOTTED_EIGHTH.name())),
-        node.path("lowCut").asInt(0));
+        node.path("lowCut").asInt(0),
+        (int) Math.round(10 * node.path("clip").asDouble(0)));
   }
 
   private Map<PartId, LevelPlan> plans(JsonNode node) {

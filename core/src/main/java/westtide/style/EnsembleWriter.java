@@ -99,7 +99,8 @@ final class EnsembleWriter {
         .put("reverb", mix.reverb())
         .put("delay", mix.delay())
         .put("every", mix.delayTime().name())
-        .put("lowCut", mix.lowCut());
+        .put("lowCut", mix.lowCut())
+        .put("clip", mix.clip() / 10.0);
   }
 
   private ObjectNode plans(Map<?, LevelPlan> plans) {

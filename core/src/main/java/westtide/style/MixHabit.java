@@ -13,11 +13,20 @@ import westtide.song.mix.Mix;
  * @param delay percent sent to the delay
  * @param delayTime how far apart its repeats are
  * @param lowCut Hz below which nothing passes; 0 when off
+ * @param clip tenths of a dB pushed into a soft clip, which takes the points off drums so that the
+ *     limiter need not; 0 when off
  */
 public record MixHabit(
-    int level, int pan, int width, int reverb, int delay, DelayTime delayTime, int lowCut) {
+    int level,
+    int pan,
+    int width,
+    int reverb,
+    int delay,
+    DelayTime delayTime,
+    int lowCut,
+    int clip) {
   /** In the middle, dry, at full level. */
-  public static final MixHabit PLAIN = new MixHabit(0, 0, 0, 0, 0, DelayTime.DOTTED_EIGHTH, 0);
+  public static final MixHabit PLAIN = new MixHabit(0, 0, 0, 0, 0, DelayTime.DOTTED_EIGHTH, 0, 0);
 
   /** Checks the ranges by making the mix. */
   public MixHabit {
@@ -27,7 +36,8 @@ public record MixHabit(
         .withWidth(width)
         .withReverb(reverb)
         .withDelay(delay)
-        .withLowCut(lowCut);
+        .withLowCut(lowCut)
+        .withClip(clip);
   }
 
   /** What a mix stands at, as a habit. */
@@ -39,7 +49,8 @@ public record MixHabit(
         mix.reverb(),
         mix.delay(),
         mix.delayTime(),
-        mix.lowCut());
+        mix.lowCut(),
+        mix.clip());
   }
 
   /** A mix with everything else as it was. */
@@ -50,6 +61,7 @@ public record MixHabit(
         .withReverb(reverb)
         .withDelay(delay)
         .withDelayTime(delayTime)
-        .withLowCut(lowCut);
+        .withLowCut(lowCut)
+        .withClip(clip);
   }
 }

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
-import westtide.file.MidiFile;
+import westtide.file.midi.MidiFile;
 import westtide.heard.Report;
 import westtide.score.Score;
 import westtide.song.Part;

@@ -8,12 +8,16 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
@@ -28,6 +32,7 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.sound.Mixdown;
+import westtide.sound.TargetLoudness;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
 
@@ -35,7 +40,7 @@ import westtide.style.Style;
  * How drafts are mixed, measured from their sound by {@code measure-mix.py}, which has Debian's
  * ffmpeg read loudness (EBU R 128) and shares nothing with the application. The limits are common
  * practice as the product promises it. {@code ./west-tide measure} takes more seeds a style and
- * writes docs/drafts.md.
+ * writes docs/drafts.md; {@code -Dmixes.styles=dark,soul} looks at some styles alone.
  */
 class DraftMixesTest {
   private static final ObjectMapper JSON = new ObjectMapper();
@@ -95,24 +100,44 @@ class DraftMixesTest {
     int seeds = Integer.getInteger("mixes.seeds", 1);
     List<String> rows = new ArrayList<>();
     Map<String, Figures> all = new HashMap<>();
+    List<String> only = List.of(System.getProperty("mixes.styles", "").split(","));
     for (Style style : Songs.book().styles()) {
-      Figures figures = new Figures(new HashMap<>());
-      for (long seed = 1; seed <= seeds; seed++) {
-        write(Arranger.arranged(SongDraft.in(style).withSeed(seed)));
-        figures.add(Reference.run("measure-mix.py", folder));
+      if (!only.contains("") && !only.contains(style.id())) {
+        continue;
       }
+      Figures figures = measured(style, seeds);
       rows.add(row(style, figures));
+      System.out.println(rows.get(rows.size() - 1));
       all.put(style.id(), figures);
     }
-    rows.forEach(System.out::println);
     Report.table("drafts.report", HEADER, rows);
     all.forEach((style, figures) -> holds(style, figures, seeds));
   }
 
+  /** One draft is measured while the next is rendered. */
+  private Figures measured(Style style, int seeds) throws Exception {
+    Figures figures = new Figures(new HashMap<>());
+    ExecutorService beside = Executors.newSingleThreadExecutor();
+    try {
+      Future<JsonNode> before = null;
+      for (long seed = 1; seed <= seeds; seed++) {
+        Path place = Files.createDirectories(folder.resolve(Long.toString(seed % 2)));
+        write(TargetLoudness.reached(Arranger.arranged(SongDraft.in(style).withSeed(seed))), place);
+        if (before != null) {
+          figures.add(before.get());
+        }
+        before = beside.submit(() -> Reference.run("measure-mix.py", place));
+      }
+      figures.add(before.get());
+    } finally {
+      beside.shutdown();
+    }
+    return figures;
+  }
+
   private static void holds(String style, Figures found, int seeds) {
-    assertThat(found.middle("loudness")).as("loudness of " + style).isBetween(-15.0, -13.0);
-    assertThat(found.least("loudness")).as("softest of " + style).isGreaterThanOrEqualTo(-16);
-    assertThat(found.most("loudness")).as("loudest of " + style).isLessThanOrEqualTo(-12);
+    assertThat(found.least("loudness")).as("softest of " + style).isGreaterThanOrEqualTo(-15);
+    assertThat(found.most("loudness")).as("loudest of " + style).isLessThanOrEqualTo(-13);
     assertThat(found.most("peak")).as("true peak of " + style).isLessThanOrEqualTo(-1);
     if (found.has("intro")) {
       assertThat(found.middle("intro")).as("intro of " + style).isLessThanOrEqualTo(9);
@@ -141,18 +166,17 @@ class DraftMixesTest {
         f.words("rise"));
   }
 
-  private void write(Song song) throws IOException {
+  private static void write(Song song, Path folder) throws IOException {
     Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
     int frames = (int) mixdown.frames();
     SummedStems mix = new SummedStems(frames);
-    mixdown.mix(mix.one(), Mixdown.Watch.NOBODY);
-    mix.write(folder.resolve("mix.f32"));
     SummedStems lead = new SummedStems(frames);
     SummedStems chords = new SummedStems(frames);
     Map<PartId, Mixdown.Sink> stems = new HashMap<>();
     stems.put(SongDraft.LEAD, lead.one());
     song.parts(Role.CHORDS).forEach(part -> stems.put(part.id(), chords.one()));
-    mixdown.stems(stems, Mixdown.Watch.NOBODY);
+    mixdown.mixAndStems(mix.one(), stems, Mixdown.Watch.NOBODY);
+    mix.write(folder.resolve("mix.f32"));
     lead.write(folder.resolve("lead.f32"));
     chords.write(folder.resolve("chords.f32"));
     JSON.writeValue(folder.resolve("facts.json").toFile(), facts(song));

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.file.midi.MidiFile;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Song;

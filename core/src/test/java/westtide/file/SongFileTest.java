@@ -23,6 +23,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Ensembles;
 import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
+import westtide.rhythm.Figure;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.NoteValue;
 import westtide.rhythm.Roll;
@@ -110,7 +111,7 @@ class SongFileTest {
             44,
             25,
             duck,
-            Gate.OPEN,
+            new Gate(new Figure("x-.x.."), 75),
             new Space(RoomKind.HALL, 55, false, 300, 6000),
             effects);
     Song song =

@@ -62,6 +62,7 @@ import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
 import westtide.song.Song;
+import westtide.sound.TargetLoudness;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 
@@ -346,7 +347,9 @@ public final class Shell {
   private void begin(Style style) {
     long seed = around.millis().getAsLong() % 1000;
     background.run(
-        () -> Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled")),
+        () ->
+            TargetLoudness.reached(
+                Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled"))),
         this::begin);
   }
 

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.EightBars;
 import westtide.compose.groove.FillFamily;
-import westtide.file.MidiFile;
+import westtide.file.midi.MidiFile;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Meter;

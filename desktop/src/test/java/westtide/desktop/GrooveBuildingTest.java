@@ -10,7 +10,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.FillFamily;
-import westtide.file.MidiGroove;
+import westtide.file.midi.MidiGroove;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;

@@ -39,7 +39,7 @@ class LookTest extends WindowTest {
           window.setWidth(width);
           window.setHeight(height);
         });
-    for (int demo = 0; demo < DemoSongs.all().size(); demo += 2) {
+    for (int demo = 0; demo < DemoSongs.all().size(); demo++) {
       int number = demo;
       interact(() -> shell.begin(DemoSongs.all().get(number)));
       for (Stage stage : Stage.values()) {

@@ -39,7 +39,7 @@ public final class Blocks {
   }
 
   /** The highest sample of a block, up or down. */
-  static float peak(float[] samples, int frames) {
+  public static float peak(float[] samples, int frames) {
     float high = 0;
     float low = 0;
     for (int i = 0; i < frames; i++) {

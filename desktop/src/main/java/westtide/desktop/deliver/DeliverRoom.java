@@ -23,8 +23,8 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
 import westtide.file.FileNames;
-import westtide.file.MidiFile;
-import westtide.file.MidiPlan;
+import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiPlan;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
 

@@ -13,7 +13,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.files.SongExports;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
-import westtide.file.WavFormat;
+import westtide.file.audio.WavFormat;
 import westtide.sound.Mixdown;
 
 /** The song as WAV: how it is written, how far it is, and the way to end it. */

@@ -26,6 +26,7 @@ import westtide.song.Song;
 import westtide.song.chord.ChordLine;
 import westtide.song.edit.Edit;
 import westtide.song.id.SectionId;
+import westtide.sound.TargetLoudness;
 
 /**
  * Three drafts of the whole song, of one part or of one section, heard in turn before one is taken.
@@ -129,8 +130,8 @@ public final class DraftsPanel extends VBox {
     words.setText(
         switch (of) {
           case SONG ->
-              "Each is a whole arrangement in the style, from a seed of its own. Hear their hooks in"
-                  + " turn; taking one is one step to undo.";
+              "Each is a whole arrangement in the style, from a seed of its own, and as loud as the"
+                  + " style aims at. Hear their hooks in turn; taking one is one step to undo.";
           case PART ->
               "Each is other music for this part over the same chords; its instrument, its level and"
                   + " where it plays stay.";
@@ -196,7 +197,7 @@ public final class DraftsPanel extends VBox {
           for (long from = after + 1; from <= after + COUNT; from++) {
             out.add(
                 switch (now) {
-                  case SONG -> new Redraft(retake.song(), retake.style(), stays).take(from);
+                  case SONG -> whole(new Redraft(retake.song(), retake.style(), stays), from);
                   case PART -> retake.part(part.id(), from);
                   case SECTION -> retake.section(section, from);
                 });
@@ -204,6 +205,12 @@ public final class DraftsPanel extends VBox {
           return out;
         },
         drawn -> show(drawn, after + 1));
+  }
+
+  /** A draft as loud as the style aims at, unless levels stay. */
+  private static Song whole(Redraft redraft, long from) {
+    Song take = redraft.take(from);
+    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : TargetLoudness.reached(take);
   }
 
   private void show(List<Song> drawn, long first) {
