@@ -18,7 +18,6 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import westtide.file.FileNames;
-import westtide.file.SongFile;
 import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
@@ -28,6 +27,7 @@ import westtide.file.midi.Slides;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
+import westtide.song.Song;
 import westtide.sound.Mixdown;
 
 /** Writes a song as MIDI and as WAV. */
@@ -100,15 +100,14 @@ final class ExportCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "several songs cannot go to the standard output; name a folder instead of -");
     }
-    List<SongFile.Opened> opened = new ArrayList<>();
+    List<Song> opened = new ArrayList<>();
     for (Path song : songs) {
-      opened.add(SongFile.open(song));
+      opened.add(OpenedSong.in(song, spec.commandLine().getErr()));
     }
     Set<String> taken = new HashSet<>();
-    for (SongFile.Opened each : opened) {
-      each.notices().forEach(spec.commandLine().getErr()::println);
-      Score score = Score.of(each.song());
-      String name = several ? unlike(taken, FileNames.stem(each.song())) : "";
+    for (Song song : opened) {
+      Score score = Score.of(song);
+      String name = several ? unlike(taken, FileNames.stem(song)) : "";
       writeNotes(score, several ? in(midi, name + ".mid") : midi);
       writeSound(Bounce.of(score, format), several ? in(wav, name + ".wav") : wav);
     }

@@ -9,8 +9,8 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import westtide.file.SongFile;
 import westtide.score.Score;
+import westtide.song.Song;
 
 /** Tells what is in a song. */
 @Command(
@@ -31,10 +31,9 @@ final class ShowCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws Exception {
-    SongFile.Opened opened = SongFile.open(file);
     PrintWriter out = spec.commandLine().getOut();
-    opened.notices().forEach(spec.commandLine().getErr()::println);
-    SongTree tree = new SongTree(Score.of(opened.song()));
+    Song song = OpenedSong.in(file, spec.commandLine().getErr());
+    SongTree tree = new SongTree(Score.of(song));
     if (json) {
       out.println(
           new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsString(tree.json(notes)));

@@ -279,6 +279,22 @@ class MainTest {
   }
 
   @Test
+  void aSongOfANewerVersionIsShownAndItIsTold() throws IOException {
+    Path song = folder.resolve("s.tide");
+    draft(song, "--form", "hook 4");
+    String newer = Files.readString(song).replaceFirst("\"version\" : \\d+", "\"version\" : 99");
+    Files.writeString(song, newer);
+    Result shown = run("show", song.toString());
+    assertThat(shown.status()).isZero();
+    assertThat(shown.out()).contains("hook");
+    assertThat(shown.err()).contains("newer version").hasLineCount(1);
+    Result written = run("export", song.toString(), "--midi", folder.resolve("s.mid").toString());
+    assertThat(written.status()).isZero();
+    assertThat(written.err()).contains("newer version");
+    assertThat(Files.readString(song)).isEqualTo(newer);
+  }
+
+  @Test
   void mixAndStemsAreWritten() throws IOException {
     Path song = folder.resolve("short.tide");
     draft(song, "--form", "hook 4", "--tempo", "142", "--key", "F# minor", "--title", "Short");
