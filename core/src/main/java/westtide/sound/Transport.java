@@ -19,6 +19,8 @@ public final class Transport implements Frames {
   private long anchorFrame;
   private double framesPerTick;
   private int nextTick;
+  private double startTick;
+  private long startFrame;
   private int loopFrom = -1;
   private int loopTo = -1;
   private int blockOffset;
@@ -84,6 +86,8 @@ public final class Transport implements Frames {
     engine.begin();
     engine.releaseHeld(0);
     place(tick);
+    startTick = tick;
+    startFrame = frame;
     nextTick = (int) Math.ceil(tick);
     playing = true;
     engine.chase(nextTick, 0, framesPerTick);
@@ -95,14 +99,18 @@ public final class Transport implements Frames {
     startsNext = true;
   }
 
-  /** The tick that was reached a number of ticks ago; inside a loop, in the pass before. */
+  /**
+   * The tick that was reached a number of ticks ago; inside a loop, in the pass before. What was
+   * only just started is heard from its start on, not from before it.
+   */
   public double heard(double ticksAgo) {
     double tick = tick() - ticksAgo;
     boolean turned = tick < loopFrom && tick() >= loopFrom && turnedAt >= 0;
     if (turned && frame - turnedAt <= ticksAgo * framesPerTick) {
       return loopTo - (loopFrom - tick);
     }
-    return Math.max(0, tick);
+    boolean begins = playing && frame - startFrame < ticksAgo * framesPerTick;
+    return begins ? startTick : Math.max(0, tick);
   }
 
   /** Stops; held notes are let go, tails ring out. */

@@ -139,6 +139,17 @@ class TransportTest {
   }
 
   @Test
+  void whatOnlyJustBeganIsNotHeardFromBeforeItsStart() {
+    Transport transport = transport(10_000, 120);
+    transport.play(5000);
+    pump(transport, 1);
+    assertThat(transport.tick()).isBetween(5000.0, 5020.0);
+    assertThat(transport.heard(100)).isEqualTo(5000);
+    pump(transport, 40);
+    assertThat(transport.heard(100)).isCloseTo(transport.tick() - 100, within(0.001));
+  }
+
+  @Test
   void whatIsHeardInALoopLagsIntoThePassBefore() {
     Transport transport = transport(10_000, 120);
     transport.loop(1920, 3840);
