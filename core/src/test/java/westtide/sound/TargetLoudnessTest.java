@@ -3,6 +3,7 @@ package westtide.sound;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -13,20 +14,25 @@ import westtide.score.Score;
 import westtide.song.Song;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Master;
+import westtide.sound.loudness.Loudness;
 
 /** A draft of any style leaves as loud as it aims at, whatever gain it came with. */
 class TargetLoudnessTest {
+  private static final int RATE = 48_000;
+
   private static Song draft(String style, long seed) {
     return Arranger.arranged(SongDraft.in(Songs.book().get(style)).withSeed(seed));
   }
 
-  private static double whole(Song song) {
-    return Listening.of(Score.of(song), Mixdown.Watch.NOBODY).orElseThrow().integrated();
+  private static double whole(Song song) throws IOException {
+    Loudness loudness = new Loudness(RATE);
+    Mixdown.of(Score.of(song), RATE).mix(loudness::hear, Mixdown.Watch.NOBODY);
+    return loudness.integrated();
   }
 
   @ParameterizedTest
   @CsvSource({"house,3,-14", "drill,5,-14", "soul,2,-18"})
-  void theWholeSongReadsTheTarget(String style, long seed, int target) {
+  void theWholeSongReadsTheTarget(String style, long seed, int target) throws IOException {
     Song draft = draft(style, seed);
     Song aimed = draft.withMaster(draft.master().withTarget(target));
     assertThat(whole(TargetLoudness.reached(aimed))).isCloseTo(target, within(1.0));

@@ -7,13 +7,20 @@ package westtide.sound.desk;
 final class MovingLine {
   private final Ring ring;
   private final float[] taken;
+  private final float[] next;
+  private final float[] places;
   private double delay;
   private double before;
 
   /** A line that is read at most so many samples late. */
   MovingLine(int longest, int block) {
     ring = new Ring(longest + block + 1);
-    taken = new float[block + 1];
+    taken = new float[block];
+    next = new float[block];
+    places = new float[block];
+    for (int i = 0; i < block; i++) {
+      places[i] = i;
+    }
     clear();
   }
 
@@ -37,9 +44,10 @@ final class MovingLine {
     int ago = (int) Math.ceil(before);
     float share = (float) (ago - before);
     float step = (float) ((before - delay) / length);
-    ring.copy(ago, taken, length + 1);
+    ring.copy(ago, taken, length);
+    ring.copy(ago - 1, next, length);
     for (int i = 0; i < length; i++) {
-      out[i] = taken[i] + (share + step * i) * (taken[i + 1] - taken[i]);
+      out[i] = taken[i] + (share + step * places[i]) * (next[i] - taken[i]);
     }
   }
 

@@ -7,13 +7,13 @@ import westtide.sound.voice.SineTable;
 final class Swirl {
   private static final int SIZE = 2048;
   private static final int MASK = SIZE - 1;
-  private static final int STAGES = 6;
   private static final double CHORUS_HERTZ = 0.71;
   private static final double PHASER_HERTZ = 0.23;
 
   private final int rate;
   private final float[] line = new float[SIZE];
-  private final double[][] stages = new double[2][STAGES];
+  private final Stages leftStages = new Stages();
+  private final Stages rightStages = new Stages();
   private int at;
   private double chorus;
   private double phaser;
@@ -24,8 +24,8 @@ final class Swirl {
 
   void clear() {
     Arrays.fill(line, 0);
-    Arrays.fill(stages[0], 0);
-    Arrays.fill(stages[1], 0);
+    leftStages.clear();
+    rightStages.clear();
     chorus = 0;
     phaser = 0;
   }
@@ -66,8 +66,9 @@ final class Swirl {
   void phaser(float[] left, float[] right, int frames, float amount) {
     for (int from = 0; from < frames; from += Stretch.EVERY) {
       int until = Math.min(frames, from + Stretch.EVERY);
-      pass(left, from, until, corner(phaser), amount, stages[0]);
-      pass(right, from, until, corner(phaser + 0.25), amount, stages[1]);
+      double wet = 0.5 * amount;
+      leftStages.pass(left, from, until, corner(phaser), wet);
+      rightStages.pass(right, from, until, corner(phaser + 0.25), wet);
       phaser += PHASER_HERTZ * Stretch.EVERY / rate;
     }
     phaser -= (int) phaser;
@@ -79,16 +80,53 @@ final class Swirl {
     return (k - 1) / (k + 1);
   }
 
-  private static void pass(
-      float[] samples, int from, int until, double corner, float amount, double[] state) {
-    for (int i = from; i < until; i++) {
-      double now = samples[i];
-      for (int stage = 0; stage < STAGES; stage++) {
-        double out = corner * now + state[stage];
-        state[stage] = now - corner * out;
-        now = out;
+  /** Six all-passes of one side in a row. */
+  private static final class Stages {
+    private double a;
+    private double b;
+    private double c;
+    private double d;
+    private double e;
+    private double f;
+
+    void clear() {
+      a = 0;
+      b = 0;
+      c = 0;
+      d = 0;
+      e = 0;
+      f = 0;
+    }
+
+    void pass(float[] samples, int from, int until, double corner, double wet) {
+      double one = a;
+      double two = b;
+      double three = c;
+      double four = d;
+      double five = e;
+      double six = f;
+      for (int i = from; i < until; i++) {
+        double in = samples[i];
+        double first = corner * in + one;
+        one = in - corner * first;
+        double second = corner * first + two;
+        two = first - corner * second;
+        double third = corner * second + three;
+        three = second - corner * third;
+        double fourth = corner * third + four;
+        four = third - corner * fourth;
+        double fifth = corner * fourth + five;
+        five = fourth - corner * fifth;
+        double out = corner * fifth + six;
+        six = fifth - corner * out;
+        samples[i] = (float) ((1 - wet) * in + wet * out);
       }
-      samples[i] = (float) ((1 - 0.5 * amount) * samples[i] + 0.5 * amount * now);
+      a = one;
+      b = two;
+      c = three;
+      d = four;
+      e = five;
+      f = six;
     }
   }
 }

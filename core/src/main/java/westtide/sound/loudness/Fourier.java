@@ -1,32 +1,48 @@
 package westtide.sound.loudness;
 
-/** The fast Fourier transform in place; lengths are powers of two (Cooley and Tukey 1965). */
+/**
+ * The fast Fourier transform in place, of one length, which is a power of two (Cooley and Tukey
+ * 1965). Turns are looked up, and neighbours are worked on one after another, so that all of it
+ * stays near the processor.
+ */
 final class Fourier {
-  private Fourier() {}
+  private final int size;
+  private final double[] cosines;
+  private final double[] sines;
 
-  static void transform(double[] real, double[] imaginary) {
-    int size = real.length;
+  Fourier(int size) {
+    this.size = size;
+    cosines = new double[size / 2];
+    sines = new double[size / 2];
+    for (int k = 0; k < size / 2; k++) {
+      cosines[k] = Math.cos(-2 * Math.PI * k / size);
+      sines[k] = Math.sin(-2 * Math.PI * k / size);
+    }
+  }
+
+  void transform(double[] real, double[] imaginary) {
     reorder(real, imaginary);
     for (int span = 2; span <= size; span <<= 1) {
-      int half = span / 2;
-      double stepCos = Math.cos(-2 * Math.PI / span);
-      double stepSin = Math.sin(-2 * Math.PI / span);
-      double cos = 1;
-      double sin = 0;
-      for (int k = 0; k < half; k++) {
-        for (int a = k; a < size; a += span) {
-          int b = a + half;
-          double x = real[b] * cos - imaginary[b] * sin;
-          double y = real[b] * sin + imaginary[b] * cos;
-          real[b] = real[a] - x;
-          imaginary[b] = imaginary[a] - y;
-          real[a] += x;
-          imaginary[a] += y;
-        }
-        double next = cos * stepCos - sin * stepSin;
-        sin = cos * stepSin + sin * stepCos;
-        cos = next;
+      for (int from = 0; from < size; from += span) {
+        cross(real, imaginary, from, span / 2);
       }
+    }
+  }
+
+  /** Two halves that lie beside each other become one. */
+  private void cross(double[] real, double[] imaginary, int from, int half) {
+    int turn = size / 2 / half;
+    for (int k = 0; k < half; k++) {
+      double cos = cosines[k * turn];
+      double sin = sines[k * turn];
+      int a = from + k;
+      int b = a + half;
+      double x = real[b] * cos - imaginary[b] * sin;
+      double y = real[b] * sin + imaginary[b] * cos;
+      real[b] = real[a] - x;
+      imaginary[b] = imaginary[a] - y;
+      real[a] += x;
+      imaginary[a] += y;
     }
   }
 

@@ -24,10 +24,12 @@ public final class ThirdOctaves {
   private final double[] real = new double[SIZE];
   private final double[] imaginary = new double[SIZE];
   private final double[] window = new double[SIZE];
+  private final Fourier fourier = new Fourier(SIZE);
   private final int rate;
   private final int hop;
   private int filled;
   private int windows;
+  private boolean silent = true;
 
   /** A meter at a sample rate. */
   public ThirdOctaves(int rate) {
@@ -47,19 +49,24 @@ public final class ThirdOctaves {
   public void hear(float[] left, float[] right, int from, int frames) {
     for (int i = from; i < from + frames; i++) {
       if (filled < SIZE) {
+        silent &= left[i] == 0 && right[i] == 0;
         real[filled] = 0.5 * (left[i] + right[i]) * window[filled];
         imaginary[filled] = 0.5 * (left[i] - right[i]) * window[filled];
       }
       if (++filled == hop) {
-        take();
+        if (!silent) {
+          take();
+        }
+        windows++;
         filled = 0;
+        silent = true;
       }
     }
   }
 
   /** Middle and side are carried as the two parts of one complex signal. */
   private void take() {
-    Fourier.transform(real, imaginary);
+    fourier.transform(real, imaginary);
     double hertzABin = (double) rate / SIZE;
     for (int band = 0; band < BANDS; band++) {
       double middle = hertz(band);
@@ -73,7 +80,6 @@ public final class ThirdOctaves {
       }
       energies[band] += sum;
     }
-    windows++;
   }
 
   /** The mean level of each band in dB, {@value #SILENCE} where there is nothing. */
