@@ -29,7 +29,7 @@ final class HeardSoundings {
   private static final double MOST_PUSHED = 4;
   private static final double MOST_OVERLAP = 0.75;
   private static final double LEAST_UNDER_KICK = -3;
-  private static final double MOST_UNDER_KICK = 6;
+  private static final double MOST_UNDER_KICK = 8;
 
   /** LU an intro lies under the hook at most (common practice). */
   private static final double MOST_UNDER = 9;

@@ -131,7 +131,8 @@ public final class DraftsPanel extends VBox {
         switch (of) {
           case SONG ->
               "Each is a whole arrangement in the style, from a seed of its own, and as loud as the"
-                  + " style aims at. Hear their hooks in turn; taking one is one step to undo.";
+                  + " style aims at unless levels stay. Hear their hooks in turn; taking one is one"
+                  + " step to undo.";
           case PART ->
               "Each is other music for this part over the same chords; its instrument, its level and"
                   + " where it plays stay.";
