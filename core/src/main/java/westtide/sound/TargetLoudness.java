@@ -2,9 +2,9 @@ package westtide.sound;
 
 import java.io.IOException;
 import java.util.EnumMap;
-import java.util.List;
 import java.util.Map;
 import westtide.score.Score;
+import westtide.score.SectionScore;
 import westtide.song.Form;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -69,7 +69,8 @@ public final class TargetLoudness {
 
   /** What the whole song will read, in LUFS, as far as its last hook tells. */
   static double reading(Song song) {
-    Section hook = loudest(song.form());
+    int place = loudest(song.form());
+    Section hook = song.form().sections().get(place);
     double under = Math.max(1, UNDER_HOOK.get(hook.word().kind()));
     double energy = 0;
     int bars = 0;
@@ -78,25 +79,30 @@ public final class TargetLoudness {
       energy += section.bars() * Math.pow(10, -apart / 10);
       bars += section.bars();
     }
-    return heard(song, hook) + TOP_OCTAVE + 10 * Math.log10(energy / bars);
+    return heard(song, place) + TOP_OCTAVE + 10 * Math.log10(energy / bars);
   }
 
-  private static Section loudest(Form form) {
-    Section out = form.sections().get(0);
-    for (Section section : form.sections()) {
-      if (UNDER_HOOK.get(section.word().kind()) <= UNDER_HOOK.get(out.word().kind())) {
-        out = section;
+  private static int loudest(Form form) {
+    int out = 0;
+    for (int place = 1; place < form.sections().size(); place++) {
+      if (under(form, place) <= under(form, out)) {
+        out = place;
       }
     }
     return out;
   }
 
-  private static double heard(Song song, Section section) {
-    Song excerpt =
-        song.withForm(new Form(List.of(section.withBars(Math.min(BARS, section.bars())))));
-    Mixdown mixdown = Mixdown.of(Score.of(excerpt), RATE);
+  private static double under(Form form, int place) {
+    return UNDER_HOOK.get(form.sections().get(place).word().kind());
+  }
+
+  /** The first bars of a section as it is in the song, since lines go on from what was before. */
+  private static double heard(Song song, int place) {
+    Score section = SectionScore.of(Score.of(song), place);
+    Mixdown mixdown = Mixdown.of(section, RATE);
     Loudness loudness = new Loudness(RATE);
-    long[] left = {Math.round(excerpt.millis() / 1000 * RATE)};
+    int ticks = Math.min(section.ticks(), BARS * song.brief().meter().ticksPerBar());
+    long[] left = {Math.round(song.brief().tempo().millis(ticks) / 1000 * RATE)};
     try {
       mixdown.mix(
           (toLeft, toRight, frames) -> {

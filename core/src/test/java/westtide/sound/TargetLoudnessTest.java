@@ -31,7 +31,7 @@ class TargetLoudnessTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"house,3,-14", "drill,5,-14", "soul,2,-18"})
+  @CsvSource({"house,3,-14", "drill,20,-14", "cloud,14,-14", "soul,2,-18"})
   void theWholeSongReadsTheTarget(String style, long seed, int target) throws IOException {
     Song draft = draft(style, seed);
     Song aimed = draft.withMaster(draft.master().withTarget(target));

@@ -24,6 +24,7 @@ import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.SectionScore;
 import westtide.song.Brief;
 import westtide.song.Form;
 import westtide.song.Role;

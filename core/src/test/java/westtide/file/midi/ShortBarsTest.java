@@ -13,6 +13,7 @@ import westtide.rhythm.Tempo;
 import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
+import westtide.score.SectionScore;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.SectionEdits;

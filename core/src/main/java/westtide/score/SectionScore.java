@@ -1,25 +1,23 @@
-package westtide.file.midi;
+package westtide.score;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import westtide.score.Motion;
-import westtide.score.Moving;
-import westtide.score.Score;
-import westtide.score.ScoredNote;
-import westtide.score.ScoredPart;
 import westtide.song.Form;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.id.SectionId;
 
-/** One section of a score by itself, from its first tick to its last. */
-final class SectionScore {
+/**
+ * One section of a score by itself, from its first tick to its last. Its notes are those it has in
+ * the song, so a line that goes on from the section before stands where it stood.
+ */
+public final class SectionScore {
   private SectionScore() {}
 
   /** The section at a place: what starts in it, cut at its end, with what moves over it. */
-  static Score of(Score score, int place) {
+  public static Score of(Score score, int place) {
     Song song = score.song();
     Form form = song.form();
     int from = form.startTick(place, song.brief().meter());
