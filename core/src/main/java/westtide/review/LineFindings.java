@@ -60,12 +60,11 @@ final class LineFindings {
     List<ScoredPart> beds = score.parts(Role.CHORDS);
     for (ScoredPart line : lines) {
       Set<String> heard = new HashSet<>();
+      List<ScoredPart> hiding = leads(line, lines) ? over(line, beds) : List.of();
       for (Passage passage : line.passages()) {
         if (heard.add(
             passage.name() + "/" + passage.harmony().progression() + "/" + beds(beds, passage))) {
-          if (leads(line, lines)) {
-            addLost(line, passage, over(line, beds));
-          }
+          addLost(line, passage, hiding);
           addClashes(line, passage, beds);
           passage.line().ifPresent(written -> addSlips(line, passage, written));
         }

@@ -104,23 +104,26 @@ public final class Mixdown {
    * what each part plays is made once for both. False when it was cancelled.
    */
   public boolean mixAndStems(Sink mix, Map<PartId, Sink> stems, Watch watch) throws IOException {
-    return mastered(new Limiter(rate(), CEILING_DB), (run, block) -> {}, mix, stems, watch);
+    return mastered(new Limiter(rate(), CEILING_DB), Tap.NOBODY, mix, stems, watch);
   }
 
   /** Hears every channel after its strip, as a block is mixed. */
   @FunctionalInterface
   interface Tap {
+    /** Nobody listens. */
+    Tap NOBODY = (part, left, right, from, frames) -> {};
+
     /** A block of a channel, from a sample on. */
     void hear(PartId part, float[] left, float[] right, int from, int frames);
   }
 
   /** Renders the mix through a limiter, every channel being listened to on the way. */
   boolean mastered(Limiter limiter, Tap tap, Sink sink, Watch watch) throws IOException {
-    return mastered(limiter, (run, block) -> listen(run, block, tap), sink, Map.of(), watch);
+    return mastered(limiter, tap, sink, Map.of(), watch);
   }
 
   private boolean mastered(
-      Limiter limiter, Beside beside, Sink sink, Map<PartId, Sink> stems, Watch watch)
+      Limiter limiter, Tap tap, Sink sink, Map<PartId, Sink> stems, Watch watch)
       throws IOException {
     SongRun run = run();
     List<Output> outputs = new ArrayList<>(stems(run, stems));
@@ -131,7 +134,7 @@ public final class Mixdown {
             new RunMix(run.parts(), rate()),
             delayed(sink, limiter.lateFrames()),
             (block, left, right) -> {
-              beside.hear(run, block);
+              listen(run, block, tap);
               bus.run(master, left, right, Engine.BLOCK);
               limiter.limit(left, right, Engine.BLOCK);
             }));
@@ -147,12 +150,6 @@ public final class Mixdown {
 
   private Output unmastered(List<PartRun> parts, Sink sink) {
     return new Output(new RunMix(parts, rate()), delayed(sink, 0), (block, left, right) -> {});
-  }
-
-  /** What hears a block of a run before it is mastered. */
-  @FunctionalInterface
-  private interface Beside {
-    void hear(SongRun run, int block);
   }
 
   private static void listen(SongRun run, int block, Tap tap) {

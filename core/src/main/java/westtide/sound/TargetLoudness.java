@@ -6,7 +6,6 @@ import java.util.Map;
 import westtide.score.Score;
 import westtide.score.SectionScore;
 import westtide.song.Form;
-import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.mix.Master;
@@ -69,17 +68,17 @@ public final class TargetLoudness {
 
   /** What the whole song will read, in LUFS, as far as its last hook tells. */
   static double reading(Song song) {
-    int place = loudest(song.form());
-    Section hook = song.form().sections().get(place);
-    double under = Math.max(1, UNDER_HOOK.get(hook.word().kind()));
+    Form form = song.form();
+    int hook = loudest(form);
     double energy = 0;
     int bars = 0;
-    for (Section section : song.form().sections()) {
-      double apart = section == hook ? 0 : 1 + UNDER_HOOK.get(section.word().kind()) - under;
-      energy += section.bars() * Math.pow(10, -apart / 10);
-      bars += section.bars();
+    for (int place = 0; place < form.sections().size(); place++) {
+      double apart = place == hook ? 0 : 1 + under(form, place) - under(form, hook);
+      int length = form.sections().get(place).bars();
+      energy += length * Math.pow(10, -apart / 10);
+      bars += length;
     }
-    return heard(song, place) + TOP_OCTAVE + 10 * Math.log10(energy / bars);
+    return heard(song, hook) + TOP_OCTAVE + 10 * Math.log10(energy / bars);
   }
 
   private static int loudest(Form form) {
