@@ -218,10 +218,13 @@ final class RecordPage implements Page<GrooveScene> {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
       Recorder now = recording.get().recorder();
-      boolean first = !now.moving();
+      boolean stood = !now.moving();
       long nanos = System.nanoTime();
       now.at(moment.sectionTick() % choice.scene().ticks(), nanos);
-      if (first) {
+      if (!now.moving()) {
+        return;
+      }
+      if (stood) {
         input.as(SimulatedPads.class).ifPresent(it -> it.begin(now.began(nanos)));
       }
       summary.setText("recording on " + settings.input() + ": " + now.count() + " hits");

@@ -245,10 +245,13 @@ final class PlayPage implements Page<LineScene> {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
       NoteRecorder now = recording.get().recorder();
-      boolean first = !now.clock().moving();
+      boolean stood = !now.clock().moving();
       long nanos = System.nanoTime();
       now.clock().at(moment.sectionTick() % scene.line().ticks(), nanos);
-      if (first) {
+      if (!now.clock().moving()) {
+        return;
+      }
+      if (stood) {
         input.as(SimulatedPlayer.class).ifPresent(it -> it.begin(now.clock().began(nanos)));
       }
       summary.setText("recording on " + settings.input() + ": " + now.count() + " notes");

@@ -4,7 +4,8 @@ import westtide.rhythm.Ticks;
 
 /**
  * Where a loop stands at a time. The place is known frame by frame only roughly; the mean of all
- * frames is what is played against it is measured by.
+ * frames is what is played against it is measured by. A place that stands tells nothing: just
+ * started, the loop stands at its first tick until that is heard.
  */
 public final class LoopClock {
   /** Ticks before the first beat from which something is meant for it. */
@@ -16,6 +17,7 @@ public final class LoopClock {
   private long began;
   private double sum;
   private int frames;
+  private double seen = Double.NaN;
 
   /**
    * A clock of a loop.
@@ -28,8 +30,16 @@ public final class LoopClock {
     this.ticksPerNano = ticksPerNano;
   }
 
-  /** The loop is at a tick now. */
+  /** The loop is seen at a tick now. */
   public void at(double tick, long nanos) {
+    boolean moved = !Double.isNaN(seen) && tick != seen;
+    seen = tick;
+    if (moved) {
+      count(tick, nanos);
+    }
+  }
+
+  private void count(double tick, long nanos) {
     double offset = tick - nanos * ticksPerNano;
     if (frames == 0) {
       reference = offset;
