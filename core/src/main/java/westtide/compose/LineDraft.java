@@ -1,8 +1,11 @@
 package westtide.compose;
 
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.IntStream;
 import westtide.rhythm.Meter;
 import westtide.song.LineCycle;
 import westtide.song.LineFit;
@@ -50,18 +53,29 @@ public final class LineDraft {
     return new Pattern.Written(bars, best(sketch, chords, bars, random));
   }
 
-  /** A sequence that runs against the bar; its last note jumps an octave now and then. */
+  /**
+   * A sequence that runs against the bar, upwards or downwards; its lowest note is doubled an octave
+   * up now and then.
+   */
   private Pattern.Written cycle(Progression progression, Random random) {
     int steps = Seed.pick(habit.language().cycles(), random);
     int bars = LineCycle.bars(steps, meter);
     LineSketch sketch = LineSketch.cycle(steps, random);
-    List<Note> notes =
-        new ArrayList<>(best(sketch, progression.over(bars * meter.ticksPerBar()), bars, random));
-    Note last = notes.get(notes.size() - 1);
-    if (last.key() + 12 <= habit.high()) {
-      notes.add(last.withKey(last.key() + 12).withEvery(random.nextBoolean() ? 4 : 8));
+    List<Note> drawn = best(sketch, progression.over(bars * meter.ticksPerBar()), bars, random);
+    List<Note> notes = new ArrayList<>(random.nextBoolean() ? drawn : backwards(drawn));
+    Note low = Collections.min(notes, Comparator.comparingInt(Note::key));
+    if (low.key() + 12 <= habit.high()) {
+      notes.add(low.withKey(low.key() + 12).withEvery(random.nextBoolean() ? 4 : 8));
     }
     return new Pattern.Written(bars, notes, new LineCycle(steps, 0));
+  }
+
+  /** The same rhythm with the heights from the last to the first. */
+  private static List<Note> backwards(List<Note> notes) {
+    int last = notes.size() - 1;
+    return IntStream.rangeClosed(0, last)
+        .mapToObj(i -> notes.get(i).withKey(notes.get(last - i).key()))
+        .toList();
   }
 
   /** The best notes for a sketch over chords. */

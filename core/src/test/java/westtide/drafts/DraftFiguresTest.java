@@ -87,7 +87,7 @@ class DraftFiguresTest {
       // a stop before the next section can silence the slide that leads to it
       assertThat(share(found, "slides", "hook four bars")).as(name).isGreaterThanOrEqualTo(0.8);
     }
-    if (seeds >= 50 && style.lead().language().cycles().isEmpty()) {
+    if (seeds >= 50) {
       assertThat(share(found, "third unit higher", "leads")).as(name).isBetween(0.4, 0.6);
     }
     if (style.lead().language().pitches() != LineLanguage.Pitches.FEW) {
