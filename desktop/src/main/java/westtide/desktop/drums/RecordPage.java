@@ -218,16 +218,13 @@ final class RecordPage implements Page<GrooveScene> {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
       Recorder now = recording.get().recorder();
-      boolean stood = !now.moving();
       long nanos = System.nanoTime();
-      now.at(moment.sectionTick() % choice.scene().ticks(), nanos);
-      if (!now.moving()) {
-        return;
-      }
-      if (stood) {
+      if (now.at(moment.sectionTick() % choice.scene().ticks(), nanos)) {
         input.as(SimulatedPads.class).ifPresent(it -> it.begin(now.began(nanos)));
       }
-      summary.setText("recording on " + settings.input() + ": " + now.count() + " hits");
+      if (now.moving()) {
+        summary.setText("recording on " + settings.input() + ": " + now.count() + " hits");
+      }
     }
   }
 

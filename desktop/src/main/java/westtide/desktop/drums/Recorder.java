@@ -24,9 +24,9 @@ final class Recorder {
     this.clock = new LoopClock(ticks, ticksPerNano);
   }
 
-  /** The loop is at a tick of the groove now. */
-  void at(double tick, long nanos) {
-    clock.at(tick, nanos);
+  /** The loop is seen at a tick of the groove; true when it is seen moving for the first time. */
+  boolean at(double tick, long nanos) {
+    return clock.at(tick, nanos);
   }
 
   /** Whether the loop has been seen moving. */

@@ -245,16 +245,13 @@ final class PlayPage implements Page<LineScene> {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
       NoteRecorder now = recording.get().recorder();
-      boolean stood = !now.clock().moving();
       long nanos = System.nanoTime();
-      now.clock().at(moment.sectionTick() % scene.line().ticks(), nanos);
-      if (!now.clock().moving()) {
-        return;
-      }
-      if (stood) {
+      if (now.clock().at(moment.sectionTick() % scene.line().ticks(), nanos)) {
         input.as(SimulatedPlayer.class).ifPresent(it -> it.begin(now.clock().began(nanos)));
       }
-      summary.setText("recording on " + settings.input() + ": " + now.count() + " notes");
+      if (now.clock().moving()) {
+        summary.setText("recording on " + settings.input() + ": " + now.count() + " notes");
+      }
     }
   }
 

@@ -30,13 +30,18 @@ public final class LoopClock {
     this.ticksPerNano = ticksPerNano;
   }
 
-  /** The loop is seen at a tick now. */
-  public void at(double tick, long nanos) {
+  /**
+   * The loop is seen at a tick now.
+   *
+   * @return whether it is seen moving for the first time
+   */
+  public boolean at(double tick, long nanos) {
     boolean moved = !Double.isNaN(seen) && tick != seen;
     seen = tick;
     if (moved) {
       count(tick, nanos);
     }
+    return moved && frames == 1;
   }
 
   private void count(double tick, long nanos) {

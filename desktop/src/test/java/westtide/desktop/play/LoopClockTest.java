@@ -23,8 +23,9 @@ class LoopClockTest {
       clock.at(0, at(-frame * 32));
     }
     assertThat(clock.moving()).isFalse();
-    for (int frame = 1; frame <= 20; frame++) {
-      clock.at(frame * 32, at(frame * 32));
+    assertThat(clock.at(32, at(32))).as("it begins").isTrue();
+    for (int frame = 2; frame <= 20; frame++) {
+      assertThat(clock.at(frame * 32, at(frame * 32))).isFalse();
     }
     assertThat(clock.moving()).isTrue();
     assertThat(clock.tick(at(480))).isCloseTo(480, within(0.01));
