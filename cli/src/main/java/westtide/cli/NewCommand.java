@@ -21,7 +21,7 @@ import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
-import westtide.sound.TargetLoudness;
+import westtide.sound.DraftLevels;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
@@ -121,7 +121,7 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted()).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = TargetLoudness.reached(lined(joined(draft)));
+    Song song = DraftLevels.heard(lined(joined(draft)));
     if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }

@@ -54,8 +54,8 @@ public final class LineDraft {
   }
 
   /**
-   * A sequence that runs against the bar, upwards or downwards; its lowest note is doubled an octave
-   * up now and then.
+   * A sequence that runs against the bar, upwards or downwards; its lowest note is doubled an
+   * octave up now and then.
    */
   private Pattern.Written cycle(Progression progression, Random random) {
     int steps = Seed.pick(habit.language().cycles(), random);

@@ -2,11 +2,16 @@ package westtide.sound;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.function.Predicate;
 import westtide.score.Score;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.id.PartId;
 import westtide.song.mix.Master;
 import westtide.sound.desk.Limiter;
@@ -92,11 +97,34 @@ public final class Mixdown {
   /**
    * Renders parts each by itself in one pass, with its share of room and delay, ducked and held
    * together with the other drums as in the mix, before bus and limiter; false when it was
-   * cancelled.
+   * cancelled. What no stem needs is not rendered.
    */
   public boolean stems(Map<PartId, Sink> sinks, Watch watch) throws IOException {
-    SongRun run = run();
+    SongRun run = run(part -> needed(part, sinks.keySet()));
     return lots(run, stems(run, sinks), watch);
+  }
+
+  /**
+   * Renders one part by itself and others together, as {@link #stems} does; of each block the one
+   * first.
+   */
+  boolean aloneAndTogether(PartId part, Sink alone, Set<PartId> others, Sink together, Watch watch)
+      throws IOException {
+    Set<PartId> wanted = new HashSet<>(others);
+    wanted.add(part);
+    SongRun run = run(one -> needed(one, wanted));
+    List<Output> outputs =
+        List.of(
+            unmastered(run.parts(Set.of(part)), alone), unmastered(run.parts(others), together));
+    return lots(run, outputs, watch);
+  }
+
+  /** Drums held together are all needed for any of them. */
+  private boolean needed(Part part, Set<PartId> wanted) {
+    boolean together = part.role() == Role.DRUMS && score.song().master().shapesDrums();
+    return wanted.contains(part.id())
+        || together
+            && score.song().parts(Role.DRUMS).stream().anyMatch(drum -> wanted.contains(drum.id()));
   }
 
   /**
@@ -160,7 +188,11 @@ public final class Mixdown {
   }
 
   private SongRun run() {
-    return new SongRun(preparation.fresh().prepare(score, Audible.ALL), rate());
+    return run(part -> true);
+  }
+
+  private SongRun run(Predicate<Part> wanted) {
+    return new SongRun(preparation.fresh().prepare(score, Audible.ALL, wanted), rate());
   }
 
   private Delayed delayed(Sink sink, int late) {

@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import westtide.score.Motion;
 import westtide.score.Moving;
 import westtide.score.Score;
@@ -58,13 +59,20 @@ public final class Preparation {
 
   /** Makes a score ready, with what is muted left out. */
   public PreparedScore prepare(Score score, Audible audible) {
+    return prepare(score, audible, part -> true);
+  }
+
+  /** Makes some parts of a score ready; they step back from the others all the same. */
+  PreparedScore prepare(Score score, Audible audible, Predicate<Part> wanted) {
     List<PreparedScore.Prepared> parts = new ArrayList<>();
     double ticksPerSecond = ticksPerSecond(score);
     tuning = Pitch.ratio(score.song().brief().cents());
     Triggers triggers = new Triggers(score);
     List<PlannedPart> planned = new ArrayList<>();
     for (ScoredPart part : score.parts()) {
-      planned.add(plan(part, audible, ticksPerSecond, triggers));
+      if (wanted.test(part.part())) {
+        planned.add(plan(part, audible, ticksPerSecond, triggers));
+      }
     }
     tables.make();
     planned.forEach(part -> parts.add(part.prepared()));

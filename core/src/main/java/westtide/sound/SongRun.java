@@ -2,8 +2,10 @@ package westtide.sound;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.ForkJoinTask;
+import westtide.song.id.PartId;
 import westtide.sound.desk.DrumBus;
 
 /**
@@ -26,6 +28,10 @@ final class SongRun {
 
   List<PartRun> parts() {
     return parts;
+  }
+
+  List<PartRun> parts(Set<PartId> wanted) {
+    return parts.stream().filter(run -> wanted.contains(run.part().id())).toList();
   }
 
   /** Has the next blocks be what the parts made last. */

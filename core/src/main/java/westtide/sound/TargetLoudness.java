@@ -18,7 +18,7 @@ import westtide.sound.loudness.Loudness;
  * then, and none seems better for being louder. A fraction of a second; the whole song rendered and
  * measured ({@link Listening}) is nearer.
  */
-public final class TargetLoudness {
+final class TargetLoudness {
   private static final int BARS = 8;
 
   /** Half of what is written, since the top octave hardly counts for loudness. */
@@ -52,7 +52,7 @@ public final class TargetLoudness {
   }
 
   /** The draft at the loudness it aims at; as it is when it aims at none or is silent. */
-  public static Song reached(Song draft) {
+  static Song reached(Song draft) {
     Master master = draft.master();
     if (master.target() == 0) {
       return draft;
@@ -97,19 +97,18 @@ public final class TargetLoudness {
 
   /** The first bars of a section as it is in the song, since lines go on from what was before. */
   private static double heard(Song song, int place) {
-    Score section = SectionScore.of(Score.of(song), place);
-    Mixdown mixdown = Mixdown.of(section, RATE);
+    Score section = SectionScore.of(Score.of(song), place, BARS);
     Loudness loudness = new Loudness(RATE);
-    int ticks = Math.min(section.ticks(), BARS * song.brief().meter().ticksPerBar());
-    long[] left = {Math.round(song.brief().tempo().millis(ticks) / 1000 * RATE)};
+    long[] left = {Math.round(section.song().millis() / 1000 * RATE)};
     try {
-      mixdown.mix(
-          (toLeft, toRight, frames) -> {
-            int body = (int) Math.min(frames, left[0]);
-            loudness.hear(toLeft, toRight, body);
-            left[0] -= body;
-          },
-          new Mixdown.Watch(() -> left[0] == 0, share -> {}));
+      Mixdown.of(section, RATE)
+          .mix(
+              (toLeft, toRight, frames) -> {
+                int body = (int) Math.min(frames, left[0]);
+                loudness.hear(toLeft, toRight, body);
+                left[0] -= body;
+              },
+              new Mixdown.Watch(() -> left[0] == 0, share -> {}));
     } catch (IOException e) {
       throw new IllegalStateException("nothing is written while listening", e);
     }

@@ -31,8 +31,8 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.sound.DraftLevels;
 import westtide.sound.Mixdown;
-import westtide.sound.TargetLoudness;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
 
@@ -122,7 +122,7 @@ class DraftMixesTest {
       Future<JsonNode> before = null;
       for (long seed = 1; seed <= seeds; seed++) {
         Path place = Files.createDirectories(folder.resolve(Long.toString(seed % 2)));
-        write(TargetLoudness.reached(Arranger.arranged(SongDraft.in(style).withSeed(seed))), place);
+        write(DraftLevels.heard(Arranger.arranged(SongDraft.in(style).withSeed(seed))), place);
         if (before != null) {
           figures.add(before.get());
         }

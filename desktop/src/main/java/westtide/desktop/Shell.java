@@ -62,7 +62,7 @@ import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
 import westtide.song.Song;
-import westtide.sound.TargetLoudness;
+import westtide.sound.DraftLevels;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 
@@ -348,7 +348,7 @@ public final class Shell {
     long seed = around.millis().getAsLong() % 1000;
     background.run(
         () ->
-            TargetLoudness.reached(
+            DraftLevels.heard(
                 Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled"))),
         this::begin);
   }

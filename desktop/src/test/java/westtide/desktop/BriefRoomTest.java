@@ -99,7 +99,7 @@ class BriefRoomTest extends TrapSongTest {
     press("#drafts-of-one-part");
     waitFor(() -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
     choose("#drafts-part", "Drums");
-    waitFor(() -> told("#draft-facts-1").contains("Drums"));
+    waitFor(() -> told("#draft-facts-3").contains("Drums"));
     assertHas(words("#draft-words-1"), "kick");
     press("#draft-hear-1");
     waitFor(() -> shell.play().trying());

@@ -34,6 +34,9 @@ public record Mix(
   /** Tenths of a dB that count as silence. */
   public static final int SILENT = -600;
 
+  /** The loudest level, in tenths of a dB. */
+  public static final int LOUDEST = 60;
+
   /** Hz at which a low pass lets everything through. */
   public static final int OPEN = 20_000;
 
@@ -56,7 +59,7 @@ public record Mix(
 
   /** Checks every range. */
   public Mix {
-    Range.check("a level", level, SILENT, 60, "tenths of a dB");
+    Range.check("a level", level, SILENT, LOUDEST, "tenths of a dB");
     Range.check("a pan", pan, -100, 100, "(left to right)");
     Range.check("a low cut", lowCut, 0, 2000, "Hz");
     Range.check("a low pass", lowPass, 200, OPEN, "Hz");

@@ -6,6 +6,9 @@ package westtide.sound.desk;
  * the one before.
  */
 final class TwoSides {
+  /** Far below what is heard; from here on the processor would soon count slowly. */
+  private static final double FADED = 1e-20;
+
   private double direct = 1;
   private double firstTakes;
   private double secondTakes;
@@ -60,8 +63,12 @@ final class TwoSides {
       second = p2 * in - a2 * first;
       first = next;
     }
-    leftFirst = first;
-    leftSecond = second;
+    leftFirst = kept(first);
+    leftSecond = kept(second);
+  }
+
+  private static double kept(double value) {
+    return Math.abs(value) < FADED ? 0 : value;
   }
 
   private void both(float[] left, float[] right, int from, int until) {
@@ -86,9 +93,9 @@ final class TwoSides {
       first = next;
       third = nextOther;
     }
-    leftFirst = first;
-    leftSecond = second;
-    rightFirst = third;
-    rightSecond = fourth;
+    leftFirst = kept(first);
+    leftSecond = kept(second);
+    rightFirst = kept(third);
+    rightSecond = kept(fourth);
   }
 }

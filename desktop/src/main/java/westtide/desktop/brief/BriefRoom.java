@@ -28,7 +28,7 @@ import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
-import westtide.sound.TargetLoudness;
+import westtide.sound.DraftLevels;
 import westtide.style.Reason;
 import westtide.style.Style;
 
@@ -177,7 +177,7 @@ public final class BriefRoom implements Room {
   private Song redrafted(Song song) {
     Style style = desk.open().book().find(song.brief().style()).orElseThrow();
     Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
-    return TargetLoudness.reached(new Redraft(song, style, kept).take(song.seed() + 1));
+    return DraftLevels.heard(new Redraft(song, style, kept).take(song.seed() + 1));
   }
 
   private Command faster(String id, String title, int milli) {

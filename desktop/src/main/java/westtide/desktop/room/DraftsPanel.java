@@ -1,9 +1,9 @@
 package westtide.desktop.room;
 
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.LongFunction;
 import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
@@ -25,8 +25,9 @@ import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.chord.ChordLine;
 import westtide.song.edit.Edit;
+import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
-import westtide.sound.TargetLoudness;
+import westtide.sound.DraftLevels;
 
 /**
  * Three drafts of the whole song, of one part or of one section, heard in turn before one is taken.
@@ -74,6 +75,7 @@ public final class DraftsPanel extends VBox {
           this::choose);
   private Of of;
   private long seed;
+  private int turn;
 
   private DraftsPanel(Desk desk, Of of) {
     this.desk = desk;
@@ -130,8 +132,8 @@ public final class DraftsPanel extends VBox {
     words.setText(
         switch (of) {
           case SONG ->
-              "Each is a whole arrangement in the style, from a seed of its own, and as loud as the"
-                  + " style aims at unless levels stay. Hear their hooks in turn; taking one is one"
+              "Each is a whole arrangement in the style, from a seed of its own, its lead set by hearing and"
+                  + " the whole as loud as the style aims at unless levels stay. Hear their hooks in turn; taking one is one"
                   + " step to undo.";
           case PART ->
               "Each is other music for this part over the same chords; its instrument, its level and"
@@ -184,42 +186,47 @@ public final class DraftsPanel extends VBox {
   }
 
   private void draw() {
-    Retake retake = retake();
-    Of now = of;
-    Set<Redraft.Keep> stays = Set.copyOf(kept);
-    Part part = parts.value();
-    SectionId section = form().id(sections.value());
-    long after = seed;
+    takes.getChildren().clear();
+    turn++;
+    drawNext(turn, drawing(), seed + 1, 1);
     seed += COUNT;
-    state.setText("drawing …");
-    desk.compute(
-        () -> {
-          List<Song> out = new ArrayList<>();
-          for (long from = after + 1; from <= after + COUNT; from++) {
-            out.add(
-                switch (now) {
-                  case SONG -> whole(new Redraft(retake.song(), retake.style(), stays), from);
-                  case PART -> retake.part(part.id(), from);
-                  case SECTION -> retake.section(section, from);
-                });
-          }
-          return out;
-        },
-        drawn -> show(drawn, after + 1));
   }
 
-  /** A draft as loud as the style aims at, unless levels stay. */
+  /** What is drawn by what is chosen now. */
+  private LongFunction<Song> drawing() {
+    Retake retake = retake();
+    Redraft redraft = new Redraft(retake.song(), retake.style(), Set.copyOf(kept));
+    PartId part = parts.value().id();
+    SectionId section = form().id(sections.value());
+    return switch (of) {
+      case SONG -> from -> whole(redraft, from);
+      case PART -> from -> retake.part(part, from);
+      case SECTION -> from -> retake.section(section, from);
+    };
+  }
+
+  /** Each can be heard while the next is drawn; another choice, or leaving, ends it. */
+  private void drawNext(int drawnIn, LongFunction<Song> drawing, long from, int number) {
+    state.setText("drawing " + number + " of " + COUNT + " …");
+    desk.compute(
+        () -> drawing.apply(from),
+        take -> {
+          if (drawnIn != turn || getScene() == null) {
+            return;
+          }
+          takes.getChildren().add(row(take, number, from));
+          if (number < COUNT) {
+            drawNext(drawnIn, drawing, from + 1, number + 1);
+          } else {
+            state.setText("");
+          }
+        });
+  }
+
+  /** A draft with its lead and the whole mix as loud as the style aims at, unless levels stay. */
   private static Song whole(Redraft redraft, long from) {
     Song take = redraft.take(from);
-    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : TargetLoudness.reached(take);
-  }
-
-  private void show(List<Song> drawn, long first) {
-    takes.getChildren().clear();
-    for (int i = 0; i < drawn.size(); i++) {
-      takes.getChildren().add(row(drawn.get(i), i + 1, first + i));
-    }
-    state.setText("");
+    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : DraftLevels.heard(take);
   }
 
   private VBox row(Song take, int number, long from) {
