@@ -5,7 +5,7 @@ import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Random;
-import java.util.stream.IntStream;
+import java.util.function.ToDoubleFunction;
 import westtide.rhythm.Meter;
 import westtide.song.LineCycle;
 import westtide.song.LineFit;
@@ -29,6 +29,7 @@ public final class LineDraft {
   private static final int CANDIDATES = 120;
   private static final int WANTED_BARS = 8;
   private static final int MOST_BARS = 16;
+  private static final double WRONG_WAY = 10;
 
   private final Key key;
   private final Meter meter;
@@ -61,8 +62,10 @@ public final class LineDraft {
     int steps = Seed.pick(habit.language().cycles(), random);
     int bars = LineCycle.bars(steps, meter);
     LineSketch sketch = LineSketch.cycle(steps, random);
-    List<Note> drawn = best(sketch, progression.over(bars * meter.ticksPerBar()), bars, random);
-    List<Note> notes = new ArrayList<>(random.nextBoolean() ? drawn : backwards(drawn));
+    int way = random.nextBoolean() ? 1 : -1;
+    ToDoubleFunction<List<Note>> turned = notes -> climb(notes) * way > 0 ? 0 : WRONG_WAY;
+    List<PlacedChord> chords = progression.over(bars * meter.ticksPerBar());
+    List<Note> notes = new ArrayList<>(best(sketch, chords, bars, random, turned));
     Note low = Collections.min(notes, Comparator.comparingInt(Note::key));
     if (low.key() + 12 <= habit.high()) {
       notes.add(low.withKey(low.key() + 12).withEvery(random.nextBoolean() ? 4 : 8));
@@ -70,22 +73,28 @@ public final class LineDraft {
     return new Pattern.Written(bars, notes, new LineCycle(steps, 0));
   }
 
-  /** The same rhythm with the heights from the last to the first. */
-  private static List<Note> backwards(List<Note> notes) {
-    int last = notes.size() - 1;
-    return IntStream.rangeClosed(0, last)
-        .mapToObj(i -> notes.get(i).withKey(notes.get(last - i).key()))
-        .toList();
+  /** Semitones from the first note to the last. */
+  private static int climb(List<Note> notes) {
+    return notes.get(notes.size() - 1).key() - notes.get(0).key();
   }
 
   /** The best notes for a sketch over chords. */
   List<Note> best(LineSketch sketch, List<PlacedChord> chords, int bars, Random random) {
+    return best(sketch, chords, bars, random, notes -> 0);
+  }
+
+  private List<Note> best(
+      LineSketch sketch,
+      List<PlacedChord> chords,
+      int bars,
+      Random random,
+      ToDoubleFunction<List<Note>> more) {
     List<Note> best = List.of();
     double bestCost = Double.MAX_VALUE;
     for (int i = 0; i < CANDIDATES; i++) {
       List<Note> notes = new PhraseBuilder(key, meter, habit, chords, random).build(sketch, bars);
       boolean rises = sketch.third() == LineSketch.Third.RISES;
-      double cost = cost(notes, chords, bars, rises);
+      double cost = cost(notes, chords, bars, rises) + more.applyAsDouble(notes);
       if (cost < bestCost) {
         best = notes;
         bestCost = cost;

@@ -12,6 +12,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.compose.Arranger;
+import westtide.compose.SongDraft;
 import westtide.rhythm.Figure;
 import westtide.score.Score;
 import westtide.song.Cell;
@@ -103,6 +105,17 @@ class MixdownTest {
   void stemsAddUpToWhatEntersTheLimiter(String style) throws IOException {
     addUp(brief(style, 4));
     addUp(adorned(brief(style, 2)));
+  }
+
+  /** Two drum parts go through one bus, though one stem alone is wanted. */
+  @Test
+  void drumsHeldTogetherAreHeldTogetherInEachStem() throws IOException {
+    Song song = Arranger.arranged(SongDraft.in(Songs.book().get("trap")).withSeed(3));
+    assertThat(song.parts(Role.DRUMS)).hasSize(2);
+    List<Section> sections = song.form().sections();
+    Section hook =
+        sections.stream().filter(s -> s.word() == SectionWord.HOOK).findFirst().orElseThrow();
+    addUp(adorned(song.withForm(new Form(List.of(hook.withBars(2))))));
   }
 
   private static void addUp(Song song) throws IOException {
