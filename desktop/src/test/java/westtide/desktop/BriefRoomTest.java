@@ -61,7 +61,7 @@ class BriefRoomTest extends TrapSongTest {
     assertHas(words("#confirm .strong"), "New draft of");
     assertThat(song()).as("it says what it replaces before it does").isSameAs(kept);
     press("#confirm-yes");
-    waitFor(() -> !groove().equals(before));
+    waitFor(60, () -> !groove().equals(before));
     assertThat(song().brief().tempo()).hasToString("142");
     press("#undo", "#undo");
     assertThat(song().brief().style()).isEqualTo("trap");
@@ -73,7 +73,7 @@ class BriefRoomTest extends TrapSongTest {
     Song kept = song();
     var groove = groove();
     press("#open-drafts");
-    waitFor(() -> lookup("#draft-facts-3").tryQuery().isPresent());
+    waitFor(60, () -> lookup("#draft-facts-3").tryQuery().isPresent());
     assertHas(words("#draft-facts-1"), "seed " + (kept.seed() + 1));
     assertHas(words("#draft-words-1"), "lead of");
     assertThat(words("#draft-words-1")).isNotEqualTo(words("#draft-words-2"));
@@ -81,9 +81,9 @@ class BriefRoomTest extends TrapSongTest {
     waitFor(() -> shell.play().trying());
     assertThat(song()).as("nothing is taken yet").isSameAs(kept);
     press("#keep-drums");
-    waitFor(() -> words("#drafts-state").isEmpty());
+    waitFor(60, () -> words("#drafts-state").isEmpty());
     press("#draft-take-1");
-    waitFor(() -> song() != kept);
+    waitFor(60, () -> song() != kept);
     assertThat(groove()).as("drums stay").isEqualTo(groove);
     assertThat(song().parts()).hasSizeGreaterThan(kept.parts().size());
     assertThat(shell.play().trying()).isFalse();
@@ -95,16 +95,16 @@ class BriefRoomTest extends TrapSongTest {
   void threeTakesOfOnePartLeaveTheOthersAlone() {
     Song before = song();
     press("#open-drafts");
-    waitFor(() -> !told("#draft-facts-3").isEmpty());
+    waitFor(60, () -> !told("#draft-facts-3").isEmpty());
     press("#drafts-of-one-part");
-    waitFor(() -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
+    waitFor(60, () -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
     choose("#drafts-part", "Drums");
-    waitFor(() -> told("#draft-facts-3").contains("Drums"));
+    waitFor(60, () -> told("#draft-facts-3").contains("Drums"));
     assertHas(words("#draft-words-1"), "kick");
     press("#draft-hear-1");
     waitFor(() -> shell.play().trying());
     press("#draft-take-2");
-    waitFor(() -> song() != before);
+    waitFor(60, () -> song() != before);
     assertThat(song().parts(Role.LINE)).isEqualTo(before.parts(Role.LINE));
     assertThat(song().form()).isEqualTo(before.form());
     assertThat(song().parts(Role.DRUMS)).isNotEqualTo(before.parts(Role.DRUMS));
@@ -120,11 +120,11 @@ class BriefRoomTest extends TrapSongTest {
   void threeTakesOfOneSectionLeaveTheOthersAlone() {
     Song before = song();
     press("#open-drafts");
-    waitFor(() -> !told("#draft-facts-3").isEmpty());
+    waitFor(60, () -> !told("#draft-facts-3").isEmpty());
     press("#drafts-of-one-section");
-    waitFor(() -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
+    waitFor(60, () -> told("#draft-facts-3").contains("seed " + (before.seed() + 6)));
     press("#draft-take-1");
-    waitFor(() -> song() != before);
+    waitFor(60, () -> song() != before);
     int place = shell.open().section();
     for (int i = 0; i < before.form().sections().size(); i++) {
       boolean same = song().form().sections().get(i).equals(before.form().sections().get(i));

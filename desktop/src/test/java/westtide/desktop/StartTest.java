@@ -22,7 +22,7 @@ class StartTest extends WindowTest {
   @Test
   void aStyleLeadsToAMidiFileInThreeActions() throws Exception {
     clickOn("#begin-house");
-    waitFor(() -> shell.open().isOpen());
+    waitFor(60, () -> shell.open().isOpen());
     assertThat(song().brief().style()).isEqualTo("house");
     clickOn("#stage-deliver");
     settle();
@@ -96,7 +96,7 @@ class StartTest extends WindowTest {
   void theWholePathFromStartToFilesIsOnTheKeyboard() throws Exception {
     interact(() -> lookup("#begin-trap").query().requestFocus());
     push(KeyCode.SPACE);
-    waitFor(() -> shell.open().isOpen());
+    waitFor(60, () -> shell.open().isOpen());
     push(KeyCode.ALT, KeyCode.DIGIT8);
     settle();
     assertThat(shown("#write-midi")).isTrue();
