@@ -170,8 +170,7 @@ public final class Mixdown {
   }
 
   private List<Output> stems(SongRun run, Map<PartId, Sink> sinks) {
-    return run.parts().stream()
-        .filter(part -> sinks.containsKey(part.part().id()))
+    return run.parts(sinks.keySet()).stream()
         .map(part -> unmastered(List.of(part), sinks.get(part.part().id())))
         .toList();
   }

@@ -1,14 +1,13 @@
 package westtide.sound.desk;
 
+import westtide.sound.voice.Fade;
+
 /**
  * A filter of the second order over both sides of a block. What it remembers is stepped apart from
  * what leaves, and both sides go through one loop, so that a sample waits as little as can be for
  * the one before.
  */
 final class TwoSides {
-  /** Far below what is heard; from here on the processor would soon count slowly. */
-  private static final double FADED = 1e-20;
-
   private double direct = 1;
   private double firstTakes;
   private double secondTakes;
@@ -63,12 +62,8 @@ final class TwoSides {
       second = p2 * in - a2 * first;
       first = next;
     }
-    leftFirst = kept(first);
-    leftSecond = kept(second);
-  }
-
-  private static double kept(double value) {
-    return Math.abs(value) < FADED ? 0 : value;
+    leftFirst = Fade.kept(first);
+    leftSecond = Fade.kept(second);
   }
 
   private void both(float[] left, float[] right, int from, int until) {
@@ -93,9 +88,9 @@ final class TwoSides {
       first = next;
       third = nextOther;
     }
-    leftFirst = kept(first);
-    leftSecond = kept(second);
-    rightFirst = kept(third);
-    rightSecond = kept(fourth);
+    leftFirst = Fade.kept(first);
+    leftSecond = Fade.kept(second);
+    rightFirst = Fade.kept(third);
+    rightSecond = Fade.kept(fourth);
   }
 }

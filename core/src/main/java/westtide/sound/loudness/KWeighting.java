@@ -1,14 +1,13 @@
 package westtide.sound.loudness;
 
+import westtide.sound.voice.Fade;
+
 /**
  * The two filters of ITU-R BS.1770 that make a signal count as loudness count it: a shelf for the
  * head and a low cut. At 48 kHz they are those of the standard's tables (from memory); at other
  * rates the same analogue curves are transformed anew.
  */
 final class KWeighting {
-  /** Far below any gate; from here on the processor would soon count slowly. */
-  private static final double FADED = 1e-20;
-
   private static final double SHELF_HERTZ = 1681.974450955533;
   private static final double SHELF_DB = 3.999843853973347;
   private static final double SHELF_Q = 0.7071752369554196;
@@ -73,14 +72,10 @@ final class KWeighting {
       y2 = shelved - d2 * out;
       sum += out * out;
     }
-    s1 = kept(x1);
-    s2 = kept(x2);
-    c1 = kept(y1);
-    c2 = kept(y2);
+    s1 = Fade.kept(x1);
+    s2 = Fade.kept(x2);
+    c1 = Fade.kept(y1);
+    c2 = Fade.kept(y2);
     return sum;
-  }
-
-  private static double kept(double value) {
-    return Math.abs(value) < FADED ? 0 : value;
   }
 }
