@@ -3,6 +3,7 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
@@ -31,6 +32,8 @@ import westtide.song.Song;
 /** A real window with the whole frame, in surroundings of its own. */
 abstract class WindowTest {
   private static final int PASTED = 12;
+  private static final Set<String> WRITERS =
+      Set.of("keeping unsaved work", "beside the window", "rendering beside the window");
 
   @TempDir Path folder;
   final AtomicLong clock = new AtomicLong(7);
@@ -85,6 +88,12 @@ abstract class WindowTest {
           window.hide();
           window.setScene(null);
         });
+    waitFor(60, () -> Thread.getAllStackTraces().keySet().stream().noneMatch(WindowTest::writes));
+  }
+
+  /** Whether a thread may still write into the folder that goes with the test. */
+  private static boolean writes(Thread thread) {
+    return WRITERS.contains(thread.getName());
   }
 
   /** Finds nodes in every window shown, by id, style class or text. */

@@ -3,11 +3,9 @@ package westtide.desktop.files;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.Optional;
-import java.util.concurrent.ExecutionException;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -63,19 +61,20 @@ public final class Autosave {
     keeper.scheduleWithFixedDelay(this::keep, EVERY_MS, EVERY_MS, TimeUnit.MILLISECONDS);
   }
 
-  /** Stops and forgets: the end was a clean one. */
+  /** Stops, then forgets: the end was a clean one, and nothing is kept after it. */
   public void end() {
     if (keeper.isShutdown()) {
       return;
     }
+    keeper.execute(this::forget);
+    keeper.shutdown();
     try {
-      keeper.submit(this::forget).get(PATIENCE_S, TimeUnit.SECONDS);
-    } catch (ExecutionException | TimeoutException e) {
-      LOG.warn("Kept work was not forgotten in time", e);
+      if (!keeper.awaitTermination(PATIENCE_S, TimeUnit.SECONDS)) {
+        LOG.warn("Kept work was not forgotten in time");
+      }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
-    keeper.shutdown();
   }
 
   private void forget() {
