@@ -23,6 +23,12 @@ with open(os.path.join(folder, "processes.txt"), encoding="utf-8") as file:
 with open(os.path.join(folder, "blocks.txt"), encoding="utf-8") as file:
     title, block, median, high, worst = file.read().strip().split("\t")
 
+drafts = {}
+with open(os.path.join(folder, "drafts.txt"), encoding="utf-8") as file:
+    for line in file:
+        style, took = line.split()
+        drafts[style] = int(took)
+
 windows = {}
 with open(os.path.join(folder, "window.txt"), encoding="utf-8") as file:
     for line in file:
@@ -68,6 +74,17 @@ for song, mid in medians("RenderBenchmark.mix").items():
         f"| {song} | {seconds:.0f} | {fluid} | {1000 * seconds / fluid:.0f} | {mid:.0f} | {1000 * seconds / mid:.0f} "
         f"| {fluid / mid:.1f} × | {ours} | {fluid / ours:.1f} × |"
     )
+print()
+print("## A draft of a style")
+print()
+print("A whole arrangement with its levels set. Baselines: 1500 ms for the whole process, `./west-tide new`, best of five;")
+print("500 ms once warm, as in the window (JMH, median over the first hundred seeds).")
+print()
+print("| style | whole process ms | of the baseline | warm ms | of the baseline |")
+print("|---|---|---|---|---|")
+for style, mid in medians("DraftBenchmark.draft").items():
+    took = drafts[style]
+    print(f"| {style} | {took} | {took / 1500:.2f} | {mid / 1000:.0f} | {mid / 500000:.2f} |")
 print()
 print("## What an edit costs before it is heard")
 print()

@@ -27,7 +27,14 @@ import westtide.sound.Mixdown;
 @Measurement(iterations = 15)
 @Fork(value = 1, jvmArgsAppend = "-XX:+UseSerialGC")
 public class RenderBenchmark {
-  @Param({"lamp-room-confession", "ferry-without-passengers", "letters-in-the-salt"})
+  @Param({
+    "lamp-room-confession",
+    "ferry-without-passengers",
+    "letters-in-the-salt",
+    "salt-market-sunrise",
+    "breakwater-alarm",
+    "kettle-on-pier-nine"
+  })
   private String song;
 
   private Score score;

@@ -16,12 +16,12 @@ import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.file.disk.UnusableFileException;
 import westtide.review.StyleTrial;
+import westtide.review.level.DraftLevels;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
-import westtide.sound.DraftLevels;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
@@ -118,10 +118,11 @@ final class NewCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     long take = seed == null ? 1 + new Random().nextInt(9999) : seed;
-    SongDraft draft = SongDraft.in(wanted()).withSeed(take).withTitle(title());
+    Style wanted = wanted();
+    SongDraft draft = SongDraft.in(wanted).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = DraftLevels.heard(lined(joined(draft)));
+    Song song = DraftLevels.set(lined(joined(draft)), wanted);
     if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }

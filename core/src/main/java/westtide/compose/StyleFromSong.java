@@ -290,7 +290,8 @@ public final class StyleFromSong {
     for (PartId id : own.mixes().keySet()) {
       song.part(id).ifPresent(part -> mixes.put(id, MixHabit.of(part.mix())));
     }
-    return new EnsembleHabit(members, mixes, own.returns(), own.timing(), song.master());
+    return new EnsembleHabit(
+        members, mixes, own.returns(), own.timing(), song.master(), own.heard());
   }
 
   private FormHabit form() {

@@ -18,16 +18,7 @@ public final class SectionScore {
 
   /** The section at a place: what starts in it, cut at its end, with what moves over it. */
   public static Score of(Score score, int place) {
-    return of(score, place, score.song().form().sections().get(place));
-  }
-
-  /** The first bars of the section at a place, all of it where it has no more. */
-  public static Score of(Score score, int place, int bars) {
     Section section = score.song().form().sections().get(place);
-    return of(score, place, bars < section.bars() ? section.withBars(bars) : section);
-  }
-
-  private static Score of(Score score, int place, Section section) {
     Song song = score.song();
     Form form = song.form();
     int from = form.startTick(place, song.brief().meter());

@@ -2,7 +2,6 @@ package westtide.sound;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -102,21 +101,6 @@ public final class Mixdown {
   public boolean stems(Map<PartId, Sink> sinks, Watch watch) throws IOException {
     SongRun run = run(part -> needed(part, sinks.keySet()));
     return lots(run, stems(run, sinks), watch);
-  }
-
-  /**
-   * Renders one part by itself and others together, as {@link #stems} does; of each block the one
-   * first.
-   */
-  boolean aloneAndTogether(PartId part, Sink alone, Set<PartId> others, Sink together, Watch watch)
-      throws IOException {
-    Set<PartId> wanted = new HashSet<>(others);
-    wanted.add(part);
-    SongRun run = run(one -> needed(one, wanted));
-    List<Output> outputs =
-        List.of(
-            unmastered(run.parts(Set.of(part)), alone), unmastered(run.parts(others), together));
-    return lots(run, outputs, watch);
   }
 
   /** Drums held together are all needed for any of them. */

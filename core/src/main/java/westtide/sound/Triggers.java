@@ -12,14 +12,15 @@ import westtide.song.mix.Duck;
  * The ticks parts step back at: of the kicks, or of any drum lane. Whether a drum is muted makes no
  * difference: what steps back for it goes on doing so.
  */
-final class Triggers {
+public final class Triggers {
   private static final int[] NONE = {};
 
   private final Score score;
   private final Map<String, int[]> lanes = new HashMap<>();
   private final int[] kicks;
 
-  Triggers(Score score) {
+  /** The triggers of a score. */
+  public Triggers(Score score) {
     this.score = score;
     this.kicks = ticks(note -> note.of(DrumVoice.KICK));
   }
@@ -29,7 +30,7 @@ final class Triggers {
   }
 
   /** What a part with such a duck steps back at; nothing where it does so on each beat. */
-  int[] of(Duck duck) {
+  public int[] of(Duck duck) {
     return switch (duck.trigger()) {
       case NONE, QUARTERS -> NONE;
       case KICK -> kicks;

@@ -22,16 +22,18 @@ import westtide.song.mix.Master;
  * @param timing most milliseconds by which a played lane strays from its place; 0 where machines
  *     play
  * @param master what is done to all drums together and to the whole mix
+ * @param heard how much louder its drafts are heard than they are estimated
  */
 public record EnsembleHabit(
     List<Member> members,
     Map<PartId, MixHabit> mixes,
     Map<String, Map<PartId, LevelPlan>> returns,
     int timing,
-    Master master) {
+    Master master,
+    Calibration heard) {
   /** Nobody joins. */
   public static final EnsembleHabit NONE =
-      new EnsembleHabit(List.of(), Map.of(), Map.of(), 0, Master.PLAIN);
+      new EnsembleHabit(List.of(), Map.of(), Map.of(), 0, Master.PLAIN, Calibration.USUAL);
 
   /** Copies everything, keeping the order. */
   public EnsembleHabit {

@@ -30,7 +30,14 @@ final class EnsembleReader {
         map(json.path("mix"), PartId::of, EnsembleReader::mix),
         map(json.path("returns"), EnsembleReader::occasion, this::plans),
         json.path("timing").asInt(0),
-        master());
+        master(),
+        heard(json.path("heard")));
+  }
+
+  private static Calibration heard(JsonNode node) {
+    return new Calibration(
+        node.path("lead").asInt(Calibration.USUAL.lead()),
+        node.path("mix").asInt(Calibration.USUAL.mix()));
   }
 
   private Master master() {

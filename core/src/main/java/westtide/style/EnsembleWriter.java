@@ -25,6 +25,7 @@ final class EnsembleWriter {
     out.put("timing", ensemble.timing()).put("gain", master.gain()).put("glue", master.glue());
     out.put("drumGlue", master.drumGlue()).put("drumAttack", master.drumAttack());
     out.put("drumSustain", master.drumSustain()).put("target", master.target());
+    out.putObject("heard").put("lead", ensemble.heard().lead()).put("mix", ensemble.heard().mix());
     ObjectNode mixes = out.putObject("mix");
     ensemble.mixes().forEach((part, mix) -> mixes.set(part.value(), mix(mix)));
     ObjectNode returns = out.putObject("returns");

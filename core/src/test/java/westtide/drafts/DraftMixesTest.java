@@ -25,13 +25,13 @@ import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.heard.Report;
 import westtide.heard.SummedStems;
+import westtide.review.level.DraftLevels;
 import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.id.PartId;
-import westtide.sound.DraftLevels;
 import westtide.sound.Mixdown;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
@@ -122,7 +122,7 @@ class DraftMixesTest {
       Future<JsonNode> before = null;
       for (long seed = 1; seed <= seeds; seed++) {
         Path place = Files.createDirectories(folder.resolve(Long.toString(seed % 2)));
-        write(DraftLevels.heard(Arranger.arranged(SongDraft.in(style).withSeed(seed))), place);
+        write(DraftLevels.set(Arranger.arranged(SongDraft.in(style).withSeed(seed)), style), place);
         if (before != null) {
           figures.add(before.get());
         }

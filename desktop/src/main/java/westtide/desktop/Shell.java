@@ -61,8 +61,8 @@ import westtide.file.SongVersions;
 import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
+import westtide.review.level.DraftLevels;
 import westtide.song.Song;
-import westtide.sound.DraftLevels;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 
@@ -348,8 +348,8 @@ public final class Shell {
     long seed = around.millis().getAsLong() % 1000;
     background.run(
         () ->
-            DraftLevels.heard(
-                Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled"))),
+            DraftLevels.set(
+                Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled")), style),
         this::begin);
   }
 

@@ -24,11 +24,11 @@ import westtide.desktop.room.Desk;
 import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
+import westtide.review.level.DraftLevels;
 import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
-import westtide.sound.DraftLevels;
 import westtide.style.Reason;
 import westtide.style.Style;
 
@@ -177,7 +177,8 @@ public final class BriefRoom implements Room {
   private Song redrafted(Song song) {
     Style style = desk.open().book().find(song.brief().style()).orElseThrow();
     Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
-    return DraftLevels.heard(new Redraft(song, style, kept).take(song.seed() + 1));
+    Song take = new Redraft(song, style, kept).take(song.seed() + 1);
+    return DraftLevels.set(take, style);
   }
 
   private Command faster(String id, String title, int milli) {

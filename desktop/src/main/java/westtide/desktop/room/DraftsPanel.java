@@ -17,6 +17,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.play.PlayDesk;
+import westtide.review.level.DraftLevels;
 import westtide.rhythm.Meter;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -27,7 +28,7 @@ import westtide.song.chord.ChordLine;
 import westtide.song.edit.Edit;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
-import westtide.sound.DraftLevels;
+import westtide.style.Style;
 
 /**
  * Three drafts of the whole song, of one part or of one section, heard in turn before one is taken.
@@ -132,9 +133,9 @@ public final class DraftsPanel extends VBox {
     words.setText(
         switch (of) {
           case SONG ->
-              "Each is a whole arrangement in the style, from a seed of its own, its lead set by hearing and"
-                  + " the whole as loud as the style aims at unless levels stay. Hear their hooks in turn; taking one is one"
-                  + " step to undo.";
+              "Each is a whole arrangement in the style, from a seed of its own, its lead over the chords and"
+                  + " the whole as loud as the style aims at unless levels stay. Hear their hooks in turn;"
+                  + " taking one is one step to undo.";
           case PART ->
               "Each is other music for this part over the same chords; its instrument, its level and"
                   + " where it plays stay.";
@@ -199,7 +200,7 @@ public final class DraftsPanel extends VBox {
     PartId part = parts.value().id();
     SectionId section = form().id(sections.value());
     return switch (of) {
-      case SONG -> from -> whole(redraft, from);
+      case SONG -> from -> whole(redraft, retake.style(), from);
       case PART -> from -> retake.part(part, from);
       case SECTION -> from -> retake.section(section, from);
     };
@@ -224,9 +225,9 @@ public final class DraftsPanel extends VBox {
   }
 
   /** A draft with its lead and the whole mix as loud as the style aims at, unless levels stay. */
-  private static Song whole(Redraft redraft, long from) {
+  private static Song whole(Redraft redraft, Style style, long from) {
     Song take = redraft.take(from);
-    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : DraftLevels.heard(take);
+    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : DraftLevels.set(take, style);
   }
 
   private VBox row(Song take, int number, long from) {

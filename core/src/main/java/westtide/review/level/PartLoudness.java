@@ -1,0 +1,198 @@
+package westtide.review.level;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import westtide.rhythm.Ticks;
+import westtide.score.Motion;
+import westtide.score.Moving;
+import westtide.score.ScoredNote;
+import westtide.score.ScoredPart;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.drum.LaneSound;
+import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
+import westtide.sound.Triggers;
+import westtide.sound.instrument.InstrumentBook;
+import westtide.sound.instrument.Kit;
+import westtide.sound.voice.Instrument;
+import westtide.sound.voice.Touch;
+
+/**
+ * The power of one part over the course of the song: every note as its voice sounds, at its level
+ * and velocity, as the part steps back and opens and closes. What its strip does to the colour is
+ * left out; how much width, room and delay add was measured on the drafts of all styles.
+ */
+final class PartLoudness {
+  /** The preview's law: amplitude by velocity to the power of 1.7, as power. */
+  private static final double VELOCITY_POWER = 3.4;
+
+  private static final double FULL_VELOCITY = 127;
+  private static final int DRUM_KEY = 69;
+  private static final int FORCES = 16;
+
+  /** A release falls 60 dB in its time; all of it is as much as this share of it at full. */
+  private static final double RELEASED = 1 / 13.8;
+
+  /** What full width, a full send to the room and one to the delay add, in dB. */
+  private static final double WIDE = 4.3;
+
+  private static final double ROOM = 2.0;
+  private static final double DELAY = 0.8;
+
+  /** How finely stepping back is looked at, in seconds. */
+  private static final double SLICE = 0.025;
+
+  private final VoiceLoudness voices = VoiceLoudness.shipped();
+  private final InstrumentBook book = InstrumentBook.shipped();
+  private final Course course;
+  private final ScoredPart scored;
+  private final Part part;
+  private final Kit kit;
+  private final int[] triggers;
+  private final double secondsPerTick;
+  private final double strip;
+  private final boolean moves;
+  private final Map<Long, double[]> struck = new HashMap<>();
+  private ScoredNote joined;
+  private ScoredNote chain;
+
+  /** A voice and how it is struck. */
+  private record Sounding(Instrument instrument, double decibels, double key) {}
+
+  private PartLoudness(ScoredPart scored, Triggers triggers, double secondsPerTick, Course course) {
+    this.scored = scored;
+    this.part = scored.part();
+    this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
+    this.triggers = triggers.of(part.mix().duck());
+    this.secondsPerTick = secondsPerTick;
+    this.strip = strip(part.mix());
+    this.moves = part.mix().duck().trigger() != Duck.Trigger.NONE || part.mix().gate().closes();
+    this.course = course;
+  }
+
+  private static double strip(Mix mix) {
+    double around = WIDE * mix.width() + ROOM * mix.reverb() + DELAY * mix.delay();
+    return mix.level() / 10.0 + around / 100;
+  }
+
+  /** The course of a part of a score. */
+  static Course of(ScoredPart scored, Triggers triggers, double secondsPerTick, double seconds) {
+    Course course = new Course(seconds);
+    if (scored.part().mix().level() > Mix.SILENT) {
+      PartLoudness loudness = new PartLoudness(scored, triggers, secondsPerTick, course);
+      scored.notes().forEach(loudness::add);
+    }
+    return course;
+  }
+
+  private void add(ScoredNote note) {
+    Sounding sounding = sounding(note);
+    Touch touch = sounding.instrument().touch();
+    boolean goesOn = note.since() > 0;
+    if (touch == Touch.STRUCK && goesOn) {
+      return;
+    }
+    ScoredNote first = first(note, touch);
+    double since = (first == note ? note.since() : note.start() - first.start()) * secondsPerTick;
+    double length = touch == Touch.STRUCK ? Double.MAX_VALUE : note.ticks() * secondsPerTick;
+    sound(note, sounding, first.velocity(), since, length);
+  }
+
+  /** Notes that touch are one sound where the instrument glides, as loud as it was struck. */
+  private ScoredNote first(ScoredNote note, Touch touch) {
+    boolean joins =
+        touch == Touch.GLIDING
+            && joined != null
+            && joined.end() == note.start()
+            && note.since() == 0;
+    chain = joins ? chain : note;
+    joined = note;
+    return chain;
+  }
+
+  private Sounding sounding(ScoredNote note) {
+    if (note.struck().isPresent() && part.role() == Role.DRUMS) {
+      LaneSound lane = part.sound(note.struck().get().lane());
+      Kit.Piece piece = kit.piece(note.struck().get().lane().voice());
+      Instrument drum =
+          book.find(lane.instrument()).orElseGet(() -> instrument(piece.patch().instrument()));
+      return new Sounding(drum, piece.decibels() + lane.level() / 10.0, DRUM_KEY);
+    }
+    String own = part.patch().instrument();
+    return new Sounding(
+        instrument(note.instrument().isEmpty() ? own : note.instrument()), 0, note.key());
+  }
+
+  private Instrument instrument(String name) {
+    return book.find(name).orElseGet(() -> book.get("electric piano"));
+  }
+
+  private void sound(
+      ScoredNote note, Sounding sounding, int velocity, double since, double length) {
+    double[] powers = powers(sounding, velocity);
+    double decibels = sounding.decibels() + strip + moved(note.start());
+    double gain = Math.pow(10, decibels / 10) * Math.pow(velocity / FULL_VELOCITY, VELOCITY_POWER);
+    double start = note.start() * secondsPerTick;
+    for (int i = 0; i < powers.length; i++) {
+      double from = Math.max(0, VoiceLoudness.EDGES[i] / 1000.0 - since);
+      boolean goesOn = i == powers.length - 1 && length < Double.MAX_VALUE;
+      double edge = goesOn ? length : VoiceLoudness.EDGES[i + 1] / 1000.0 - since;
+      double until = Math.min(length, edge);
+      if (until > from) {
+        stretch(start + from, start + until, gain * powers[i]);
+      }
+    }
+    if (length < Double.MAX_VALUE) {
+      double release = sounding.instrument().release(part.patch().settings()) / 1000.0;
+      double last = gain * VoiceLoudness.at(powers, since + length);
+      course.add(start + length, last * open(note.end()) * release * RELEASED);
+    }
+  }
+
+  private double[] powers(Sounding sounding, int velocity) {
+    int layer = velocity * FORCES / 128;
+    long which =
+        (long) sounding.instrument().name().hashCode() << 16 | (long) sounding.key() << 8 | layer;
+    return struck.computeIfAbsent(
+        which,
+        any ->
+            voices
+                .powers(sounding.instrument().name(), sounding.key(), (layer + 0.5) / FORCES)
+                .orElse(new double[0]));
+  }
+
+  private double moved(int tick) {
+    Motion level = scored.motion(Moving.LEVEL);
+    Motion expression = scored.motion(Moving.EXPRESSION);
+    return level.at(tick, 0) + expression.at(tick, 0);
+  }
+
+  private void stretch(double from, double until, double power) {
+    if (!moves) {
+      course.add(from, until, power);
+      return;
+    }
+    for (double at = from; at < until; at += SLICE) {
+      double end = Math.min(until, at + SLICE);
+      course.add(at, end, power * open((at + end) / 2 / secondsPerTick));
+    }
+  }
+
+  /** The share of its power a part has at a tick, as it steps back and closes. */
+  private double open(double tick) {
+    double gate = part.mix().gate().gain(tick);
+    double after = (tick - trigger(tick)) * secondsPerTick * 1000;
+    return gate * gate * Math.pow(10, part.mix().duck().gain(after) / 10);
+  }
+
+  private double trigger(double tick) {
+    if (part.mix().duck().trigger() == Duck.Trigger.QUARTERS) {
+      return Math.floor(tick / Ticks.PER_QUARTER) * Ticks.PER_QUARTER;
+    }
+    int found = Arrays.binarySearch(triggers, (int) Math.floor(tick));
+    int last = found >= 0 ? found : -found - 2;
+    return last < 0 ? Double.NEGATIVE_INFINITY : triggers[last];
+  }
+}

@@ -1,0 +1,28 @@
+package westtide.style;
+
+/**
+ * How much louder the drafts of a style are heard than its score alone tells: what the room, the
+ * strips and the limiter add is alike in all of them. The middle of measured drafts.
+ *
+ * @param lead the lead over the chords, in tenths of a LU
+ * @param mix the whole mix, in tenths of a LU
+ */
+public record Calibration(int lead, int mix) {
+  /** The middle of the shipped styles, for a style nobody has measured. */
+  public static final Calibration USUAL = new Calibration(-3, -21);
+
+  private static final int MOST = 120;
+
+  /** Checks the ranges. */
+  public Calibration {
+    check("the lead", lead);
+    check("the mix", mix);
+  }
+
+  private static void check(String what, int tenths) {
+    if (Math.abs(tenths) > MOST) {
+      throw new IllegalArgumentException(
+          what + " is heard -120 to 120 tenths of a LU louder, but was " + tenths);
+    }
+  }
+}
