@@ -45,8 +45,8 @@ final class LoudnessEstimate {
    * under its own mean, in LU; empty where they never sound at once.
    */
   OptionalDouble over(PartId lead, Predicate<PartId> bed) {
-    double[] leading = sum(lead::equals, 1).momentary();
-    double[] below = sum(bed, 1).momentary();
+    double[] leading = sum(lead::equals).momentary();
+    double[] below = sum(bed).momentary();
     double mean = 0;
     int heard = 0;
     for (double power : leading) {
@@ -66,15 +66,15 @@ final class LoudnessEstimate {
 
   /** The integrated loudness in LUFS, with one part changed by so many dB; −∞ of silence. */
   double integrated(PartId changed, double by) {
-    Course rest = sum(part -> !part.equals(changed), 1);
-    Course all = rest.plus(sum(changed::equals, 1), Math.pow(10, by / 10));
+    Course rest = sum(part -> !part.equals(changed));
+    Course all = rest.plus(sum(changed::equals), Math.pow(10, by / 10));
     return METER + decibels(all.integrated());
   }
 
-  private Course sum(Predicate<PartId> which, double factor) {
+  private Course sum(Predicate<PartId> which) {
     Course out = new Course(seconds);
     for (Map.Entry<PartId, Course> course : courses.entrySet()) {
-      out = which.test(course.getKey()) ? out.plus(course.getValue(), factor) : out;
+      out = which.test(course.getKey()) ? out.plus(course.getValue(), 1) : out;
     }
     return out;
   }

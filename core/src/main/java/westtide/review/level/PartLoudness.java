@@ -1,9 +1,7 @@
 package westtide.review.level;
 
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
-import westtide.rhythm.Ticks;
 import westtide.score.Motion;
 import westtide.score.Moving;
 import westtide.score.ScoredNote;
@@ -11,7 +9,6 @@ import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.LaneSound;
-import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 import westtide.sound.Triggers;
 import westtide.sound.instrument.InstrumentBook;
@@ -50,25 +47,26 @@ final class PartLoudness {
   private final ScoredPart scored;
   private final Part part;
   private final Kit kit;
-  private final int[] triggers;
+  private final SteppingBack steps;
   private final double secondsPerTick;
   private final double strip;
-  private final boolean moves;
-  private final Map<Long, double[]> struck = new HashMap<>();
+  private final Map<Strike, double[]> struck = new HashMap<>();
   private ScoredNote joined;
   private ScoredNote chain;
 
-  /** A voice and how it is struck. */
-  private record Sounding(Instrument instrument, double decibels, double key) {}
+  /** A voice, at a level and on a key. */
+  private record Sounding(Instrument instrument, double decibels, int key) {}
+
+  /** What makes two notes sound alike. */
+  private record Strike(String instrument, int key, int layer) {}
 
   private PartLoudness(ScoredPart scored, Triggers triggers, double secondsPerTick, Course course) {
     this.scored = scored;
     this.part = scored.part();
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
-    this.triggers = triggers.of(part.mix().duck());
+    this.steps = new SteppingBack(part.mix(), triggers, secondsPerTick);
     this.secondsPerTick = secondsPerTick;
     this.strip = strip(part.mix());
-    this.moves = part.mix().duck().trigger() != Duck.Trigger.NONE || part.mix().gate().closes();
     this.course = course;
   }
 
@@ -147,20 +145,19 @@ final class PartLoudness {
     if (length < Double.MAX_VALUE) {
       double release = sounding.instrument().release(part.patch().settings()) / 1000.0;
       double last = gain * VoiceLoudness.at(powers, since + length);
-      course.add(start + length, last * open(note.end()) * release * RELEASED);
+      course.add(start + length, last * steps.open(note.end()) * release * RELEASED);
     }
   }
 
   private double[] powers(Sounding sounding, int velocity) {
     int layer = velocity * FORCES / 128;
-    long which =
-        (long) sounding.instrument().name().hashCode() << 16 | (long) sounding.key() << 8 | layer;
-    return struck.computeIfAbsent(
-        which,
-        any ->
-            voices
-                .powers(sounding.instrument().name(), sounding.key(), (layer + 0.5) / FORCES)
-                .orElse(new double[0]));
+    Strike strike = new Strike(sounding.instrument().name(), sounding.key(), layer);
+    return struck.computeIfAbsent(strike, this::measured);
+  }
+
+  private double[] measured(Strike strike) {
+    double force = (strike.layer() + 0.5) / FORCES;
+    return voices.powers(strike.instrument(), strike.key(), force).orElse(new double[0]);
   }
 
   private double moved(int tick) {
@@ -170,29 +167,13 @@ final class PartLoudness {
   }
 
   private void stretch(double from, double until, double power) {
-    if (!moves) {
+    if (!steps.any()) {
       course.add(from, until, power);
       return;
     }
     for (double at = from; at < until; at += SLICE) {
       double end = Math.min(until, at + SLICE);
-      course.add(at, end, power * open((at + end) / 2 / secondsPerTick));
+      course.add(at, end, power * steps.open((at + end) / 2 / secondsPerTick));
     }
-  }
-
-  /** The share of its power a part has at a tick, as it steps back and closes. */
-  private double open(double tick) {
-    double gate = part.mix().gate().gain(tick);
-    double after = (tick - trigger(tick)) * secondsPerTick * 1000;
-    return gate * gate * Math.pow(10, part.mix().duck().gain(after) / 10);
-  }
-
-  private double trigger(double tick) {
-    if (part.mix().duck().trigger() == Duck.Trigger.QUARTERS) {
-      return Math.floor(tick / Ticks.PER_QUARTER) * Ticks.PER_QUARTER;
-    }
-    int found = Arrays.binarySearch(triggers, (int) Math.floor(tick));
-    int last = found >= 0 ? found : -found - 2;
-    return last < 0 ? Double.NEGATIVE_INFINITY : triggers[last];
   }
 }

@@ -58,7 +58,7 @@ final class VoiceLoudness {
   }
 
   /** The power in each stretch, 1 at full scale; empty for an instrument that was not measured. */
-  Optional<double[]> powers(String instrument, double key, double force) {
+  Optional<double[]> powers(String instrument, int key, double force) {
     return Optional.ofNullable(byInstrument.get(instrument))
         .map(forces -> powers(forces, key, 100 * force));
   }
@@ -85,7 +85,7 @@ final class VoiceLoudness {
   }
 
   private static double[] powers(
-      NavigableMap<Integer, NavigableMap<Integer, double[]>> forces, double key, double force) {
+      NavigableMap<Integer, NavigableMap<Integer, double[]>> forces, int key, double force) {
     double[] soft = between(forces.firstEntry().getValue(), key);
     double[] hard = between(forces.lastEntry().getValue(), key);
     double share = share(force, forces.firstKey(), forces.lastKey());
@@ -96,10 +96,10 @@ final class VoiceLoudness {
     return out;
   }
 
-  private static double[] between(NavigableMap<Integer, double[]> keys, double key) {
-    double held = Math.max(keys.firstKey(), Math.min(keys.lastKey(), key));
-    Map.Entry<Integer, double[]> below = keys.floorEntry((int) Math.floor(held));
-    Map.Entry<Integer, double[]> above = keys.ceilingEntry((int) Math.ceil(held));
+  private static double[] between(NavigableMap<Integer, double[]> keys, int key) {
+    int held = Math.max(keys.firstKey(), Math.min(keys.lastKey(), key));
+    Map.Entry<Integer, double[]> below = keys.floorEntry(held);
+    Map.Entry<Integer, double[]> above = keys.ceilingEntry(held);
     double share = share(held, below.getKey(), above.getKey());
     double[] out = new double[below.getValue().length];
     for (int i = 0; i < out.length; i++) {
