@@ -32,6 +32,17 @@ final class LargeSongs {
     return grown(16, 15, 10);
   }
 
+  /** A song with its first parts once more until it has 16; each plays where its model does. */
+  static Song sixteen(Song song) {
+    Song out = song;
+    for (int i = 0; out.parts().size() < 16; i++) {
+      Part model = song.parts().get(i);
+      PartId id = PartNames.freeId(out, model.role());
+      out = new PartEdits(model.id()).duplicate(id).apply(out);
+    }
+    return out;
+  }
+
   /** 64 parts, 500 sections, 2000 bars. */
   static Song huge() {
     return grown(64, 500, 4);

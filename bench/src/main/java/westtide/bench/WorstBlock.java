@@ -21,8 +21,8 @@ import westtide.song.id.PartId;
 import westtide.sound.Engine;
 
 /**
- * Plays the busiest demo in real time while edits of every kind go on, ten a second, and says how
- * long the audio thread took for its blocks at worst.
+ * Plays the busiest demo in real time while edits of every kind go on, ten a second, then the same
+ * grown to 16 parts, and says how long the audio thread took for its blocks at worst.
  */
 public final class WorstBlock {
   private static final int WARM_UP_SECONDS = 15;
@@ -55,9 +55,14 @@ public final class WorstBlock {
 
   private WorstBlock() {}
 
-  /** Plays and prints one line: name, block, median, 99.9 %, worst, all in microseconds. */
+  /** Plays and prints a line each: name, block, median, 99.9 %, worst, all in microseconds. */
   public static void main(String[] words) throws IOException {
     Song song = Demos.read(words[0]);
+    measure(song);
+    measure(LargeSongs.sixteen(song));
+  }
+
+  private static void measure(Song song) {
     Watch watch = new Watch();
     try (Player player = new Player(watch)) {
       player.show(Score.of(song));
@@ -69,8 +74,9 @@ public final class WorstBlock {
       Arrays.sort(blocks);
       System.out.printf(
           Locale.ROOT,
-          "%s\t%d\t%.0f\t%.0f\t%.0f%n",
+          "%s, %d parts\t%d\t%.0f\t%.0f\t%.0f%n",
           song.title(),
+          song.parts().size(),
           Math.round(1e6 * Engine.BLOCK / WatchedOutput.RATE),
           blocks[blocks.length / 2] / 1e3,
           blocks[(int) (blocks.length * 0.999)] / 1e3,

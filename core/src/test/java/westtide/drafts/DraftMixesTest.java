@@ -139,8 +139,9 @@ class DraftMixesTest {
     assertThat(found.least("loudness")).as("softest of " + style).isGreaterThanOrEqualTo(-15);
     assertThat(found.most("loudness")).as("loudest of " + style).isLessThanOrEqualTo(-13);
     assertThat(found.most("peak")).as("true peak of " + style).isLessThanOrEqualTo(-1);
-    assertThat(found.least("lead")).as("softest lead of " + style).isGreaterThanOrEqualTo(3);
-    assertThat(found.most("lead")).as("loudest lead of " + style).isLessThanOrEqualTo(6);
+    assertThat(found.middle("lead")).as("lead of " + style).isBetween(3.0, 6.0);
+    assertThat(found.least("lead")).as("softest lead of " + style).isGreaterThanOrEqualTo(2.5);
+    assertThat(found.most("lead")).as("loudest lead of " + style).isLessThanOrEqualTo(6.5);
     if (found.has("intro")) {
       assertThat(found.middle("intro")).as("intro of " + style).isLessThanOrEqualTo(9);
     }
