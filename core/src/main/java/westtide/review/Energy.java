@@ -12,6 +12,7 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.song.mix.Mix;
+import westtide.sound.voice.Instrument;
 
 /**
  * How full each bar is, 0 to 100: how loud it is, who plays, how dense it is, over how many octaves
@@ -40,8 +41,8 @@ public record Energy(List<Double> bars) {
               Role.BASS, 12.0,
               Role.MARKS, 4.0));
 
-  /** Velocity to power: the preview's loudness law, 1.7, as power. */
-  private static final double POWER = 3.4;
+  /** Velocity to power, by the preview's law. */
+  private static final double POWER = 2 * Instrument.VELOCITY_POWER;
 
   private static final double FULL_VELOCITY = 100;
   private static final double QUIET_DECIBELS = 24;

@@ -28,9 +28,6 @@ import westtide.theory.Pitch;
 
 /** Ties the notes of one part to the tables of its instrument or kit. */
 final class PartPlayer {
-  /** Velocity to loudness: 127 is full, 64 about 10 dB below (our own choice). */
-  private static final double VELOCITY_POWER = 1.7;
-
   private static final double DRUM_HERTZ = 440;
 
   /** How long a held note takes from one level to the next. */
@@ -236,8 +233,7 @@ final class PartPlayer {
 
   /** A patch with what its notes have in common; an unknown name is heard as an electric piano. */
   private Dressed dressed(Patch patch) {
-    Instrument instrument =
-        book.find(patch.instrument()).orElseGet(() -> book.get("electric piano"));
+    Instrument instrument = book.heard(patch.instrument());
     int release = instrument.release(patch.settings());
     boolean struck =
         instrument.touch() == Touch.STRUCK
@@ -263,7 +259,7 @@ final class PartPlayer {
     }
 
     double loudness(int velocity) {
-      return instrument.gain() * Math.pow(velocity / 127.0, VELOCITY_POWER);
+      return instrument.gain() * Math.pow(velocity / 127.0, Instrument.VELOCITY_POWER);
     }
 
     TrackBuilder.Entry entry(

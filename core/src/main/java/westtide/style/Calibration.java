@@ -1,5 +1,7 @@
 package westtide.style;
 
+import westtide.song.mix.Range;
+
 /**
  * How much louder the drafts of a style are heard than its score alone tells: what the room, the
  * strips and the limiter add is alike in all of them. The middle of measured drafts.
@@ -15,14 +17,7 @@ public record Calibration(int lead, int mix) {
 
   /** Checks the ranges. */
   public Calibration {
-    check("the lead", lead);
-    check("the mix", mix);
-  }
-
-  private static void check(String what, int tenths) {
-    if (Math.abs(tenths) > MOST) {
-      throw new IllegalArgumentException(
-          what + " is heard -120 to 120 tenths of a LU louder, but was " + tenths);
-    }
+    Range.check("how much louder a lead is heard", lead, -MOST, MOST, "tenths of a LU");
+    Range.check("how much louder a mix is heard", mix, -MOST, MOST, "tenths of a LU");
   }
 }

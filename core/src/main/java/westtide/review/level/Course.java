@@ -1,20 +1,22 @@
 package westtide.review.level;
 
 import java.util.Arrays;
+import westtide.sound.Mixdown;
 
 /** Mean power in each tenth of a second of a song, and what loudness meters read of it. */
 final class Course {
+  /** What lies under −70 dB is not heard. */
+  static final double SILENT = 1e-7;
+
   private static final double STEP = 0.1;
 
   /** A loudness meter looks back over 400 ms (ITU-R BS.1770). */
   private static final int BLOCK = 4;
 
-  private static final double TAIL_SECONDS = 4;
-
   private final double[] powers;
 
   Course(double seconds) {
-    this(new double[(int) ((seconds + TAIL_SECONDS) / STEP) + 1]);
+    this(new double[(int) ((seconds + Mixdown.TAIL_SECONDS) / STEP) + 1]);
   }
 
   private Course(double[] powers) {
@@ -57,11 +59,14 @@ final class Course {
 
   /** The mean of what is at most 10 LU under the mean of all that is heard; 0 of silence. */
   double integrated() {
-    double[] heard = Arrays.stream(momentary()).filter(power -> power > SILENT).toArray();
-    double gate = Arrays.stream(heard).average().orElse(0) / 10;
-    return Arrays.stream(heard).filter(power -> power > gate).average().orElse(0);
+    double[] momentary = momentary();
+    double gate = gate(momentary);
+    return Arrays.stream(momentary).filter(power -> power > gate).average().orElse(0);
   }
 
-  /** What lies under −70 dB is not heard. */
-  static final double SILENT = 1e-7;
+  /** What is 10 LU under the mean of all that is heard. */
+  static double gate(double[] momentary) {
+    double mean = Arrays.stream(momentary).filter(power -> power > SILENT).average().orElse(0);
+    return Math.max(SILENT, mean / 10);
+  }
 }

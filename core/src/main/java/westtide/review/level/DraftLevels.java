@@ -49,17 +49,18 @@ public final class DraftLevels {
     return draft.parts(Role.LINE).stream()
         .findFirst()
         .map(this::withLead)
-        .orElseGet(() -> withGain(draft, PartId.of("none"), 0));
+        .orElseGet(() -> withGain(draft, estimate));
   }
 
   private Song withLead(Part lead) {
     int more = missing(lead);
     int level = Math.max(Mix.SILENT, Math.min(Mix.LOUDEST, lead.mix().level() + more));
-    Song moved =
-        more == 0
-            ? draft
-            : draft.withPart(lead.id(), part -> part.withMix(part.mix().withLevel(level)));
-    return withGain(moved, lead.id(), level - lead.mix().level());
+    if (more == 0) {
+      return withGain(draft, estimate);
+    }
+    Song moved = draft.withPart(lead.id(), part -> part.withMix(part.mix().withLevel(level)));
+    double louder = (level - lead.mix().level()) / 10.0;
+    return withGain(moved, estimate.with(lead.id(), louder));
   }
 
   /** What the lead lacks, in tenths of a dB; 0 where it or the chords are silent. */
@@ -74,9 +75,9 @@ public final class DraftLevels {
     return (int) Math.round(10 * (Math.max(LEAST, Math.min(MOST, stands)) - stands));
   }
 
-  private Song withGain(Song song, PartId changed, int tenths) {
+  private Song withGain(Song song, LoudnessEstimate all) {
     Master master = song.master();
-    double loudness = estimate.integrated(changed, tenths / 10.0);
+    double loudness = all.integrated();
     if (master.target() == 0 || Double.isInfinite(loudness)) {
       return song;
     }

@@ -16,8 +16,6 @@ import westtide.sound.Triggers;
  * the rendered one, a part against another mostly within one; docs/drafts.md has the figures.
  */
 final class LoudnessEstimate {
-  private static final double LEADS = 0.1;
-
   /** Two sides instead of one, and the meter's own offset (ITU-R BS.1770). */
   private static final double METER = 10 * Math.log10(2) - 0.691;
 
@@ -47,16 +45,11 @@ final class LoudnessEstimate {
   OptionalDouble over(PartId lead, Predicate<PartId> bed) {
     double[] leading = sum(lead::equals).momentary();
     double[] below = sum(bed).momentary();
-    double mean = 0;
-    int heard = 0;
-    for (double power : leading) {
-      mean += power > Course.SILENT ? power : 0;
-      heard += power > Course.SILENT ? 1 : 0;
-    }
+    double gate = Course.gate(leading);
     double above = 0;
     double under = 0;
     for (int i = 0; i < leading.length; i++) {
-      if (leading[i] * heard > LEADS * mean && below[i] > Course.SILENT) {
+      if (leading[i] > gate && below[i] > Course.SILENT) {
         above += leading[i];
         under += below[i];
       }
@@ -64,11 +57,18 @@ final class LoudnessEstimate {
     return under > 0 ? OptionalDouble.of(decibels(above / under)) : OptionalDouble.empty();
   }
 
-  /** The integrated loudness in LUFS, with one part changed by so many dB; −∞ of silence. */
-  double integrated(PartId changed, double by) {
-    Course rest = sum(part -> !part.equals(changed));
-    Course all = rest.plus(sum(changed::equals), Math.pow(10, by / 10));
-    return METER + decibels(all.integrated());
+  /** The integrated loudness in LUFS; −∞ of silence. */
+  double integrated() {
+    return METER + decibels(sum(part -> true).integrated());
+  }
+
+  /** The same with one part so many dB louder. */
+  LoudnessEstimate with(PartId part, double louder) {
+    LoudnessEstimate out = new LoudnessEstimate(seconds);
+    out.courses.putAll(courses);
+    double factor = Math.pow(10, louder / 10);
+    out.courses.computeIfPresent(part, (id, course) -> new Course(seconds).plus(course, factor));
+    return out;
   }
 
   private Course sum(Predicate<PartId> which) {

@@ -22,8 +22,8 @@ import westtide.sound.voice.Touch;
  * left out; how much width, room and delay add was measured on the drafts of all styles.
  */
 final class PartLoudness {
-  /** The preview's law: amplitude by velocity to the power of 1.7, as power. */
-  private static final double VELOCITY_POWER = 3.4;
+  /** Velocity to power, by the preview's law. */
+  private static final double VELOCITY_POWER = 2 * Instrument.VELOCITY_POWER;
 
   private static final double FULL_VELOCITY = 127;
   private static final int DRUM_KEY = 69;
@@ -115,16 +115,12 @@ final class PartLoudness {
       LaneSound lane = part.sound(note.struck().get().lane());
       Kit.Piece piece = kit.piece(note.struck().get().lane().voice());
       Instrument drum =
-          book.find(lane.instrument()).orElseGet(() -> instrument(piece.patch().instrument()));
+          book.find(lane.instrument()).orElseGet(() -> book.heard(piece.patch().instrument()));
       return new Sounding(drum, piece.decibels() + lane.level() / 10.0, DRUM_KEY);
     }
     String own = part.patch().instrument();
-    return new Sounding(
-        instrument(note.instrument().isEmpty() ? own : note.instrument()), 0, note.key());
-  }
-
-  private Instrument instrument(String name) {
-    return book.find(name).orElseGet(() -> book.get("electric piano"));
+    String played = note.instrument().isEmpty() ? own : note.instrument();
+    return new Sounding(book.heard(played), 0, note.key());
   }
 
   private void sound(

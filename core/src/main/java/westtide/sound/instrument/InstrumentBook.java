@@ -41,6 +41,11 @@ public final class InstrumentBook {
         .orElseThrow(() -> new IllegalArgumentException("no instrument is called " + name));
   }
 
+  /** The instrument a name is heard with: an unknown one as an electric piano. */
+  public Instrument heard(String name) {
+    return find(name).orElseGet(() -> get("electric piano"));
+  }
+
   private static List<Instrument> all() {
     return Stream.of(
             DrumInstruments.all(),

@@ -27,6 +27,9 @@ public record Instrument(
     List<Setting> settings,
     Recipe recipe,
     boolean takesTurns) {
+  /** Velocity to loudness, as amplitude: 127 is full, 64 about 10 dB below (our own choice). */
+  public static final double VELOCITY_POWER = 1.7;
+
   private static final int CUT_MILLIS = 8;
 
   /** Copies the settings. */
