@@ -19,6 +19,8 @@ final class RoomRun {
   private final float[] outLeft = new float[Engine.BLOCK];
   private final float[] outRight = new float[Engine.BLOCK];
   private ForkJoinTask<?> answer;
+  private boolean fed;
+  private boolean heard;
 
   RoomRun(RoomKind kind, int rate) {
     room = Room.of(kind, rate, Engine.BLOCK);
@@ -27,6 +29,7 @@ final class RoomRun {
   /** Adds what a part sends. */
   void send(float[] samples) {
     Blocks.add(samples, sent, 1, LOT);
+    fed = true;
   }
 
   /** Begins to answer what was sent since the last time. */
@@ -37,7 +40,15 @@ final class RoomRun {
   /** Ends to answer. */
   void end() {
     answer.join();
-    Arrays.fill(sent, 0);
+    if (fed) {
+      Arrays.fill(sent, 0);
+      fed = false;
+    }
+  }
+
+  /** Whether there is anything in the answer. */
+  boolean heard() {
+    return heard;
   }
 
   float[] left() {
@@ -49,7 +60,12 @@ final class RoomRun {
   }
 
   private void answer() {
+    heard = fed || !room.silent();
     for (int from = 0; from < LOT; from += Engine.BLOCK) {
+      if (!heard) {
+        room.rest(Engine.BLOCK);
+        continue;
+      }
       System.arraycopy(sent, from, in, 0, Engine.BLOCK);
       Arrays.fill(outLeft, 0);
       Arrays.fill(outRight, 0);

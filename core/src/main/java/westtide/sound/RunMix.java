@@ -65,8 +65,10 @@ final class RunMix {
     }
     answering.forEach(RoomRun::end);
     for (RoomRun room : rooms.values()) {
-      Blocks.add(room.left(), lotLeft, 1, LOT);
-      Blocks.add(room.right(), lotRight, 1, LOT);
+      if (room.heard()) {
+        Blocks.add(room.left(), lotLeft, 1, LOT);
+        Blocks.add(room.right(), lotRight, 1, LOT);
+      }
     }
   }
 

@@ -5,6 +5,9 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Strike;
 import westtide.sound.voice.Touch;
@@ -94,12 +97,26 @@ final class TableStore {
     return table;
   }
 
-  /** Makes what was asked for and is not there yet, the longest first. */
+  /**
+   * Makes what was asked for and is not there yet, the longest first. Each processor takes one
+   * table after another, so that none is left with the long ones.
+   */
   void make() {
     List<Table> lacking = new ArrayList<>(tables.values());
     lacking.removeIf(table -> !table.lacks());
     lacking.sort(Comparator.comparingInt((Table table) -> -table.wanted));
-    lacking.parallelStream().forEach(Table::make);
+    AtomicInteger taken = new AtomicInteger();
+    IntStream.range(0, ForkJoinPool.getCommonPoolParallelism() + 1)
+        .parallel()
+        .forEach(processor -> makeRest(lacking, taken));
+  }
+
+  private static void makeRest(List<Table> lacking, AtomicInteger taken) {
+    int next = taken.getAndIncrement();
+    while (next < lacking.size()) {
+      lacking.get(next).make();
+      next = taken.getAndIncrement();
+    }
   }
 
   /** Reads between samples in a straight line; drums are short and noisy enough for it. */

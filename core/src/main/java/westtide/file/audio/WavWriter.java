@@ -100,8 +100,15 @@ final class WavWriter {
     }
   }
 
+  /** The nearest step, held to what the format can hold. */
   private int rounded(double scaled) {
-    return (int) Math.rint(Math.max(-full, Math.min(full, scaled)));
+    if (scaled >= full) {
+      return (int) full;
+    }
+    if (scaled <= -full) {
+      return (int) -full;
+    }
+    return (int) (scaled < 0 ? scaled - 0.5 : scaled + 0.5);
   }
 
   /** Half a step either way. */

@@ -55,11 +55,10 @@ final class Biquad {
     sides.clear();
   }
 
-  /** Filters both sides, or the left alone when {@code middle}. */
-  void run(float[] left, float[] right, int frames, boolean middle) {
-    if (flat) {
-      return;
+  /** Puts it into a row of filters unless it would pass everything untouched. */
+  void into(FilterRow row) {
+    if (!flat) {
+      row.add(sides);
     }
-    sides.run(left, right, 0, frames, middle);
   }
 }

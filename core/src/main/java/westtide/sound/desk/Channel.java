@@ -11,12 +11,16 @@ import westtide.song.mix.RoomKind;
 public final class Channel {
   private static final double REST_MILLIS = 60;
 
+  /** Both cuts and the three bands of the equaliser. */
+  private static final int MOST_FILTERS = 5;
+
   private final Voices voices;
   private final Sends single;
   private final float[] left;
   private final float[] right;
   private final StereoFilter lowCut;
   private final StereoFilter lowPass;
+  private final FilterRow filters = new FilterRow(MOST_FILTERS);
   private final Spread spread;
   private final Inserts inserts;
   private final Fader fader;
@@ -276,28 +280,46 @@ public final class Channel {
         SoftClip.push(right, frames, strip.clip());
       }
     }
+    filters.empty();
     Movements moves = strip.moves();
     if (moves.lowCut().moves(stretch, frames)) {
-      for (int point = 0; point < frames / Stretch.EVERY; point++) {
-        lowCut.set(Math.max(strip.lowCut(), Math.pow(2, moves.lowCut().at(stretch.tick(point)))));
-        int from = point * Stretch.EVERY;
-        lowCut.run(left, right, from, from + Stretch.EVERY, middle);
-      }
+      sweepLowCut(stretch, frames);
     } else if (strip.lowCut() > 0) {
       lowCut.set(strip.lowCut());
-      lowCut.run(left, right, 0, frames, middle);
+      filters.add(lowCut.sides());
     }
     if (moves.lowPass().moves(stretch, frames)) {
-      for (int point = 0; point < frames / Stretch.EVERY; point++) {
-        double octaves = moves.lowPass().at(stretch.tick(point));
-        lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
-        int from = point * Stretch.EVERY;
-        lowPass.run(left, right, from, from + Stretch.EVERY, middle);
-      }
+      filters.run(left, right, 0, frames, middle);
+      filters.empty();
+      sweepLowPass(stretch, frames);
     } else if (!strip.open()) {
       lowPass.set(strip.lowPass());
-      lowPass.run(left, right, 0, frames, middle);
+      filters.add(lowPass.sides());
     }
+    inserts.equalise(strip.effects(), filters);
+    filters.run(left, right, 0, frames, middle);
+  }
+
+  private void sweepLowCut(Stretch stretch, int frames) {
+    filters.add(lowCut.sides());
+    for (int point = 0; point < frames / Stretch.EVERY; point++) {
+      double octaves = strip.moves().lowCut().at(stretch.tick(point));
+      lowCut.set(Math.max(strip.lowCut(), Math.pow(2, octaves)));
+      int from = point * Stretch.EVERY;
+      filters.run(left, right, from, from + Stretch.EVERY, middle);
+    }
+    filters.empty();
+  }
+
+  private void sweepLowPass(Stretch stretch, int frames) {
+    filters.add(lowPass.sides());
+    for (int point = 0; point < frames / Stretch.EVERY; point++) {
+      double octaves = strip.moves().lowPass().at(stretch.tick(point));
+      lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
+      int from = point * Stretch.EVERY;
+      filters.run(left, right, from, from + Stretch.EVERY, middle);
+    }
+    filters.empty();
   }
 
   /** A value that moves instead of the strip's own, at the start of the block. */

@@ -11,8 +11,8 @@ final class Colour {
   private final int rate;
   private final MovingLine[] lines = new MovingLine[2];
   private final float[] piece = new float[Stretch.EVERY];
-  private final double[] dulled = new double[2];
-  private final double[] bumped = new double[2];
+  private final float[] dulled = new float[2];
+  private final float[] bumped = new float[2];
   private final float[] held = new float[2];
   private final double[] since = new double[2];
   private double wow;
@@ -43,8 +43,9 @@ final class Colour {
    */
   void tape(float[] left, float[] right, int frames, double amount, boolean middle) {
     double deep = amount * 0.00028 * rate;
-    double dull = 1 - Math.exp(-2 * Math.PI * (17_000 - 10_500 * amount) / rate);
-    double bump = 1 - Math.exp(-2 * Math.PI * 90 / rate);
+    float dull = (float) (1 - Math.exp(-2 * Math.PI * (17_000 - 10_500 * amount) / rate));
+    float bump = (float) (1 - Math.exp(-2 * Math.PI * 90 / rate));
+    float fuller = (float) (0.25 * amount);
     float push = (float) (0.4 + 1.1 * amount);
     bend(left, frames, push);
     if (!middle) {
@@ -54,9 +55,9 @@ final class Colour {
       wow += Stretch.EVERY * WOW_HERTZ / rate;
       flutter += Stretch.EVERY * FLUTTER_HERTZ / rate;
       double late = Math.max(1, deep * swing());
-      tape(0, left, from, late, dull, bump, 0.25 * amount);
+      tape(0, left, from, late, dull, bump, fuller);
       if (!middle) {
-        tape(1, right, from, late, dull, bump, 0.25 * amount);
+        tape(1, right, from, late, dull, bump, fuller);
       }
     }
     wow -= (int) wow;
@@ -68,18 +69,18 @@ final class Colour {
   }
 
   private void tape(
-      int side, float[] samples, int from, double late, double dull, double bump, double fuller) {
+      int side, float[] samples, int from, double late, float dull, float bump, float fuller) {
     MovingLine line = lines[side];
     System.arraycopy(samples, from, piece, 0, Stretch.EVERY);
     line.write(piece, Stretch.EVERY);
     line.move(Stretch.EVERY + late);
     line.read(piece, Stretch.EVERY);
-    double soft = dulled[side];
-    double low = bumped[side];
+    float soft = dulled[side];
+    float low = bumped[side];
     for (int i = 0; i < Stretch.EVERY; i++) {
-      soft = (1 - dull) * soft + dull * piece[i];
+      soft = (1 - dull) * soft + dull * (piece[i] + Blocks.FAINT);
       low = (1 - bump) * low + bump * soft;
-      samples[from + i] = (float) (soft + fuller * low);
+      samples[from + i] = soft + fuller * low;
     }
     dulled[side] = soft;
     bumped[side] = low;

@@ -53,9 +53,20 @@ final class Inserts {
     set = effects;
   }
 
+  /** Puts the bands of the equaliser that do something into a row of filters. */
+  void equalise(Effects effects, FilterRow row) {
+    if (effects == Effects.NONE) {
+      return;
+    }
+    set(effects);
+    low.into(row);
+    mid.into(row);
+    high.into(row);
+  }
+
   /**
-   * Works on a block in place. When everything stands in the middle the left side alone is read;
-   * true when it still does afterwards.
+   * Works on an equalised block in place. When everything stands in the middle the left side alone
+   * is read; true when it still does afterwards.
    */
   boolean run(
       Effects effects, Stretch stretch, float[] left, float[] right, int frames, boolean middle) {
@@ -63,9 +74,6 @@ final class Inserts {
       return middle;
     }
     set(effects);
-    low.run(left, right, frames, middle);
-    mid.run(left, right, frames, middle);
-    high.run(left, right, frames, middle);
     if (effects.attack() != 0 || effects.sustain() != 0) {
       shapeStarts(left, right, frames, middle);
     }

@@ -19,13 +19,12 @@ public final class Limiter {
   private final TruePeak truePeak = new TruePeak(MOST_FRAMES);
   private final float[] peaks = new float[MOST_FRAMES];
   private final int ahead;
-  private final float[] lateLeft;
-  private final float[] lateRight;
-  private final float[] kept;
+  private final Ring lateLeft;
+  private final Ring lateRight;
+  private final float[] gains = new float[MOST_FRAMES];
   private final float[] least;
   private final SlidingLeast window;
   private final float release;
-  private int late;
   private int at;
   private float recovering = 1;
   private float deepest = 1;
@@ -36,9 +35,8 @@ public final class Limiter {
   public Limiter(int rate, double ceilingDb) {
     ceiling = (float) Decibels.gain(ceilingDb - MARGIN_DB);
     ahead = (int) (AHEAD_MILLIS / 1000 * rate);
-    lateLeft = new float[lateFrames()];
-    lateRight = new float[lateFrames()];
-    kept = new float[lateFrames()];
+    lateLeft = new Ring(lateFrames() + MOST_FRAMES);
+    lateRight = new Ring(lateFrames() + MOST_FRAMES);
     least = new float[ahead];
     Arrays.fill(least, 1);
     window = new SlidingLeast(ahead);
@@ -59,51 +57,38 @@ public final class Limiter {
 
   /** Limits a block of at most {@value #MOST_FRAMES} samples in place. */
   public void limit(float[] left, float[] right, int frames) {
-    boolean near = truePeak.peaks(left, right, frames, ceiling, peaks);
-    boolean calm = calmFor >= 2 * ahead && frames >= lateFrames();
-    if (calm && (!near || within(frames))) {
-      delay(left, lateLeft, frames);
-      delay(right, lateRight, frames);
-      late = 0;
+    boolean near = truePeak.peaks(left, right, frames, ceiling, peaks) && !within(frames);
+    lateLeft.put(left, frames);
+    lateRight.put(right, frames);
+    lateLeft.copy(lateFrames() + frames, left, frames);
+    lateRight.copy(lateFrames() + frames, right, frames);
+    if (!near && calm()) {
       return;
     }
     for (int i = 0; i < frames; i++) {
-      float gain = gain(near ? peaks[i] : 0);
-      float outLeft = lateLeft[late];
-      float outRight = lateRight[late];
-      lateLeft[late] = left[i];
-      lateRight[late] = right[i];
-      late = late + 1 == lateLeft.length ? 0 : late + 1;
-      left[i] = held(outLeft * gain);
-      right[i] = held(outRight * gain);
+      gains[i] = gain(near ? peaks[i] : 0);
     }
+    hold(left, frames);
+    hold(right, frames);
+  }
+
+  private boolean calm() {
+    return calmFor >= 2 * ahead;
   }
 
   private boolean within(int frames) {
-    float high = 0;
+    return Blocks.peak(peaks, frames) <= ceiling;
+  }
+
+  private void hold(float[] samples, int frames) {
     for (int i = 0; i < frames; i++) {
-      high = Math.max(high, peaks[i]);
+      samples[i] = Math.max(-ceiling, Math.min(ceiling, samples[i] * gains[i]));
     }
-    return high <= ceiling;
-  }
-
-  /** Gives what was kept, then what is new, and keeps the rest; the block is the longer. */
-  private void delay(float[] samples, float[] ring, int frames) {
-    int length = ring.length;
-    System.arraycopy(ring, late, kept, 0, length - late);
-    System.arraycopy(ring, 0, kept, length - late, late);
-    System.arraycopy(samples, frames - length, ring, 0, length);
-    System.arraycopy(samples, 0, samples, length, frames - length);
-    System.arraycopy(kept, 0, samples, 0, length);
-  }
-
-  private float held(float sample) {
-    return Math.max(-ceiling, Math.min(ceiling, sample));
   }
 
   /** The gain of the sample that leaves now, given the peak of the one that enters. */
   private float gain(float peak) {
-    if (peak <= ceiling && calmFor >= 2 * ahead) {
+    if (peak <= ceiling && calm()) {
       return 1;
     }
     float needed = peak > ceiling ? ceiling / peak : 1;
@@ -115,7 +100,7 @@ public final class Limiter {
     sum += now - least[at];
     least[at] = now;
     at = at + 1 == ahead ? 0 : at + 1;
-    if (calmFor >= 2 * ahead) {
+    if (calm()) {
       window.clear();
       sum = ahead;
     }

@@ -8,13 +8,14 @@ public final class MonoLows {
   /** Below this frequency both sides are alike. */
   public static final int HERTZ = 120;
 
-  private final StereoFilter cut;
+  private final FilterRow cut;
   private final float[] side;
 
   /** At a sample rate, with room for a block of samples. */
   public MonoLows(int rate, int blockFrames) {
-    cut = StereoFilter.cuttingLows(rate);
-    cut.set(HERTZ);
+    StereoFilter lows = StereoFilter.cuttingLows(rate);
+    lows.set(HERTZ);
+    cut = FilterRow.of(lows.sides());
     side = new float[blockFrames];
   }
 

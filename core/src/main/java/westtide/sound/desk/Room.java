@@ -22,7 +22,6 @@ public final class Room {
   private static final double SLOWEST_HERTZ = 0.31;
   private static final double LOWS_HERTZ = 140;
   private static final float SILENT = 1e-6f;
-  private static final int PAST = 6;
 
   private final int rate;
   private final EarlyReflections early;
@@ -37,7 +36,7 @@ public final class Room {
   private final float[][] taps;
   private final float[] sum;
   private final float[] first;
-  private final float[] whole;
+  private final float[] past = new float[5];
   private final float[] sent;
   private final float[] toLeft;
   private final float[] toRight;
@@ -75,7 +74,6 @@ public final class Room {
     taps = new float[LINES][block];
     sum = new float[block];
     first = new float[block];
-    whole = new float[PAST + blockFrames];
     sent = new float[block];
     toLeft = new float[block];
     toRight = new float[block];
@@ -114,8 +112,13 @@ public final class Room {
   }
 
   /** Whether nothing is left to hear. */
-  boolean silent() {
+  public boolean silent() {
     return quietFor >= silentAfter;
+  }
+
+  /** Lets a block pass in which nothing is sent and nothing is left to hear. */
+  public void rest(int frames) {
+    move(frames / 2);
   }
 
   /** Takes a block of sent samples and adds what the room answers. */
@@ -137,25 +140,39 @@ public final class Room {
     quietFor = heard ? 0 : Math.min(silentAfter, quietFor + frames);
   }
 
-  /** One sample for two, what would fold back taken away by a half-band filter of seven taps. */
+  /**
+   * One sample for two, what would fold back taken away by a half-band filter of seven taps, and
+   * what lies below {@value #LOWS_HERTZ} Hz. Whether there is anything in them.
+   */
   private boolean halve(float[] in, int half) {
-    System.arraycopy(in, 0, whole, PAST, 2 * half);
-    for (int i = 0; i < half; i++) {
-      int at = 2 * i;
-      float outer = whole[at] + whole[at + 6];
-      float inner = whole[at + 2] + whole[at + 4];
-      sent[i] = (9 * inner - outer) / 32 + whole[at + 3] / 2;
-    }
-    System.arraycopy(whole, 2 * half, whole, 0, PAST);
-    boolean fed = Blocks.peak(sent, half) > SILENT;
+    float oldest = past[0];
+    float older = past[1];
+    float old = past[2];
+    float betweenOlder = past[3];
+    float betweenOld = past[4];
     float low = lows;
     float keep = 1 - thin;
+    float high = SILENT;
     for (int i = 0; i < half; i++) {
-      low = keep * low + thin * (sent[i] + Blocks.FAINT);
-      sent[i] -= low;
+      float now = in[2 * i];
+      float halved = (9 * (older + old) - (oldest + now)) / 32 + betweenOlder / 2;
+      oldest = older;
+      older = old;
+      old = now;
+      betweenOlder = betweenOld;
+      betweenOld = in[2 * i + 1];
+      float loud = Math.abs(halved);
+      high = loud > high ? loud : high;
+      low = keep * low + thin * (halved + Blocks.FAINT);
+      sent[i] = halved - low;
     }
+    past[0] = oldest;
+    past[1] = older;
+    past[2] = old;
+    past[3] = betweenOlder;
+    past[4] = betweenOld;
     lows = low;
-    return fed;
+    return high > SILENT;
   }
 
   /** What leaves the lines now, on both sides. */
@@ -164,7 +181,7 @@ public final class Room {
       still[i].read(taps[2 * i], half);
       moving[i].read(taps[2 * i + 1], half);
     }
-    for (int i = 0; i < LINES; i += 4) {
+    for (int i = 0; i < LINES; i += 8) {
       dull(i, half);
     }
     Arrays.fill(sum, 0, half, 0);
@@ -218,37 +235,65 @@ public final class Room {
     }
   }
 
-  /** What the air and the walls take of four lines: highs at once, and a little of everything. */
+  /** What the air and the walls take of eight lines: highs at once, and a little of everything. */
   private void dull(int line, int half) {
-    float[] a = taps[line];
-    float[] b = taps[line + 1];
-    float[] c = taps[line + 2];
-    float[] d = taps[line + 3];
+    float[] tapA = taps[line];
+    float[] tapB = taps[line + 1];
+    float[] tapC = taps[line + 2];
+    float[] tapD = taps[line + 3];
+    float[] tapE = taps[line + 4];
+    float[] tapF = taps[line + 5];
+    float[] tapG = taps[line + 6];
+    float[] tapH = taps[line + 7];
     float poleA = pole[line];
     float poleB = pole[line + 1];
     float poleC = pole[line + 2];
     float poleD = pole[line + 3];
+    float poleE = pole[line + 4];
+    float poleF = pole[line + 5];
+    float poleG = pole[line + 6];
+    float poleH = pole[line + 7];
     float gainA = loss[line] * (1 - poleA);
     float gainB = loss[line + 1] * (1 - poleB);
     float gainC = loss[line + 2] * (1 - poleC);
     float gainD = loss[line + 3] * (1 - poleD);
+    float gainE = loss[line + 4] * (1 - poleE);
+    float gainF = loss[line + 5] * (1 - poleF);
+    float gainG = loss[line + 6] * (1 - poleG);
+    float gainH = loss[line + 7] * (1 - poleH);
     float nowA = air[line];
     float nowB = air[line + 1];
     float nowC = air[line + 2];
     float nowD = air[line + 3];
+    float nowE = air[line + 4];
+    float nowF = air[line + 5];
+    float nowG = air[line + 6];
+    float nowH = air[line + 7];
     for (int i = 0; i < half; i++) {
-      nowA = poleA * nowA + gainA * a[i];
-      nowB = poleB * nowB + gainB * b[i];
-      nowC = poleC * nowC + gainC * c[i];
-      nowD = poleD * nowD + gainD * d[i];
-      a[i] = nowA;
-      b[i] = nowB;
-      c[i] = nowC;
-      d[i] = nowD;
+      nowA = poleA * nowA + gainA * tapA[i];
+      nowB = poleB * nowB + gainB * tapB[i];
+      nowC = poleC * nowC + gainC * tapC[i];
+      nowD = poleD * nowD + gainD * tapD[i];
+      nowE = poleE * nowE + gainE * tapE[i];
+      nowF = poleF * nowF + gainF * tapF[i];
+      nowG = poleG * nowG + gainG * tapG[i];
+      nowH = poleH * nowH + gainH * tapH[i];
+      tapA[i] = nowA;
+      tapB[i] = nowB;
+      tapC[i] = nowC;
+      tapD[i] = nowD;
+      tapE[i] = nowE;
+      tapF[i] = nowF;
+      tapG[i] = nowG;
+      tapH[i] = nowH;
     }
     air[line] = nowA;
     air[line + 1] = nowB;
     air[line + 2] = nowC;
     air[line + 3] = nowD;
+    air[line + 4] = nowE;
+    air[line + 5] = nowF;
+    air[line + 6] = nowG;
+    air[line + 7] = nowH;
   }
 }

@@ -43,8 +43,8 @@ final class StereoFilter {
     sides.clear();
   }
 
-  /** Filters a stretch of both sides, or of the left alone when {@code middle}. */
-  void run(float[] left, float[] right, int from, int until, boolean middle) {
-    sides.run(left, right, from, until, middle);
+  /** What a {@link FilterRow} takes in. */
+  TwoSides sides() {
+    return sides;
   }
 }

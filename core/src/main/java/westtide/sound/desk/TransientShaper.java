@@ -51,12 +51,16 @@ final class TransientShaper {
       ringing += (peak > ringing ? quickUp : longDown) * (peak - ringing);
       double start = Math.min(MOST, (quick + FLOOR) / (slow + FLOOR));
       double tail = Math.min(MOST, (ringing + FLOOR) / (quick + FLOOR));
-      float after = (float) (Math.pow(start, attack) * Math.pow(tail, 0.8 * sustain));
+      float after = (float) (power(start, attack) * power(tail, 0.8 * sustain));
       float step = (after - before) / EVERY;
       for (int i = 0; i < EVERY; i++) {
         gains[from + i] *= before + step * (i + 1);
       }
       before = after;
     }
+  }
+
+  private static double power(double base, double exponent) {
+    return exponent == 0 ? 1 : Math.pow(base, exponent);
   }
 }

@@ -2,6 +2,7 @@ package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
 import westtide.sound.voice.Filter;
+import westtide.sound.voice.Filter.Leaves;
 import westtide.sound.voice.Noise;
 import westtide.sound.voice.Saw;
 import westtide.sound.voice.Strike;
@@ -125,23 +126,20 @@ final class Cymbals {
 
   /** The cluster above a cutoff: most of it falls quickly, a quarter rings on. */
   private static void metal(Sample sample, double base, double decay, double cut, double level) {
-    Saw[] waves = new Saw[CLUSTER.length];
-    for (int i = 0; i < waves.length; i++) {
-      waves[i] = new Saw(i / (double) waves.length);
+    double[] wave = new double[sample.wave.length];
+    for (int i = 0; i < CLUSTER.length; i++) {
+      Saw square = new Saw(i / (double) CLUSTER.length);
+      square.addSquare(wave, 0, wave.length, 1, base / sample.rate * CLUSTER[i]);
     }
     Filter first = new Filter(sample.rate).set(cut, 0.9);
     Filter second = new Filter(sample.rate).set(cut, 0.7);
+    Filter.inTurn(first, Leaves.HIGHS, second, Leaves.HIGHS, wave, 0, wave.length);
     double fall = Fade.perSample(decay, sample.rate);
     double slowFall = Fade.perSample(SLOW * decay, sample.rate);
-    double loud = level / waves.length;
+    double loud = level / CLUSTER.length;
     double ringing = 0.23 * loud;
-    double step = base / sample.rate;
-    for (int i = 0; i < sample.wave.length; i++) {
-      double sum = 0;
-      for (int w = 0; w < waves.length; w++) {
-        sum += waves[w].pulse(step * CLUSTER[w], 0.5);
-      }
-      sample.wave[i] += second.high(first.high(sum)) * (loud + ringing);
+    for (int i = 0; i < wave.length; i++) {
+      sample.wave[i] += wave[i] * (loud + ringing);
       loud *= fall;
       ringing *= slowFall;
     }

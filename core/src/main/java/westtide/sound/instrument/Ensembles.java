@@ -18,7 +18,7 @@ final class Ensembles {
   static float[] pad(Strike strike) {
     double wide = strike.get("detune");
     Sample sample = saws(strike, 0, 0.2, 0, -wide, -0.43 * wide, 0.57 * wide, 1.09 * wide);
-    through(sample, Sweep.opening(strike, strike.get("tone"), 1.2, 3 * strike.get("attack")));
+    Sweep.opening(strike, strike.get("tone"), 1.2, 3 * strike.get("attack")).low(sample.wave);
     return sample.scale(0.9).swell(strike.get("attack")).table();
   }
 
@@ -31,14 +31,14 @@ final class Ensembles {
     for (int i = 0; i < sample.wave.length; i++) {
       sample.wave[i] += rough * bow.band(noise.next());
     }
-    through(sample, Sweep.opening(strike, strike.get("tone"), 0.8, 2 * strike.get("attack")));
+    Sweep.opening(strike, strike.get("tone"), 0.8, 2 * strike.get("attack")).low(sample.wave);
     return sample.scale(1.05).swell(strike.get("attack")).table();
   }
 
   /** Brass-like: the harder, the further it opens, with the burst of the lips. */
   static float[] brass(Strike strike) {
     Sample sample = saws(strike, 4, 0.3, 0, -3.4, 4.3);
-    through(sample, Sweep.opening(strike, strike.get("tone"), 2.2 + strike.force(), 150));
+    Sweep.opening(strike, strike.get("tone"), 2.2 + strike.force(), 150).low(sample.wave);
     lips(sample, strike, 0);
     return sample.scale(1.05).swell(strike.get("attack")).table();
   }
@@ -70,10 +70,10 @@ final class Ensembles {
     double attack = strike.get("attack");
     Sample sample = saws(strike, 0, 0.3, 0, -7, 6.1);
     Sweep tone = Sweep.opening(strike, strike.get("tone"), 3.4, 2.2 * attack);
+    tone.low(sample.wave);
     int rise = strike.samples(attack);
     for (int i = 0; i < sample.wave.length; i++) {
-      double grown = Fade.rise(i, rise);
-      sample.wave[i] = tone.low(sample.wave[i]) * (0.25 + 0.75 * grown);
+      sample.wave[i] *= 0.25 + 0.75 * Fade.rise(i, rise);
     }
     return sample.swell(12).table();
   }
@@ -84,8 +84,9 @@ final class Ensembles {
     double fall = Fade.perSample(strike.get("decay"), strike.rate());
     double level = 1.1;
     Sweep tone = Sweep.falling(strike, strike.get("tone"), 1.8, 0.6 * strike.get("decay"));
+    tone.low(sample.wave);
     for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = tone.low(sample.wave[i]) * level;
+      sample.wave[i] *= level;
       level *= fall;
     }
     return sample.swell(1).table();
@@ -181,9 +182,7 @@ final class Ensembles {
       double share = 0.62 * (s == 0 ? 1 : level);
       Vibrato vibrato =
           new Vibrato(strike, s == 0 ? 0 : vibratoCents, Vibrato.USUAL_HERTZ + 0.23 * s);
-      for (int i = 0; i < sample.wave.length; i++) {
-        sample.wave[i] += share * wave.saw(own * vibrato.next());
-      }
+      vibrato.add(wave, sample.wave, share, own);
     }
     return sample;
   }
@@ -193,11 +192,5 @@ final class Ensembles {
     new Hiss(sample, 197)
         .burst(from, 4, 60, 600, 1500 + 4000 * force, 0.1 * force)
         .burst(from, 8, 30, 180, 700, 0.12 * force);
-  }
-
-  private static void through(Sample sample, Sweep tone) {
-    for (int i = 0; i < sample.wave.length; i++) {
-      sample.wave[i] = tone.low(sample.wave[i]);
-    }
   }
 }

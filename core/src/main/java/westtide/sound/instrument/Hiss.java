@@ -2,6 +2,7 @@ package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
 import westtide.sound.voice.Filter;
+import westtide.sound.voice.Filter.Leaves;
 import westtide.sound.voice.Noise;
 
 /** Bursts of noise, added to a sample: of snares, claps, cymbals and breath. */
@@ -23,10 +24,14 @@ final class Hiss {
     int rise = Math.max(1, (int) (riseMillis / 1000 * sample.rate));
     double loud = level;
     int last = Math.min(sample.wave.length, from + rise + (int) (fallMillis / 1000 * sample.rate));
-    for (int i = from; i < last; i++) {
-      double in = above.low(below.high(noise.next()));
-      sample.wave[i] += in * loud * Fade.rise(i - from, rise);
-      loud *= i - from < rise ? 1 : fall;
+    double[] burst = new double[Math.max(0, last - from)];
+    for (int i = 0; i < burst.length; i++) {
+      burst[i] = noise.next();
+    }
+    Filter.inTurn(below, Leaves.HIGHS, above, Leaves.LOWS, burst, 0, burst.length);
+    for (int i = 0; i < burst.length; i++) {
+      sample.wave[from + i] += burst[i] * loud * Fade.rise(i, rise);
+      loud *= i < rise ? 1 : fall;
     }
     return this;
   }

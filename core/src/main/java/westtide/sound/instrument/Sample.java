@@ -28,62 +28,15 @@ final class Sample {
 
   /** Adds a falling sine from a sample on. */
   Sample modeAt(int from, double hertz, double millis, double level) {
-    if (hertz > 0.45 * rate) {
-      return this;
-    }
-    Turning sine = new Turning(hertz, millis, level, rate);
-    for (int i = from + 1; i < wave.length; i++) {
-      wave[i] += sine.next();
-    }
+    double[] one = {hertz};
+    new Modes(rate, one, new double[] {millis}, new double[] {level}).add(wave, from);
     return this;
   }
 
-  /** Adds falling sines, six at a time, since each waits for its own last sample only. */
+  /** Adds falling sines. */
   Sample modes(double[] hertz, double[] millis, double[] levels) {
-    int from = 0;
-    for (; from + 6 <= hertz.length && hertz[from + 5] <= 0.45 * rate; from += 6) {
-      six(hertz, millis, levels, from);
-    }
-    for (; from < hertz.length; from++) {
-      mode(hertz[from], millis[from], levels[from]);
-    }
+    new Modes(rate, hertz, millis, levels).add(wave, 0);
     return this;
-  }
-
-  private void six(double[] hertz, double[] millis, double[] levels, int from) {
-    Turning a = new Turning(hertz[from], millis[from], levels[from], rate);
-    Turning b = new Turning(hertz[from + 1], millis[from + 1], levels[from + 1], rate);
-    Turning c = new Turning(hertz[from + 2], millis[from + 2], levels[from + 2], rate);
-    Turning d = new Turning(hertz[from + 3], millis[from + 3], levels[from + 3], rate);
-    Turning e = new Turning(hertz[from + 4], millis[from + 4], levels[from + 4], rate);
-    Turning f = new Turning(hertz[from + 5], millis[from + 5], levels[from + 5], rate);
-    for (int i = 1; i < wave.length; i++) {
-      double low = a.next() + b.next() + c.next();
-      wave[i] += low + (d.next() + e.next() + f.next());
-    }
-  }
-
-  /** A falling sine by a recurrence of two terms. */
-  private static final class Turning {
-    private final double one;
-    private final double two;
-    private double before;
-    private double now;
-
-    Turning(double hertz, double millis, double level, int rate) {
-      double fall = Fade.perSample(millis, rate);
-      double turn = 2 * Math.PI * hertz / rate;
-      one = 2 * fall * Math.cos(turn);
-      two = fall * fall;
-      now = level * Math.sin(turn);
-    }
-
-    double next() {
-      double out = now;
-      now = one * out - two * before;
-      before = out;
-      return out;
-    }
   }
 
   /**
@@ -130,10 +83,7 @@ final class Sample {
 
   /** Takes what lies above a cutoff, 12 dB an octave. */
   Sample below(double hertz, double q) {
-    Filter soft = new Filter(rate).set(hertz, q);
-    for (int i = 0; i < wave.length; i++) {
-      wave[i] = soft.low(wave[i]);
-    }
+    new Filter(rate).set(hertz, q).low(wave, 0, wave.length);
     return this;
   }
 

@@ -2,6 +2,7 @@ package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
 import westtide.sound.voice.Filter;
+import westtide.sound.voice.Filter.Leaves;
 import westtide.sound.voice.Strike;
 
 /** A low-pass of 24 dB an octave whose cutoff moves after the attack. */
@@ -39,11 +40,24 @@ final class Sweep {
   /** The next sample below the cutoff. */
   double low(double in) {
     if (sample++ % EVERY == 0) {
-      double cutoff = settled * Math.pow(2, (rising ? -octaves : octaves) * away);
-      first.set(cutoff, 0.9);
-      second.set(cutoff, 0.62);
-      away *= fall;
+      move();
     }
     return second.low(first.low(in));
+  }
+
+  /** Leaves of a whole wave what lies below the cutoff. */
+  void low(double[] wave) {
+    for (int from = 0; from < wave.length; from += EVERY) {
+      move();
+      int until = Math.min(wave.length, from + EVERY);
+      Filter.inTurn(first, Leaves.LOWS, second, Leaves.LOWS, wave, from, until);
+    }
+  }
+
+  private void move() {
+    double cutoff = settled * Math.pow(2, (rising ? -octaves : octaves) * away);
+    first.set(cutoff, 0.9);
+    second.set(cutoff, 0.62);
+    away *= fall;
   }
 }

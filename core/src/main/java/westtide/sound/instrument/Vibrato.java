@@ -1,6 +1,7 @@
 package westtide.sound.instrument;
 
 import westtide.sound.voice.Fade;
+import westtide.sound.voice.Saw;
 import westtide.sound.voice.SineTable;
 import westtide.sound.voice.Strike;
 
@@ -34,13 +35,32 @@ final class Vibrato {
       return 1;
     }
     if (frame % EVERY == 0) {
-      phase += EVERY * step;
-      double after = depth * Fade.rise(frame + EVERY, rise) * SineTable.at(phase);
-      towards = (after - swing) / EVERY;
+      turn();
     }
     frame++;
     swing += towards;
     return 1 + swing;
+  }
+
+  /** Adds a saw that wavers so, for as long as the wave is; {@code step} is as of {@link Saw}. */
+  void add(Saw saw, double[] wave, double level, double step) {
+    if (depth == 0) {
+      saw.add(wave, 0, wave.length, level, step, 0);
+      return;
+    }
+    for (int from = 0; from < wave.length; from += EVERY) {
+      turn();
+      int until = Math.min(wave.length, from + EVERY);
+      saw.add(wave, from, until, level, step * (1 + swing + towards), step * towards);
+      frame += EVERY;
+      swing += EVERY * towards;
+    }
+  }
+
+  private void turn() {
+    phase += EVERY * step;
+    double after = depth * Fade.rise(frame + EVERY, rise) * SineTable.at(phase);
+    towards = (after - swing) / EVERY;
   }
 
   /** How the level goes with the pitch now: a few times as much. */

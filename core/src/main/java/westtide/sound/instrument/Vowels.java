@@ -28,9 +28,7 @@ final class Vowels {
       Vibrato vibrato = new Vibrato(strike, 5 + 3 * singer, 4.6 + 0.37 * singer);
       double step = strike.hertz() * Math.pow(2, cents[singer] / 1200) / strike.rate();
       double level = singer == 0 ? 0.6 : 0.17;
-      for (int i = 0; i < sample.wave.length; i++) {
-        sample.wave[i] += level * folds.saw(step * vibrato.next());
-      }
+      vibrato.add(folds, sample.wave, level, step);
     }
     Noise breath = new Noise(231);
     double air = 0.03 + 0.06 * strike.force();

@@ -13,6 +13,7 @@ public final class Saw {
   /** A turn is as many steps as a whole number has, so that phases wrap by themselves. */
   private static final double TURN = 4294967296.0;
 
+  private static final int HALF_TURN = 1 << 31;
   private static final int BETWEEN = 32 - BITS;
   private static final int SHARE = (1 << BETWEEN) - 1;
   private static final float POINT = 1f / (1 << BETWEEN);
@@ -46,6 +47,47 @@ public final class Saw {
     double out = read(table, phase - turned(share)) - read(table, phase) + 2 * share - 1;
     phase += turned(step);
     return out;
+  }
+
+  /**
+   * Adds a stretch of a saw at a level.
+   *
+   * @param step frequency over sample rate at its first sample
+   * @param change what is added to the step each sample
+   */
+  public void add(double[] to, int from, int until, double level, double step, double change) {
+    choose(step + Math.max(0, change * (until - from)));
+    float[] read = table;
+    int at = phase;
+    int turn = turned(step);
+    int more = turned(change);
+    for (int i = from; i < until; i++) {
+      int index = at >>> BETWEEN;
+      float low = read[index];
+      to[i] += level * (low + (at & SHARE) * POINT * (read[index + 1] - low));
+      at += turn;
+      turn += more;
+    }
+    phase = at;
+  }
+
+  /** Adds a stretch of a square wave at a level; {@code step} is frequency over sample rate. */
+  public void addSquare(double[] to, int from, int until, double level, double step) {
+    choose(step);
+    float[] read = table;
+    int at = phase;
+    int turn = turned(step);
+    for (int i = from; i < until; i++) {
+      int other = at + HALF_TURN;
+      int index = at >>> BETWEEN;
+      int far = other >>> BETWEEN;
+      float low = read[index];
+      float lowFar = read[far];
+      float near = low + (at & SHARE) * POINT * (read[index + 1] - low);
+      to[i] += level * (lowFar + (other & SHARE) * POINT * (read[far + 1] - lowFar) - near);
+      at += turn;
+    }
+    phase = at;
   }
 
   private static int turned(double turns) {

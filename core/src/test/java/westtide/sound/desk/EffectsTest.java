@@ -27,12 +27,16 @@ class EffectsTest {
   private static float[][] through(Effects effects, float[] in) {
     Inserts inserts = new Inserts(RATE, BLOCK);
     Stretch stretch = new Stretch(BLOCK);
+    FilterRow bands = new FilterRow(3);
     float[][] out = {in.clone(), in.clone()};
     float[] left = new float[BLOCK];
     float[] right = new float[BLOCK];
     for (int from = 0; from + BLOCK <= in.length; from += BLOCK) {
       System.arraycopy(in, from, left, 0, BLOCK);
       stretch.run(0, from * TICKS, TICKS, 1000.0 / 1920);
+      bands.empty();
+      inserts.equalise(effects, bands);
+      bands.run(left, right, 0, BLOCK, true);
       boolean middle = inserts.run(effects, stretch, left, right, BLOCK, true);
       System.arraycopy(left, 0, out[0], from, BLOCK);
       System.arraycopy(middle ? left : right, 0, out[1], from, BLOCK);

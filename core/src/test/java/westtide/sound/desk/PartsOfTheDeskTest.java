@@ -113,10 +113,34 @@ class PartsOfTheDeskTest {
     }
     float[] wantedLeft = plain(left);
     float[] wantedRight = middle ? right.clone() : plain(right);
-    sides.run(left, right, 0, 250, middle);
-    sides.run(left, right, 250, 600, middle);
+    FilterRow row = FilterRow.of(sides);
+    row.run(left, right, 0, 251, middle);
+    row.run(left, right, 251, 600, middle);
     assertThat(left).containsExactly(wantedLeft, within(1e-5f));
     assertThat(right).containsExactly(wantedRight, within(1e-5f));
+  }
+
+  /** Three in a row are each the difference equation, one after the other. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void filtersInARowWorkOneAfterAnother(boolean middle) {
+    FilterRow row = new FilterRow(3);
+    for (int i = 0; i < 3; i++) {
+      TwoSides sides = new TwoSides();
+      sides.set(0.3, -0.4, 0.2, -1.6, 0.7);
+      row.add(sides);
+    }
+    Random random = new Random(4);
+    float[] left = new float[300];
+    for (int i = 0; i < left.length; i++) {
+      left[i] = random.nextFloat() - 0.5f;
+    }
+    float[] right = left.clone();
+    float[] untouched = left.clone();
+    float[] wanted = plain(plain(plain(left)));
+    row.run(left, right, 0, 300, middle);
+    assertThat(left).containsExactly(wanted, within(1e-4f));
+    assertThat(right).containsExactly(middle ? untouched : wanted, within(1e-4f));
   }
 
   private static float[] plain(float[] in) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class VoiceTest {
@@ -48,6 +49,57 @@ class VoiceTest {
     double first = power(wave, 200);
     assertThat(power(wave, 400) / first).isLessThan(1e-4);
     assertThat(power(wave, 600) / first).isCloseTo(1 / 9.0, within(0.01));
+  }
+
+  /** A stretch at once, whose pitch rises, is what single samples of that pitch are. */
+  @Test
+  void aStretchOfASawIsItsSamplesOneByOne() {
+    Saw single = new Saw(0.3);
+    Saw stretch = new Saw(0.3);
+    double[] wave = new double[416];
+    stretch.add(wave, 16, wave.length, 0.5, 441.0 / RATE, 1e-7);
+    for (int i = 16; i < wave.length; i++) {
+      double wanted = 0.5 * single.saw(441.0 / RATE + 1e-7 * (i - 16));
+      assertThat(wave[i]).isCloseTo(wanted, within(0.01));
+    }
+    assertThat(wave[15]).isZero();
+  }
+
+  @Test
+  void aStretchOfASquareIsItsSamplesOneByOne() {
+    Saw single = new Saw(0.3);
+    double[] wave = new double[4800];
+    new Saw(0.3).addSquare(wave, 0, wave.length, 0.5, 441.0 / RATE);
+    for (double now : wave) {
+      assertThat(now).isCloseTo(0.5 * single.pulse(441.0 / RATE, 0.5), within(1e-5));
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource(Filter.Leaves.class)
+  void twoFiltersInTurnAreOneAfterTheOther(Filter.Leaves leaves) {
+    Filter first = new Filter(RATE).set(900, 0.8);
+    Filter second = new Filter(RATE).set(2100, 2);
+    Filter alone = new Filter(RATE).set(900, 0.8);
+    Filter then = new Filter(RATE).set(2100, 2);
+    Noise noise = new Noise(8);
+    double[] wave = new double[900];
+    double[] wanted = new double[900];
+    for (int i = 0; i < wave.length; i++) {
+      wave[i] = noise.next();
+      wanted[i] = left(leaves, then, alone.low(wave[i]));
+    }
+    Filter.inTurn(first, Filter.Leaves.LOWS, second, leaves, wave, 0, 450);
+    Filter.inTurn(first, Filter.Leaves.LOWS, second, leaves, wave, 450, 900);
+    assertThat(wave).containsExactly(wanted, within(1e-12));
+  }
+
+  private static double left(Filter.Leaves leaves, Filter filter, double in) {
+    return switch (leaves) {
+      case LOWS -> filter.low(in);
+      case BAND -> filter.band(in);
+      case HIGHS -> filter.high(in);
+    };
   }
 
   @Test
