@@ -17,8 +17,8 @@ import westtide.score.Score;
 import westtide.sound.Mixdown;
 
 /**
- * A whole demo song at 48 kHz on one thread: from the score, tables made anew, through the limiter,
- * with the collector the command line uses.
+ * A whole demo song at 48 kHz on all processors: from the score, tables made anew, through the
+ * limiter, with the collector the command line uses.
  */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SingleShotTime)
