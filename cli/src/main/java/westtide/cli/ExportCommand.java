@@ -27,7 +27,6 @@ import westtide.file.midi.Slides;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
-import westtide.song.Song;
 import westtide.sound.Mixdown;
 
 /** Writes a song as MIDI and as WAV. */
@@ -100,14 +99,13 @@ final class ExportCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "several songs cannot go to the standard output; name a folder instead of -");
     }
-    List<Song> opened = new ArrayList<>();
+    List<Score> opened = new ArrayList<>();
     for (Path song : songs) {
       opened.add(OpenedSong.in(song, spec.commandLine().getErr()));
     }
     Set<String> taken = new HashSet<>();
-    for (Song song : opened) {
-      Score score = Score.of(song);
-      String name = several ? unlike(taken, FileNames.stem(song)) : "";
+    for (Score score : opened) {
+      String name = several ? unlike(taken, FileNames.stem(score.song())) : "";
       writeNotes(score, several ? in(midi, name + ".mid") : midi);
       writeSound(Bounce.of(score, format), several ? in(wav, name + ".wav") : wav);
     }

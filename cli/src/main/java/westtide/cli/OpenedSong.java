@@ -4,24 +4,24 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import westtide.file.SongFile;
 import westtide.file.disk.UnusableFileException;
-import westtide.song.Song;
+import westtide.score.Score;
 
 /** A song as a command reads it: what was mended or may be missing is told beside the result. */
 final class OpenedSong {
   private OpenedSong() {}
 
   /**
-   * Opens a song and tells what there is to tell of its file.
+   * Opens a song, scored, and tells what there is to tell of its file.
    *
    * @throws UnusableFileException when it cannot be read or played
    */
-  static Song in(Path file, PrintWriter told) throws UnusableFileException {
+  static Score in(Path file, PrintWriter told) throws UnusableFileException {
     SongFile.Opened opened = SongFile.open(file);
     if (opened.newer()) {
       told.println(
           file + " was written by a newer version; what this one does not know is left out here.");
     }
     opened.notices().forEach(told::println);
-    return opened.song();
+    return opened.score();
   }
 }

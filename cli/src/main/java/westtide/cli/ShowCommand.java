@@ -9,8 +9,6 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import westtide.score.Score;
-import westtide.song.Song;
 
 /** Tells what is in a song. */
 @Command(
@@ -32,8 +30,7 @@ final class ShowCommand implements Callable<Integer> {
   @Override
   public Integer call() throws Exception {
     PrintWriter out = spec.commandLine().getOut();
-    Song song = OpenedSong.in(file, spec.commandLine().getErr());
-    SongTree tree = new SongTree(Score.of(song));
+    SongTree tree = new SongTree(OpenedSong.in(file, spec.commandLine().getErr()));
     if (json) {
       out.println(
           new ObjectMapper().writerWithDefaultPrettyPrinter().writeValueAsString(tree.json(notes)));

@@ -12,6 +12,9 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.ForkJoinPool;
+import java.util.concurrent.ForkJoinTask;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.score.Score;
@@ -32,11 +35,16 @@ public final class SongFile {
   /**
    * A song that was read.
    *
-   * @param song the song
+   * @param score the song, scored
    * @param newer whether a newer version wrote it, which may say what this one does not know
    * @param notices what had to be mended in it, a sentence each
    */
-  public record Opened(Song song, boolean newer, List<String> notices) {}
+  public record Opened(Score score, boolean newer, List<String> notices) {
+    /** The song. */
+    public Song song() {
+      return score.song();
+    }
+  }
 
   /**
    * Reads a song; as {@link #open} without what was mended.
@@ -106,16 +114,20 @@ public final class SongFile {
     return opened(JsonDocument.parse(text.getBytes(StandardCharsets.UTF_8))).song();
   }
 
-  /** The song of a document. */
+  /** The song of a document; what it does not know is looked for beside the scoring. */
   static Opened opened(JsonNode tree) {
     try {
       SongMending.Mended mended = SongMending.of(tree);
       Song song = SongLimits.checked(new SongReader(mended.tree()).read());
-      Score.of(song);
-      Song whole =
-          ForeignFields.in(mended.tree(), new SongWriter().write(song))
-              .map(fields -> song.withExtras(fields.toString()))
-              .orElse(song);
+      ForkJoinTask<Optional<ObjectNode>> unknown =
+          ForkJoinPool.commonPool()
+              .submit(() -> ForeignFields.in(mended.tree(), new SongWriter().write(song)));
+      Score score = Score.of(song);
+      Score whole =
+          unknown
+              .join()
+              .map(fields -> score.after(song.withExtras(fields.toString())))
+              .orElse(score);
       return new Opened(whole, newer(tree), mended.notices());
     } catch (IllegalArgumentException e) {
       throw e;

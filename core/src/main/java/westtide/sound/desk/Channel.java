@@ -283,15 +283,14 @@ public final class Channel {
     filters.empty();
     Movements moves = strip.moves();
     if (moves.lowCut().moves(stretch, frames)) {
-      sweepLowCut(stretch, frames);
+      sweep(lowCut, strip.lowCut(), moves.lowCut(), stretch, frames);
     } else if (strip.lowCut() > 0) {
       lowCut.set(strip.lowCut());
       filters.add(lowCut.sides());
     }
     if (moves.lowPass().moves(stretch, frames)) {
       filters.run(left, right, 0, frames, middle);
-      filters.empty();
-      sweepLowPass(stretch, frames);
+      sweep(lowPass, strip.lowPass(), moves.lowPass(), stretch, frames);
     } else if (!strip.open()) {
       lowPass.set(strip.lowPass());
       filters.add(lowPass.sides());
@@ -300,22 +299,13 @@ public final class Channel {
     filters.run(left, right, 0, frames, middle);
   }
 
-  private void sweepLowCut(Stretch stretch, int frames) {
-    filters.add(lowCut.sides());
-    for (int point = 0; point < frames / Stretch.EVERY; point++) {
-      double octaves = strip.moves().lowCut().at(stretch.tick(point));
-      lowCut.set(Math.max(strip.lowCut(), Math.pow(2, octaves)));
-      int from = point * Stretch.EVERY;
-      filters.run(left, right, from, from + Stretch.EVERY, middle);
-    }
+  /** Filters the block alone while its cutoff moves. */
+  private void sweep(
+      StereoFilter filter, double cutoff, Automation octaves, Stretch stretch, int frames) {
     filters.empty();
-  }
-
-  private void sweepLowPass(Stretch stretch, int frames) {
-    filters.add(lowPass.sides());
+    filters.add(filter.sides());
     for (int point = 0; point < frames / Stretch.EVERY; point++) {
-      double octaves = strip.moves().lowPass().at(stretch.tick(point));
-      lowPass.set(Math.min(strip.lowPass(), Math.pow(2, octaves)));
+      filter.set(filter.stricter(cutoff, Math.pow(2, octaves.at(stretch.tick(point)))));
       int from = point * Stretch.EVERY;
       filters.run(left, right, from, from + Stretch.EVERY, middle);
     }

@@ -1,6 +1,5 @@
 package westtide.sound.desk;
 
-import java.math.BigInteger;
 import java.util.Arrays;
 import westtide.song.mix.RoomKind;
 import westtide.sound.voice.SineTable;
@@ -96,8 +95,22 @@ public final class Room {
     loss[line] = (float) Math.pow(10, lost);
   }
 
+  /** The first prime after a number, so that no two lines fall into step. */
   private static int prime(int from) {
-    return BigInteger.valueOf(from).nextProbablePrime().intValueExact();
+    int next = from + 1;
+    while (hasDivisor(next)) {
+      next++;
+    }
+    return next;
+  }
+
+  private static boolean hasDivisor(int number) {
+    for (int by = 2; by * by <= number; by++) {
+      if (number % by == 0) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private int moves() {

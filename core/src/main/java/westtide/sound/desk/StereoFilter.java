@@ -39,6 +39,11 @@ final class StereoFilter {
         (1 - Math.sqrt(2) * k + k * k) * scale);
   }
 
+  /** The one of two cutoffs in Hz that takes more away. */
+  double stricter(double one, double other) {
+    return low ? Math.min(one, other) : Math.max(one, other);
+  }
+
   void clear() {
     sides.clear();
   }
