@@ -23,6 +23,10 @@ with open(os.path.join(folder, "processes.txt"), encoding="utf-8") as file:
 with open(os.path.join(folder, "blocks.txt"), encoding="utf-8") as file:
     blocks = [line.strip().split("\t") for line in file]
 
+with open(os.path.join(folder, "stolen.txt"), encoding="utf-8") as file:
+    before, after = ([int(word) for word in line.split()] for line in file)
+stolen = (after[0] - before[0]) / (after[1] - before[1])
+
 drafts = {}
 with open(os.path.join(folder, "drafts.txt"), encoding="utf-8") as file:
     for line in file:
@@ -57,6 +61,7 @@ print("Made by `bench/run`, which measures everything in one run on one machine.
 print("medians of single calls, so that moments in which the machine is taken away do not count.")
 print()
 print(f"Machine: {model()}; {java}; {platform.system()} {platform.release()}.")
+print(f"The host took {100 * stolen:.1f} % of the processors' time away meanwhile.")
 print()
 print("## Rendering a whole song at 48 kHz")
 print()

@@ -45,7 +45,8 @@ class LauncherTest {
           "ldconfig",
           "true",
           "false");
-  private static final Path LAUNCHER = Path.of("..", "west-tide").toAbsolutePath().normalize();
+  private static final Path LAUNCHER =
+      Path.of(System.getProperty("basedir", ""), "..", "west-tide").toAbsolutePath().normalize();
 
   @TempDir private Path folder;
   private Path home;
