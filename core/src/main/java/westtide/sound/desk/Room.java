@@ -194,7 +194,7 @@ public final class Room {
       still[i].read(taps[2 * i], half);
       moving[i].read(taps[2 * i + 1], half);
     }
-    for (int i = 0; i < LINES; i += 8) {
+    for (int i = 0; i < LINES; i += 4) {
       dull(i, half);
     }
     Arrays.fill(sum, 0, half, 0);
@@ -248,65 +248,37 @@ public final class Room {
     }
   }
 
-  /** What the air and the walls take of eight lines: highs at once, and a little of everything. */
+  /** What the air and the walls take of four lines: highs at once, and a little of everything. */
   private void dull(int line, int half) {
-    float[] tapA = taps[line];
-    float[] tapB = taps[line + 1];
-    float[] tapC = taps[line + 2];
-    float[] tapD = taps[line + 3];
-    float[] tapE = taps[line + 4];
-    float[] tapF = taps[line + 5];
-    float[] tapG = taps[line + 6];
-    float[] tapH = taps[line + 7];
+    float[] a = taps[line];
+    float[] b = taps[line + 1];
+    float[] c = taps[line + 2];
+    float[] d = taps[line + 3];
     float poleA = pole[line];
     float poleB = pole[line + 1];
     float poleC = pole[line + 2];
     float poleD = pole[line + 3];
-    float poleE = pole[line + 4];
-    float poleF = pole[line + 5];
-    float poleG = pole[line + 6];
-    float poleH = pole[line + 7];
     float gainA = loss[line] * (1 - poleA);
     float gainB = loss[line + 1] * (1 - poleB);
     float gainC = loss[line + 2] * (1 - poleC);
     float gainD = loss[line + 3] * (1 - poleD);
-    float gainE = loss[line + 4] * (1 - poleE);
-    float gainF = loss[line + 5] * (1 - poleF);
-    float gainG = loss[line + 6] * (1 - poleG);
-    float gainH = loss[line + 7] * (1 - poleH);
     float nowA = air[line];
     float nowB = air[line + 1];
     float nowC = air[line + 2];
     float nowD = air[line + 3];
-    float nowE = air[line + 4];
-    float nowF = air[line + 5];
-    float nowG = air[line + 6];
-    float nowH = air[line + 7];
     for (int i = 0; i < half; i++) {
-      nowA = poleA * nowA + gainA * tapA[i];
-      nowB = poleB * nowB + gainB * tapB[i];
-      nowC = poleC * nowC + gainC * tapC[i];
-      nowD = poleD * nowD + gainD * tapD[i];
-      nowE = poleE * nowE + gainE * tapE[i];
-      nowF = poleF * nowF + gainF * tapF[i];
-      nowG = poleG * nowG + gainG * tapG[i];
-      nowH = poleH * nowH + gainH * tapH[i];
-      tapA[i] = nowA;
-      tapB[i] = nowB;
-      tapC[i] = nowC;
-      tapD[i] = nowD;
-      tapE[i] = nowE;
-      tapF[i] = nowF;
-      tapG[i] = nowG;
-      tapH[i] = nowH;
+      nowA = poleA * nowA + gainA * a[i];
+      nowB = poleB * nowB + gainB * b[i];
+      nowC = poleC * nowC + gainC * c[i];
+      nowD = poleD * nowD + gainD * d[i];
+      a[i] = nowA;
+      b[i] = nowB;
+      c[i] = nowC;
+      d[i] = nowD;
     }
     air[line] = nowA;
     air[line + 1] = nowB;
     air[line + 2] = nowC;
     air[line + 3] = nowD;
-    air[line + 4] = nowE;
-    air[line + 5] = nowF;
-    air[line + 6] = nowG;
-    air[line + 7] = nowH;
   }
 }
