@@ -17,7 +17,7 @@ import westtide.file.disk.Plain;
 @Command(
     name = "west-tide",
     mixinStandardHelpOptions = true,
-    version = "West Tide 0.1.0",
+    versionProvider = Version.class,
     description = "Programs a beat in MIDI.",
     subcommands = {
       StylesCommand.class,

@@ -18,12 +18,14 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * Command lines of any words for {@code fuzz.seconds}: done, or refused in one sentence, and
- * nothing is written but below the folder that was named.
+ * Command lines of any words, {@code fuzz.cases} of them or for {@code fuzz.seconds}: done, or
+ * refused in one sentence, and nothing is written but below the folder that was named.
  */
-@Tag("fuzz")
+@Tag("check")
 class CommandFuzzTest {
-  private static final long SECONDS = Long.getLong("fuzz.seconds", 24);
+  private static final long SECONDS = Long.getLong("fuzz.seconds", Integer.MAX_VALUE);
+  private static final long CASES =
+      SECONDS < Integer.MAX_VALUE ? Long.MAX_VALUE : Long.getLong("fuzz.cases", 800);
   private static final long SEED = Long.getLong("fuzz.seed", 1);
   private static final List<String> WORDS =
       List.of(
@@ -84,7 +86,7 @@ class CommandFuzzTest {
     Path inside = Files.createDirectories(folder.resolve("in"));
     long end = System.nanoTime() + SECONDS * 1_000_000_000L;
     long tried = 0;
-    for (long i = SEED; System.nanoTime() < end; i++, tried++) {
+    for (long i = SEED; tried < CASES && System.nanoTime() < end; i++, tried++) {
       RandomGenerator random = new SplittableRandom(i);
       List<String> words = words(random, inside);
       StringWriter out = new StringWriter();
@@ -101,7 +103,7 @@ class CommandFuzzTest {
     try (Stream<Path> files = Files.list(folder)) {
       assertThat(files).as("written outside").containsExactly(inside);
     }
-    System.out.println("command: " + tried + " lines from seed " + SEED + " in " + SECONDS + " s");
+    System.out.println("command: " + tried + " lines from seed " + SEED);
   }
 
   private static String[] array(List<String> words) {

@@ -19,6 +19,7 @@ import westtide.sound.Audible;
 import westtide.sound.Engine;
 import westtide.sound.Preparation;
 import westtide.sound.PreparedScore;
+import westtide.sound.SharedTables;
 
 /**
  * Plays scores through an output. Whoever calls it never waits: scores are made ready on one thread
@@ -68,9 +69,14 @@ public final class Player implements AutoCloseable {
    * played is handed over, from another thread; playing stops and can be started again.
    */
   public Player(AudioOutput output, Consumer<Throwable> troubles) {
+    this(output, SharedTables.none(), troubles);
+  }
+
+  /** The same player, with tables that others made. */
+  public Player(AudioOutput output, SharedTables tables, Consumer<Throwable> troubles) {
     this.output = output;
     this.troubles = troubles;
-    this.preparation = new Preparation(output.rate());
+    this.preparation = new Preparation(output.rate(), tables);
     this.playback = new Playback(output.rate(), NOTHING, gauges, FIRST_LEVEL_DB);
     this.preparing =
         new ThreadPoolExecutor(

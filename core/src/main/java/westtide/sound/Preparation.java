@@ -39,7 +39,12 @@ public final class Preparation {
 
   /** A preparation at a sample rate. */
   public Preparation(int rate) {
-    this(rate, new TableStore(rate));
+    this(rate, SharedTables.none());
+  }
+
+  /** A preparation at a sample rate that makes no table which another one made. */
+  public Preparation(int rate, SharedTables shared) {
+    this(rate, new TableStore(rate, shared));
   }
 
   Preparation(int rate, TableStore tables) {

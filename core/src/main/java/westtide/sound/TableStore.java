@@ -22,7 +22,7 @@ final class TableStore {
   private static final double SPARE = 1.3;
 
   /** What makes two strikes equal. */
-  private record Key(
+  record Key(
       String instrument,
       Map<String, Integer> settings,
       List<Strike.Pitched> pitches,
@@ -33,9 +33,12 @@ final class TableStore {
 
   private final Map<Key, Table> tables = new HashMap<>();
   private final int rate;
+  private final SharedTables shared;
 
-  TableStore(int rate) {
+  /** A store of its own, which takes what others of the same rate already made. */
+  TableStore(int rate, SharedTables shared) {
     this.rate = rate;
+    this.shared = shared;
   }
 
   /** A table that was asked for; its samples are there once the store has made them. */
@@ -63,11 +66,17 @@ final class TableStore {
 
     private void make() {
       int frames = made < 0 || key.exactFrames() > 0 ? wanted : (int) (wanted * SPARE);
+      SharedTables.Made known = shared.find(rate, key, wanted).orElseGet(() -> played(frames));
+      samples = known.samples();
+      made = known.frames();
+    }
+
+    private SharedTables.Made played(int frames) {
       double force = (key.layer() + 0.5) / LAYERS;
       Strike strike = new Strike(rate, frames, key.pitches(), force, key.settings(), key.turn());
-      float[] played = instrument.recipe().play(strike);
-      samples = key.ratio() == 1 ? played : faster(played, key.ratio());
-      made = frames;
+      float[] struck = instrument.recipe().play(strike);
+      float[] tuned = key.ratio() == 1 ? struck : faster(struck, key.ratio());
+      return shared.keep(rate, key, new SharedTables.Made(tuned, frames));
     }
   }
 

@@ -45,8 +45,17 @@ public record StyleBook(List<Style> styles) {
 
   /** The styles that ship with the product. */
   public static StyleBook shipped() {
-    ObjectMapper mapper = new ObjectMapper();
-    return new StyleBook(SHIPPED.stream().map(id -> read(mapper, id)).toList());
+    return Shipped.BOOK;
+  }
+
+  /** Read when it is first asked for. */
+  private static final class Shipped {
+    private static final StyleBook BOOK = readAll();
+
+    private static StyleBook readAll() {
+      ObjectMapper mapper = new ObjectMapper();
+      return new StyleBook(SHIPPED.stream().map(id -> read(mapper, id)).toList());
+    }
   }
 
   /** The book with a style added, or put in the place of the one with its id. */

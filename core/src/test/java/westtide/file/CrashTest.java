@@ -11,17 +11,20 @@ import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 
 /**
  * A process that edits and saves without end is killed at moments drawn from a seed. Whatever it
  * said it had saved or kept is there, and every file is whole.
  */
 class CrashTest {
-  private static final int KILLS = 50;
+  private static final int KILLS = Samples.count(5, 50);
 
   @TempDir private Path folder;
 
   @Test
+  @Sampled
   void nothingThatWasSavedOrKeptIsLost() throws Exception {
     Random random = new Random(7);
     for (int i = 0; i < KILLS; i++) {

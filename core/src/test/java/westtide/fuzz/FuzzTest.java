@@ -10,31 +10,38 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import org.junit.jupiter.api.Tag;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.file.SongFile;
 import westtide.file.midi.MidiFile;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.song.Song;
 import westtide.style.Style;
 
 /**
- * Altered songs, styles, MIDI files and typed lines, for {@code fuzz.seconds} a kind from {@code
- * fuzz.seed} on. What is found is kept, made small, in {@code target/fuzz}; once it is mended it
- * goes to the cases that {@link FuzzCasesTest} tries each time.
+ * Altered songs, styles, MIDI files and typed lines from {@code fuzz.seed} on, so many of a kind or
+ * for {@code fuzz.seconds}. What is found is kept, made small, in {@code target/fuzz}; once it is
+ * mended it goes to the cases that {@link FuzzCasesTest} tries each time.
  */
-@Tag("fuzz")
+@Sampled
 class FuzzTest {
-  private static final long SECONDS = Long.getLong("fuzz.seconds", 24);
+  private static final Optional<Long> SECONDS = Optional.ofNullable(Long.getLong("fuzz.seconds"));
   private static final long SEED = Long.getLong("fuzz.seed", 1);
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
   @TempDir private Path folder;
 
-  private Fuzzing fuzzing(String name) {
-    return new Fuzzing(name, SECONDS, SEED, Path.of("target", "fuzz"));
+  /** So many cases in a usual run, so many in the longer one, or as long as was asked for. */
+  private static Fuzzing fuzzing(String name, int few, int many) {
+    Fuzzing.Budget budget =
+        SECONDS
+            .map(Fuzzing.Budget::seconds)
+            .orElseGet(() -> Fuzzing.Budget.cases(Samples.count(few, many)));
+    return new Fuzzing(name, budget, SEED, Path.of("target", "fuzz"));
   }
 
   private List<byte[]> songs() throws IOException {
@@ -64,7 +71,8 @@ class FuzzTest {
     for (byte[] song : seeds) {
       trees.add(MAPPER.readTree(song));
     }
-    assertThat(fuzzing("song").run(altered(seeds, trees), new Promises(folder)::song)).isEmpty();
+    assertThat(fuzzing("song", 40, 1500).run(altered(seeds, trees), new Promises(folder)::song))
+        .isEmpty();
   }
 
   @Test
@@ -75,7 +83,8 @@ class FuzzTest {
       trees.add(style.write());
       seeds.add(MAPPER.writeValueAsBytes(style.write()));
     }
-    assertThat(fuzzing("style").run(altered(seeds, trees), new Promises(folder)::style)).isEmpty();
+    assertThat(fuzzing("style", 15, 500).run(altered(seeds, trees), new Promises(folder)::style))
+        .isEmpty();
   }
 
   @Test
@@ -120,7 +129,7 @@ class FuzzTest {
           0
         });
     assertThat(
-            fuzzing("midi")
+            fuzzing("midi", 300, 8000)
                 .run(
                     random -> Mutations.of(seeds.get(random.nextInt(seeds.size())), seeds, random),
                     new Promises(folder)::midi))
@@ -150,7 +159,7 @@ class FuzzTest {
       seeds.add(line.getBytes(StandardCharsets.UTF_8));
     }
     assertThat(
-            fuzzing("line")
+            fuzzing("line", 2000, 40_000)
                 .run(
                     random -> Mutations.of(seeds.get(random.nextInt(seeds.size())), seeds, random),
                     new Promises(folder)::line))

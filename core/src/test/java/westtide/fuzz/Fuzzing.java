@@ -13,11 +13,13 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.BooleanSupplier;
 import java.util.random.RandomGenerator;
 
 /**
- * Tries altered inputs for a time and keeps those that break something, made as small as they can
- * be. Inputs follow from a seed, so that a run can be done again.
+ * Tries altered inputs and keeps those that break something, made as small as they can be. Inputs
+ * follow from a seed, so that a run can be done again.
  */
 final class Fuzzing {
   /** Longer than any input may take, however loaded the machine is. */
@@ -26,7 +28,7 @@ final class Fuzzing {
   private static final int MOST_SMALLER = 400;
 
   private final String name;
-  private final long seconds;
+  private final Budget budget;
   private final long seed;
   private final Path found;
   private long tried;
@@ -35,15 +37,35 @@ final class Fuzzing {
    * Fuzzing of one kind of input.
    *
    * @param name what is tried, which names the files of what was found
-   * @param seconds how long
+   * @param budget how long
    * @param seed where to start
    * @param found the folder for what was found
    */
-  Fuzzing(String name, long seconds, long seed, Path found) {
+  Fuzzing(String name, Budget budget, long seed, Path found) {
     this.name = name;
-    this.seconds = seconds;
+    this.budget = budget;
     this.seed = seed;
     this.found = found;
+  }
+
+  /** How many inputs are tried: a number, the same on every machine, or what fits into a time. */
+  interface Budget {
+    /** Begins; the answer says whether one more is tried. */
+    BooleanSupplier begin();
+
+    static Budget cases(int most) {
+      return () -> {
+        AtomicInteger next = new AtomicInteger();
+        return () -> next.getAndIncrement() < most;
+      };
+    }
+
+    static Budget seconds(long seconds) {
+      return () -> {
+        long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+        return () -> System.nanoTime() < end;
+      };
+    }
   }
 
   /** Makes an altered input. */
@@ -60,9 +82,9 @@ final class Fuzzing {
   List<String> run(Maker maker, Promise promise) throws IOException {
     List<String> out = new ArrayList<>();
     Runner runner = new Runner();
-    long end = System.nanoTime() + TimeUnit.SECONDS.toNanos(seconds);
+    BooleanSupplier left = budget.begin();
     try {
-      for (long i = 0; System.nanoTime() < end && out.size() < 10; i++) {
+      for (long i = 0; left.getAsBoolean() && out.size() < 10; i++) {
         byte[] input = maker.make(new java.util.SplittableRandom(seed + i));
         tried++;
         Optional<Throwable> broken = broken(runner, promise, input);
@@ -77,16 +99,7 @@ final class Fuzzing {
       runner.close();
     }
     System.out.println(
-        name
-            + ": "
-            + tried
-            + " inputs from seed "
-            + seed
-            + ", "
-            + out.size()
-            + " findings in "
-            + seconds
-            + " s");
+        name + ": " + tried + " inputs from seed " + seed + ", " + out.size() + " findings");
     return out;
   }
 

@@ -2,6 +2,10 @@ package westtide.heard;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,10 +36,23 @@ record Rendered(float[] left, float[] right) {
     return of(mixdown, sink -> mixdown.beforeLimiter(sink, Mixdown.Watch.NOBODY));
   }
 
-  /** A song as it is written to a file. */
-  static Rendered mix(Song song) {
-    Mixdown mixdown = Mixdown.of(Score.of(song), RATE);
-    return of(mixdown, sink -> mixdown.mix(sink, Mixdown.Watch.NOBODY));
+  /** A written file of 24 bits in two channels, as it is read back. */
+  static Rendered read(Path wav) throws IOException {
+    ByteBuffer samples =
+        ByteBuffer.wrap(Files.readAllBytes(wav)).order(ByteOrder.LITTLE_ENDIAN).position(44);
+    int frames = samples.remaining() / 6;
+    Rendered out = new Rendered(new float[frames], new float[frames]);
+    for (int i = 0; i < frames; i++) {
+      out.left[i] = sample(samples);
+      out.right[i] = sample(samples);
+    }
+    return out;
+  }
+
+  private static float sample(ByteBuffer bytes) {
+    int low = bytes.get() & 0xFF;
+    int middle = bytes.get() & 0xFF;
+    return (low | middle << 8 | bytes.get() << 16) / (float) (1 << 23);
   }
 
   /** What renders into a sink. */

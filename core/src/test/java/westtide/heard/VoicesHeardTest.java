@@ -7,12 +7,14 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import westtide.sound.instrument.InstrumentBook;
 
 /** Every voice measured through the whole product: a song of a few notes, rendered. */
 @TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@Tag("check")
 class VoicesHeardTest {
   private static final String HEADER =
       "| voice | family | RMS dB | peak dB | brighter % | louder dB | alike | swing dB |"

@@ -19,6 +19,8 @@ import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.song.Brief;
 import westtide.song.Cell;
@@ -343,12 +345,13 @@ class PlaybackTest {
   }
 
   @Test
+  @Sampled
   void randomEditsSeeksAndLoopsNeverLeaveTheCeiling() {
     Random random = new Random(5);
     List<Song> songs = List.of(Songs.draft("trap", 1), Songs.draft("house", 2));
     take(songs.get(0));
     playback.ask(new Request.Start(0, 0));
-    for (int i = 0; i < 300; i++) {
+    for (int i = 0; i < Samples.count(80, 300); i++) {
       switch (random.nextInt(6)) {
         case 0 -> take(songs.get(random.nextInt(2)));
         case 1 -> playback.ask(new Request.Locate(random.nextInt(40 * BAR)));

@@ -6,7 +6,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.parallel.Execution;
 import org.junit.jupiter.api.parallel.ExecutionMode;
@@ -14,6 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.song.drum.DrumVoice;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.instrument.Kit;
@@ -33,12 +34,16 @@ class InstrumentsTest {
    */
   private static final Set<String> BEYOND_ONE_STRIKE = Set.of("glide", "release");
 
-  static Stream<Instrument> all() {
-    return BOOK.instruments().stream();
+  static List<Instrument> all() {
+    return Samples.few(14, BOOK.instruments());
   }
 
-  static Stream<Instrument> pitched() {
-    return all().filter(i -> i.family() != Family.DRUM && i.family() != Family.TRANSITION);
+  static List<Instrument> pitched() {
+    return Samples.few(
+        8,
+        BOOK.instruments().stream()
+            .filter(i -> i.family() != Family.DRUM && i.family() != Family.TRANSITION)
+            .toList());
   }
 
   private static float[] play(Instrument instrument, double hertz, double force, int frames) {
@@ -64,6 +69,7 @@ class InstrumentsTest {
    */
   @ParameterizedTest
   @MethodSource("pitched")
+  @Sampled
   void everyPitchedInstrumentIsInTune(Instrument instrument) {
     int[] keys =
         instrument.family() == Family.LOW ? new int[] {28, 33, 40} : new int[] {52, 60, 69, 81};
@@ -80,6 +86,7 @@ class InstrumentsTest {
 
   @ParameterizedTest
   @MethodSource("all")
+  @Sampled
   void soundsAreBoundedCentredAndEndInSilence(Instrument instrument) {
     double hertz = instrument.family() == Family.LOW ? 55 : 440;
     float[] table = play(instrument, hertz, 0.95, 2 * RATE);
@@ -98,6 +105,7 @@ class InstrumentsTest {
 
   @ParameterizedTest
   @MethodSource("all")
+  @Sampled
   void theSameStrikeGivesTheSameSamples(Instrument instrument) {
     assertThat(play(instrument, 110, 0.5, RATE / 2))
         .isEqualTo(play(instrument, 110, 0.5, RATE / 2));
@@ -106,6 +114,7 @@ class InstrumentsTest {
   /** What was heard of a note must not change when a longer one is asked for. */
   @ParameterizedTest
   @MethodSource("pitched")
+  @Sampled
   void aLongerNoteBeginsLikeAShortOne(Instrument instrument) {
     float[] brief = play(instrument, 110, 0.5, RATE / 2);
     float[] held = play(instrument, 110, 0.5, RATE);
@@ -116,6 +125,7 @@ class InstrumentsTest {
 
   @ParameterizedTest
   @MethodSource("all")
+  @Sampled
   void everySettingIsHeard(Instrument instrument) {
     for (Setting setting : instrument.settings()) {
       if (BEYOND_ONE_STRIKE.contains(setting.name())) {

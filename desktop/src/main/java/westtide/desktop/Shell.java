@@ -127,11 +127,11 @@ public final class Shell {
             () -> open.view().ifPresent(this::show));
     this.front = appearance.memory().room();
     AudioOutput audio = around.audio().get();
-    Player player = new Player(audio, this::playingFailed);
+    Player player = new Player(audio, around.tables(), this::playingFailed);
     this.play = new PlayDesk(open, player, messages, Preferences.read(preferencesFile));
     audio.watch(this::deviceChanged);
     this.kept = play.preferences();
-    this.loudness = new LoudnessWatcher(open);
+    this.loudness = new LoudnessWatcher(open, around.hearing());
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
     Desk desk = new Desk(open, files, exports, grooves, messages, background, play, overlay);
     this.rooms =

@@ -6,12 +6,15 @@ import java.time.Clock;
 import java.util.concurrent.locks.LockSupport;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
+import westtide.desktop.play.LoudnessWatcher;
 import westtide.file.disk.Folders;
 import westtide.play.AudioOutput;
 import westtide.play.SilentOutput;
 import westtide.play.SteadyOutput;
 import westtide.play.SystemOutput;
 import westtide.sound.Engine;
+import westtide.sound.Listening;
+import westtide.sound.SharedTables;
 
 /**
  * What the application finds around it, passed in so that tests can give it their own.
@@ -21,10 +24,24 @@ import westtide.sound.Engine;
  * @param millis a clock in milliseconds
  * @param clock tells the date and the time of day
  * @param audio finds where sound goes
+ * @param tables what is played from beside what the player makes itself
+ * @param hearing measures a rendering of the song
  */
 public record Surroundings(
-    Path data, Path documents, LongSupplier millis, Clock clock, Supplier<AudioOutput> audio) {
+    Path data,
+    Path documents,
+    LongSupplier millis,
+    Clock clock,
+    Supplier<AudioOutput> audio,
+    SharedTables tables,
+    LoudnessWatcher.Hearing hearing) {
   private static final int RATE = 48_000;
+
+  /** Where sound is made and measured as it is for everybody. */
+  public Surroundings(
+      Path data, Path documents, LongSupplier millis, Clock clock, Supplier<AudioOutput> audio) {
+    this(data, documents, millis, clock, audio, SharedTables.none(), Listening::of);
+  }
 
   /** Those of this machine and this user. */
   static Surroundings of(Folders folders) {

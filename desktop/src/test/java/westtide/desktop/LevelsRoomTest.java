@@ -97,6 +97,8 @@ class LevelsRoomTest extends WindowTest {
 
   @Test
   void theWholeMixIsBroughtToALoudness() {
+    hearing = true;
+    shorten();
     go(Stage.LEVELS);
     press("#levels-page-whole-mix");
     press("−16 LUFS");
@@ -117,6 +119,7 @@ class LevelsRoomTest extends WindowTest {
 
   @Test
   void twoVersionsAreHeardInTurnAtOneLoudness() {
+    interact(() -> shell.begin(brief(shell.demos().get(0))));
     go(Stage.LEVELS);
     focus("#plumb-sheet");
     push(KeyCode.UP);

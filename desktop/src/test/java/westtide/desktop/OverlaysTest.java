@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
@@ -151,7 +152,9 @@ class OverlaysTest extends WindowTest {
   }
 
   @Test
+  @Tag("check")
   void everyViewIsPicturedAtTheSizeOfTheWindow() throws Exception {
+    hearing = true;
     Path pictures = folder.resolve("pictures");
     AtomicBoolean done = new AtomicBoolean();
     interact(() -> new Screenshots(shell, window.getScene(), pictures).take(() -> done.set(true)));

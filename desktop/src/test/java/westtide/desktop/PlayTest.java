@@ -258,6 +258,8 @@ class PlayTest extends WindowTest {
 
   @Test
   void theSongIsMeasuredByEarBesideTheWindow() {
+    hearing = true;
+    shorten();
     go(Stage.LEVELS);
     waitFor(60, () -> shell.open().view().orElseThrow().heard().isPresent());
     settle();
@@ -269,7 +271,7 @@ class PlayTest extends WindowTest {
 
   @Test
   void theMixAndItsStemsAreWritten() throws Exception {
-    interact(() -> shell.open().apply(westtide.song.edit.FormEdits.replace("Short", shortForm())));
+    shorten();
     go(Stage.DELIVER);
     press("#bits-16-bit", "#write-mix");
     waitFor(() -> shown("#message") && words("#message-words").startsWith("Wrote"));
@@ -282,10 +284,6 @@ class PlayTest extends WindowTest {
     try (Stream<Path> files = Files.list(documents)) {
       assertThat(files.filter(f -> f.toString().endsWith(".wav")).count()).isBetween(4L, 6L);
     }
-  }
-
-  private westtide.song.Form shortForm() {
-    return new westtide.song.Form(java.util.List.of(song().form().sections().get(1).withBars(2)));
   }
 
   @Test

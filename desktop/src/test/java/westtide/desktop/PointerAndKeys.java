@@ -1,5 +1,6 @@
 package westtide.desktop;
 
+import com.sun.javafx.scene.NodeHelper;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
@@ -159,11 +160,15 @@ final class PointerAndKeys {
     }
   }
 
-  /** Gives everything shown its look and its place, as the next picture on the screen would. */
+  /**
+   * Gives everything that changed its look and its place, as the next picture on the screen would.
+   * Unlike {@link javafx.scene.Node#applyCss()} it leaves alone what kept its look: that is most of
+   * the window, and was half of the time of a test.
+   */
   static void layOut() {
     for (Window window : List.copyOf(Window.getWindows())) {
       Parent root = window.getScene().getRoot();
-      root.applyCss();
+      NodeHelper.processCSS(root);
       root.layout();
     }
   }

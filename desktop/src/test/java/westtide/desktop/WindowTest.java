@@ -3,6 +3,8 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -11,7 +13,9 @@ import java.util.concurrent.atomic.AtomicLong;
 import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
+import javafx.scene.Group;
 import javafx.scene.Node;
+import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -19,7 +23,9 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
+import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxRobot;
@@ -27,7 +33,11 @@ import org.testfx.api.FxToolkit;
 import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 import westtide.desktop.open.Look;
+import westtide.song.Form;
 import westtide.song.Song;
+import westtide.song.edit.FormEdits;
+import westtide.sound.Listening;
+import westtide.sound.SharedTables;
 
 /** A real window with the whole frame, in surroundings of its own. */
 abstract class WindowTest {
@@ -35,12 +45,25 @@ abstract class WindowTest {
   private static final Set<String> WRITERS =
       Set.of("keeping unsaved work", "beside the window", "rendering beside the window");
 
+  /** Sounds are the same for every window, and are made once. */
+  private static final SharedTables TABLES = SharedTables.all();
+
   @TempDir Path folder;
+
+  /** Whether the song is rendered and measured beside the window, which takes a while. */
+  volatile boolean hearing;
+
   final AtomicLong clock = new AtomicLong(7);
   private final FxRobot eyes = new FxRobot();
   private final PointerAndKeys hands = new PointerAndKeys();
   Shell shell;
   Stage window;
+
+  @BeforeAll
+  static void loadLook() throws Exception {
+    FxToolkit.registerPrimaryStage();
+    PointerAndKeys.onWindow(Look::load);
+  }
 
   @BeforeEach
   void openWindow() throws Exception {
@@ -53,7 +76,6 @@ abstract class WindowTest {
   private void start() {
     Path documents = folder.resolve("documents");
     documents.toFile().mkdirs();
-    Look.load();
     shell =
         new Shell(
             new Surroundings(
@@ -61,14 +83,18 @@ abstract class WindowTest {
                 documents,
                 clock::get,
                 java.time.Clock.systemDefaultZone(),
-                Surroundings::silent));
+                Surroundings::silent,
+                TABLES,
+                (score, watch) -> hearing ? Listening.of(score, watch) : Optional.empty()));
     window.setScene(shell.scene(1280, 800));
     window.setWidth(1280);
     window.setHeight(800);
     window.setX(0);
     window.setY(0);
     begin();
-    window.show();
+    if (!window.isShowing()) {
+      window.show();
+    }
     window.toFront();
     window.requestFocus();
   }
@@ -78,15 +104,17 @@ abstract class WindowTest {
     shell.showStart();
   }
 
-  /** Ends the frame and lets go of it: all tests share one stage. */
+  /** Ends the frame and lets go of it: all tests share one stage, which stays shown. */
   @AfterEach
   void end() {
     hands.end();
     interact(
         () -> {
           shell.close();
-          window.hide();
-          window.setScene(null);
+          List.copyOf(Window.getWindows()).stream()
+              .filter(other -> other != window)
+              .forEach(Window::hide);
+          window.setScene(new Scene(new Group()));
         });
     waitFor(60, () -> Thread.getAllStackTraces().keySet().stream().noneMatch(WindowTest::writes));
   }
@@ -221,6 +249,16 @@ abstract class WindowTest {
 
   Song song() {
     return shell.open().song();
+  }
+
+  /** Two bars of the second section alone: enough to be rendered. */
+  static Song brief(Song song) {
+    return song.withForm(new Form(List.of(song.form().sections().get(1).withBars(2))));
+  }
+
+  /** Leaves two bars of the open song, as an edit. */
+  void shorten() {
+    interact(() -> shell.open().apply(FormEdits.replace("Short", brief(song()).form())));
   }
 
   void go(westtide.review.Stage stage) {

@@ -19,8 +19,12 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.song.Form;
 import westtide.song.Section;
@@ -50,8 +54,19 @@ class BounceTest {
   }
 
   /** Debian's sox reads rate, channels, bits and length from the header. */
+  static List<Arguments> formats() {
+    return Samples.few(
+        2,
+        List.of(
+            Arguments.of(44_100, 16),
+            Arguments.of(48_000, 16),
+            Arguments.of(44_100, 24),
+            Arguments.of(48_000, 24)));
+  }
+
   @ParameterizedTest
-  @CsvSource({"44100,16", "48000,16", "44100,24", "48000,24"})
+  @MethodSource("formats")
+  @Sampled
   void anotherProgramReadsTheHeader(int rate, int bits) throws Exception {
     Song song = hook("trap");
     Path path = mix(song, new WavFormat(rate, bits));
@@ -85,8 +100,13 @@ class BounceTest {
   }
 
   /** Debian's ffmpeg measures by the same standard with code of its own. */
+  static List<String> metered() {
+    return Samples.few(1, List.of("trap", "house", "boom-bap"));
+  }
+
   @ParameterizedTest
-  @CsvSource({"trap", "house", "boom-bap"})
+  @MethodSource("metered")
+  @Sampled
   void loudnessAgreesWithAnotherMeter(String style) throws Exception {
     Song song = hook(style);
     Path path = mix(song, WavFormat.USUAL);

@@ -10,10 +10,14 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -88,8 +92,21 @@ class DraftLevelsTest {
     }
   }
 
+  static List<Arguments> drafts() {
+    return Samples.few(
+        2,
+        List.of(
+            Arguments.of("bounce", 3),
+            Arguments.of("house", 3),
+            Arguments.of("techno", 4),
+            Arguments.of("soul", 2),
+            Arguments.of("cloud", 14),
+            Arguments.of("future-bass", 5)));
+  }
+
   @ParameterizedTest
-  @CsvSource({"bounce,3", "house,3", "techno,4", "soul,2", "cloud,14", "future-bass,5"})
+  @MethodSource("drafts")
+  @Sampled
   void aDraftIsHeardAsItWasEstimated(String style, long seed) throws IOException {
     Heard heard = Heard.of(DraftLevels.set(draft(style, seed), style(style)));
     assertThat(heard.lufs()).isCloseTo(-14, within(0.7));

@@ -19,8 +19,10 @@ import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
+import westtide.sampling.Sampled;
+import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.song.Song;
 
@@ -63,8 +65,13 @@ class EveryEditTest {
     return Stream.of(what.getGenericParameterTypes()).map(any::of).toArray();
   }
 
+  static List<Long> seeds() {
+    return Samples.few(2, List.of(1L, 2L, 3L, 4L, 5L, 6L));
+  }
+
   @ParameterizedTest
-  @ValueSource(longs = {1, 2, 3, 4, 5, 6})
+  @MethodSource("seeds")
+  @Sampled
   void whateverAnEditMakesIsASongAndIsTakenBack(long seed) throws Exception {
     Random random = new Random(seed);
     List<String> styles = List.of("trap", "house", "soul", "amapiano", "drill", "lo-fi");

@@ -1,10 +1,13 @@
 package westtide.desktop.kit;
 
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -17,6 +20,8 @@ import javafx.scene.text.Text;
 public final class Controls {
   /** The usual size of text in pixels. */
   static final double TEXT = 13;
+
+  private static final String EXPLAINED = "explained";
 
   private Controls() {}
 
@@ -52,15 +57,33 @@ public final class Controls {
     return button(id, words, "primary", run);
   }
 
-  /** Explains a control on hover and to screen readers. */
-  public static <C extends javafx.scene.control.Control> C explained(C control, String words) {
+  /**
+   * Explains a control on hover and to screen readers. The tooltip is made when the pointer first
+   * comes: each is a window of its own, and a room has hundreds.
+   */
+  public static <C extends Control> C explained(C control, String words) {
+    if (control.getProperties().put(EXPLAINED, words) == null) {
+      control.addEventHandler(MouseEvent.MOUSE_ENTERED, event -> showExplanation(control));
+    }
+    if (control.getTooltip() != null) {
+      showExplanation(control);
+    }
+    control.setAccessibleHelp(words);
+    return control;
+  }
+
+  /** What a control is explained by, or nothing. */
+  public static Optional<String> explanation(Control control) {
+    return Optional.ofNullable((String) control.getProperties().get(EXPLAINED));
+  }
+
+  private static void showExplanation(Control control) {
+    String words = explanation(control).orElseThrow();
     if (control.getTooltip() == null) {
       control.setTooltip(new Tooltip(words));
     } else if (!control.getTooltip().getText().equals(words)) {
       control.getTooltip().setText(words);
     }
-    control.setAccessibleHelp(words);
-    return control;
   }
 
   /** A text field. */

@@ -126,7 +126,7 @@ public final class NumberField extends VBox {
 
   /** The same field saying what its number means, before its range. */
   public NumberField telling(String words) {
-    String range = field.getTooltip() == null ? "" : "; " + field.getTooltip().getText();
+    String range = Controls.explanation(field).map(known -> "; " + known).orElse("");
     Controls.explained(field, words + range);
     return this;
   }

@@ -1,13 +1,12 @@
 package westtide.desktop.open;
 
-import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
 import westtide.desktop.kit.Zoomed;
 
-/** Fonts and stylesheets: the base theme, a palette, and the house over both. */
+/** Fonts and stylesheets: the base of every control, a palette, and the house over both. */
 public final class Look {
   private static final List<String> FONTS =
       List.of(
@@ -20,9 +19,9 @@ public final class Look {
 
   private Look() {}
 
-  /** Loads the fonts that ship with the application. */
+  /** Loads the base of every control and the fonts that ship with the application. */
   public static void load() {
-    Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    Application.setUserAgentStylesheet(url("base.css"));
     for (String font : FONTS) {
       Font.loadFont(Look.class.getResourceAsStream("/westtide/desktop/fonts/" + font), 13);
     }

@@ -12,6 +12,7 @@ import javafx.util.Duration;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
 import westtide.review.Stage;
+import westtide.score.Score;
 import westtide.sound.Listening;
 import westtide.sound.Mixdown;
 
@@ -22,7 +23,14 @@ import westtide.sound.Mixdown;
 public final class LoudnessWatcher {
   private static final Set<Stage> LISTENING = EnumSet.of(Stage.LOW_END, Stage.FORM, Stage.LEVELS);
 
+  /** Renders a score and measures it; nothing when it was cancelled. */
+  public interface Hearing {
+    /** What was measured. */
+    Optional<Listening> of(Score score, Mixdown.Watch watch);
+  }
+
   private final OpenSong open;
+  private final Hearing hearing;
   private final PauseTransition calm = new PauseTransition(Duration.millis(700));
   private final ExecutorService worker =
       Executors.newSingleThreadExecutor(
@@ -36,8 +44,9 @@ public final class LoudnessWatcher {
   private SongView asked;
 
   /** Watches the open song. */
-  public LoudnessWatcher(OpenSong open) {
+  public LoudnessWatcher(OpenSong open, Hearing hearing) {
     this.open = open;
+    this.hearing = hearing;
     calm.setOnFinished(event -> listen());
   }
 
@@ -62,7 +71,7 @@ public final class LoudnessWatcher {
     worker.execute(
         () -> {
           Optional<Listening> heard =
-              Listening.of(view.score(), new Mixdown.Watch(cancelled::get, share -> {}));
+              hearing.of(view.score(), new Mixdown.Watch(cancelled::get, share -> {}));
           heard.ifPresent(listening -> Platform.runLater(() -> open.heard(view.song(), listening)));
         });
   }
