@@ -12,8 +12,10 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
+import westtide.song.HeardBars;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.PatternDescription;
 import westtide.song.Section;
 import westtide.song.Song;
@@ -121,13 +123,19 @@ final class SongTree {
             .put("cents", part.transposition().cents())
             .put("notes", scored.notes().size());
     ArrayNode patterns = out.putArray("patterns");
-    for (NamedPattern named : part.patterns()) {
-      patterns
-          .addObject()
-          .put("name", named.name())
-          .put("plays", PatternDescription.of(named.pattern(), song));
-    }
+    part.patterns().forEach(named -> pattern(patterns.addObject(), part, named));
     return out;
+  }
+
+  private void pattern(ObjectNode out, Part part, NamedPattern named) {
+    out.put("name", named.name()).put("plays", PatternDescription.of(named.pattern(), song));
+    ArrayNode heard = out.putArray("heard");
+    for (HeardBars.Span span : new HeardBars(song, part).of(named.name())) {
+      heard.addArray().add(span.first()).add(span.last());
+    }
+    if (named.pattern() instanceof Pattern.Varied varied) {
+      out.put("follows", varied.parent());
+    }
   }
 
   private ObjectNode section(int place) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import westtide.compose.groove.EightBars;
+import westtide.compose.groove.GrooveVariations;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
@@ -44,7 +45,7 @@ import westtide.style.Style;
 public final class Arranger {
   private static final int VARIANTS = 3;
   private static final int EIGHT = 8;
-  private static final String GROWN = " in eight";
+  private static final String IN_EIGHT = " in eight";
 
   private final Style style;
   private final EnsembleHabit habit;
@@ -82,7 +83,7 @@ public final class Arranger {
     Song mixed = mixed(draft);
     Song joined = joined(mixed);
     Song laid = joined.withForm(laid(joined));
-    Song played = humanised(grown(laid));
+    Song played = GrooveVariations.in(humanised(grown(laid)));
     return MarksPart.with(RisingBuilds.in(played.withMaster(habit.master())));
   }
 
@@ -201,8 +202,7 @@ public final class Arranger {
     Part out = part;
     for (int variant = 1; variant <= VARIANTS; variant++) {
       Pattern.Drums eight =
-          EightBars.of(EightBars.Plan.ALL)
-              .grow(groove, song.brief().meter(), seed.plus(part.id().seed() + variant));
+          eightBars(part).grow(groove, song.brief().meter(), seed.plus(part.id().seed() + variant));
       out = out.with(new NamedPattern(name(variant), variant == 1 ? entered(part, eight) : eight));
     }
     Part more = out;
@@ -213,6 +213,13 @@ public final class Arranger {
       sections.add(section.withCells(part.id(), varied(part, section, turn)));
     }
     return song.withPart(part.id(), p -> more).withForm(new Form(sections));
+  }
+
+  /** Fills are the drums' alone: two parts never fill the same bar. */
+  private static EightBars eightBars(Part part) {
+    return part.id().equals(SongDraft.DRUMS)
+        ? EightBars.of(EightBars.Plan.ALL)
+        : new EightBars(EightBars.Plan.ALL, Map.of(), false);
   }
 
   /** The first eight bars of a groove: lanes that enter later are silent until then. */
@@ -235,7 +242,7 @@ public final class Arranger {
     for (CellSpan span : section.spans(part.id())) {
       String pattern = span.cell().pattern();
       boolean main =
-          pattern.startsWith(SongDraft.MAIN + GROWN)
+          pattern.startsWith(SongDraft.MAIN + IN_EIGHT)
               || part.pattern(pattern).name().equals(SongDraft.MAIN);
       if (!main || span.cell().level() == Level.OUT) {
         out.add(span.cell());
@@ -250,7 +257,7 @@ public final class Arranger {
   }
 
   private static String name(int variant) {
-    return SongDraft.MAIN + EIGHT + (char) ('a' + variant - 1);
+    return SongDraft.MAIN + ", eight bars, " + variant;
   }
 
   /** Lanes stray in place and force, each from a seed of its own: hats most, kicks least. */

@@ -100,6 +100,7 @@ final class Playback {
     } else if (request instanceof Request.Loop loop) {
       transport.loop(loop.from(), loop.to());
     } else if (request instanceof Request.Hear hear) {
+      transport.settle();
       engine.hear(hear.trial());
     } else if (request instanceof Request.Click click) {
       metronome.turn(click.on());

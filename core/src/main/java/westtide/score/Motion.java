@@ -58,6 +58,17 @@ public record Motion(List<Piece> pieces) {
     return inside ? pieces.get(low).at(tick) : rest;
   }
 
+  /** The same, staying at its last value for good where it moves up to that tick or beyond. */
+  public Motion held(int end) {
+    if (!any() || pieces.get(pieces.size() - 1).to() < end) {
+      return this;
+    }
+    Piece last = pieces.get(pieces.size() - 1);
+    List<Piece> more = new ArrayList<>(pieces);
+    more.add(new Piece(last.to(), Integer.MAX_VALUE, last.last(), last.last()));
+    return new Motion(more);
+  }
+
   /** Two movements as what they come to together. */
   public static Motion together(Moving what, Motion one, Motion other) {
     if (!one.any() || !other.any()) {

@@ -76,7 +76,7 @@ public final class Preparation {
     List<PlannedPart> planned = new ArrayList<>();
     for (ScoredPart part : score.parts()) {
       if (wanted.test(part.part())) {
-        planned.add(plan(part, audible, ticksPerSecond, triggers));
+        planned.add(plan(part, audible, ticksPerSecond, triggers, score.ticks()));
       }
     }
     tables.make();
@@ -140,10 +140,10 @@ public final class Preparation {
   }
 
   private PlannedPart plan(
-      ScoredPart scored, Audible audible, double ticksPerSecond, Triggers triggers) {
+      ScoredPart scored, Audible audible, double ticksPerSecond, Triggers triggers, int end) {
     Part part = scored.part();
     boolean muted = !audible.part(part.id().value());
-    Strip strip = Strip.of(part.mix(), moves(scored), muted, triggers.of(part.mix().duck()));
+    Strip strip = Strip.of(part.mix(), moves(scored, end), muted, triggers.of(part.mix().duck()));
     Channel channel =
         channels.computeIfAbsent(part.id(), id -> new Channel(rate, Engine.BLOCK, strip));
     List<ScoredNote> heard =
@@ -195,13 +195,15 @@ public final class Preparation {
     return Strip.of(westtide.song.mix.Mix.PLAIN, Movements.NONE, true);
   }
 
-  private static Movements moves(ScoredPart part) {
+  /** A fade or a filter that moves up to the end of the song stays there while tails ring. */
+  private static Movements moves(ScoredPart part, int end) {
     Motion level =
-        Motion.together(Moving.LEVEL, part.motion(Moving.LEVEL), part.motion(Moving.EXPRESSION));
+        Motion.together(
+            Moving.LEVEL, part.motion(Moving.LEVEL).held(end), part.motion(Moving.EXPRESSION));
     return new Movements(
         automation(level, Moving.LEVEL),
-        automation(part.motion(Moving.LOW_PASS), Moving.LOW_PASS),
-        automation(part.motion(Moving.HIGH_PASS), Moving.HIGH_PASS),
+        automation(part.motion(Moving.LOW_PASS).held(end), Moving.LOW_PASS),
+        automation(part.motion(Moving.HIGH_PASS).held(end), Moving.HIGH_PASS),
         automation(part.motion(Moving.PAN), Moving.PAN),
         automation(part.motion(Moving.ROOM), Moving.ROOM),
         automation(part.motion(Moving.DELAY), Moving.DELAY),

@@ -26,6 +26,9 @@ public final class Transport implements Frames {
   private int blockOffset;
   private long stretchFrame;
 
+  /** Samples for which the tails of a song that ended stay where its movements led them. */
+  private int ringing;
+
   /** Told of every stretch of ticks that is played. */
   @FunctionalInterface
   public interface Passing {
@@ -81,8 +84,14 @@ public final class Transport implements Frames {
     }
   }
 
+  /** Lets go of where the movements of a song that ended led its parts. */
+  public void settle() {
+    ringing = 0;
+  }
+
   /** Starts from a tick; held notes that began before it come in. */
   public void play(double tick) {
+    settle();
     engine.begin();
     engine.releaseHeld(0);
     place(tick);
@@ -115,6 +124,7 @@ public final class Transport implements Frames {
 
   /** Stops; held notes are let go, tails ring out. */
   public void stop() {
+    settle();
     playing = false;
     startsNext = false;
     engine.releaseHeld(0);
@@ -122,6 +132,7 @@ public final class Transport implements Frames {
 
   /** Goes to a tick without starting. */
   public void locate(double tick) {
+    settle();
     place(tick);
     nextTick = (int) Math.ceil(tick);
   }
@@ -134,7 +145,12 @@ public final class Transport implements Frames {
 
   /** Plays one block into the engine, which then holds its samples. */
   public void block() {
-    engine.stretch().stand();
+    if (ringing > 0) {
+      engine.stretch().run(0, engine.score().ticks(), 0, 1000 * framesPerTick / rate);
+      ringing -= Engine.BLOCK;
+    } else {
+      engine.stretch().stand();
+    }
     blockOffset = 0;
     boolean starts = startsNext;
     while (playing && blockOffset < Engine.BLOCK) {
@@ -175,6 +191,7 @@ public final class Transport implements Frames {
     engine.releaseHeld(offset);
     if (!loops) {
       playing = false;
+      ringing = (int) (Mixdown.TAIL_SECONDS * rate);
       place(0);
       nextTick = 0;
       return;

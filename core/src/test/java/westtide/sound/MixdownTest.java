@@ -13,11 +13,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.Arranger;
+import westtide.compose.FormDraft;
 import westtide.compose.SongDraft;
 import westtide.rhythm.Figure;
 import westtide.score.Score;
 import westtide.song.Cell;
 import westtide.song.Form;
+import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -74,6 +76,28 @@ class MixdownTest {
             .findFirst()
             .orElse(song.form().sections().get(1));
     return song.withForm(new Form(List.of(hook.withBars(bars))));
+  }
+
+  /** What rings after the last bar of a song that fades stays below what anybody hears. */
+  @Test
+  void afterAFadeNothingComesBack() throws IOException {
+    Song song = Songs.draft("lo-fi", 4);
+    for (String marks : List.of("", " fade")) {
+      Form form =
+          FormDraft.in(Songs.book().get("lo-fi"), song)
+              .form(FormLine.parse("hook 4, outro 4" + marks).orElseThrow());
+      Song faded = song.withForm(form);
+      float[][] mix = mix(faded);
+      int end = (int) (faded.millis() / 1000 * RATE);
+      double left = peak(Arrays.copyOfRange(mix[0], end, mix[0].length));
+      double right = peak(Arrays.copyOfRange(mix[1], end, mix[1].length));
+      double ringing = 20 * Math.log10(Math.max(left, right) + 1e-12);
+      if (marks.isEmpty()) {
+        assertThat(ringing).as("it rings without a fade").isGreaterThan(-40);
+      } else {
+        assertThat(ringing).isLessThan(-60);
+      }
+    }
   }
 
   /** Effects of parts and lanes, rooms, delays and the bus of the drums are all on. */

@@ -15,6 +15,7 @@ abstract class DemoDrumsTest extends WindowTest {
 
   @BeforeEach
   void openDrums() {
+    interact(() -> shell.open().select(song().part(PartId.of("drums")).orElseThrow(), "A"));
     go(Stage.DRUMS);
     focus("#bead-sheet");
   }

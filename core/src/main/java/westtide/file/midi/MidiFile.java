@@ -234,7 +234,8 @@ public final class MidiFile {
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
     control(track, channel, VOLUME, MidiMix.volume(part.part().mix()));
     control(track, channel, PAN, MidiMix.pan(part.part().mix()));
-    for (MidiEvent event : MidiMotions.of(part, channel, score.ticks())) {
+    for (MidiEvent event :
+        MidiMotions.of(part, channel, score.ticks(), score.song().brief().tempo())) {
       track.add(event);
     }
     int cents = score.song().brief().cents() + part.part().transposition().cents();

@@ -2,10 +2,14 @@ package westtide.file.midi;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.NavigableSet;
+import java.util.Optional;
+import java.util.TreeSet;
 import java.util.function.DoubleUnaryOperator;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MidiEvent;
 import javax.sound.midi.ShortMessage;
+import westtide.rhythm.Tempo;
 import westtide.rhythm.Ticks;
 import westtide.score.Motion;
 import westtide.score.Moving;
@@ -16,8 +20,9 @@ import westtide.song.mix.Mix;
 
 /**
  * What moves of a part as controllers: level 7, pan 10, expression 11 (hints and gates), low-pass
- * 74, room send 91 (MIDI 1.0 and General MIDI 2, from memory). A controller is written whenever its
- * rounded value changes, so a receiver is never more than one step away from the curve. High-pass,
+ * 74, room send 91 (MIDI 1.0 and General MIDI 2, from memory). A controller is written when its
+ * rounded value changes, at most fifty times a second and exactly where the movement turns, so that
+ * a receiver is within a step of what moves slowly and keeps up with what moves fast. High-pass,
  * delay send and width have no controller every receiver knows and stay in preview and WAV.
  */
 final class MidiMotions {
@@ -31,17 +36,26 @@ final class MidiMotions {
   /** A curve is read at least this often, in ticks. */
   private static final int COARSEST = 60;
 
+  private static final double SAME = 1e-9;
+
+  /** Of one controller at most so many events a second, beside the points where it turns. */
+  private static final int MOST_A_SECOND = 50;
+
   private final int channel;
+  private final int ticks;
+  private final int apart;
   private final List<MidiEvent> out = new ArrayList<>();
 
-  private MidiMotions(int channel) {
+  private MidiMotions(int channel, int ticks, Tempo tempo) {
     this.channel = channel;
+    this.ticks = ticks;
+    this.apart = (int) Math.ceil(1000 / tempo.millis(1) / MOST_A_SECOND);
   }
 
-  /** The controllers of a part over a song of that many ticks. */
-  static List<MidiEvent> of(ScoredPart part, int channel, int ticks)
+  /** The controllers of a part over a song of that many ticks, at its tempo. */
+  static List<MidiEvent> of(ScoredPart part, int channel, int ticks, Tempo tempo)
       throws InvalidMidiDataException {
-    MidiMotions motions = new MidiMotions(channel);
+    MidiMotions motions = new MidiMotions(channel, ticks, tempo);
     Mix mix = part.part().mix();
     double own = mix.level();
     motions.write(
@@ -97,28 +111,61 @@ final class MidiMotions {
     }
     int last = -1;
     int end = 0;
+    int written = -apart;
+    NavigableSet<Integer> turns = turns(motion);
     for (Motion.Piece piece : motion.pieces()) {
       if (piece.from() > end || end == 0 && piece.from() > 0) {
         last = add(control, end, rest, last);
       }
-      last = write(control, piece, value, last);
+      for (int tick : places(piece, value, turns, written)) {
+        last = add(control, tick, value.applyAsDouble(piece.at(tick)), last);
+        written = tick;
+      }
       end = piece.to();
     }
-    add(control, end, rest, last);
+    if (end < ticks) {
+      add(control, end, rest, last);
+    }
   }
 
-  private int write(int control, Motion.Piece piece, DoubleUnaryOperator value, int last)
-      throws InvalidMidiDataException {
+  /** Where a movement begins, jumps or goes the other way. */
+  private static NavigableSet<Integer> turns(Motion motion) {
+    NavigableSet<Integer> out = new TreeSet<>();
+    Motion.Piece before = null;
+    for (Motion.Piece piece : motion.pieces()) {
+      if (before == null || before.to() < piece.from() || turns(before, piece)) {
+        out.add(piece.from());
+      }
+      before = piece;
+    }
+    return out;
+  }
+
+  private static boolean turns(Motion.Piece before, Motion.Piece piece) {
+    boolean jumps = Math.abs(before.last() - piece.first()) > SAME;
+    double was = before.last() - before.first();
+    double is = piece.last() - piece.first();
+    return jumps || Math.signum(was) != Math.signum(is);
+  }
+
+  /** Where a piece is read: where it turns, and between as often as its steps and a second let. */
+  private List<Integer> places(
+      Motion.Piece piece, DoubleUnaryOperator value, NavigableSet<Integer> turns, int written) {
     double first = value.applyAsDouble(piece.first());
     double goal = value.applyAsDouble(piece.last());
     int length = piece.to() - piece.from();
     int steps = (int) Math.ceil(4 * Math.abs(goal - first)) + 1;
-    int stride = Math.max(1, Math.min(COARSEST, length / steps));
-    int now = last;
-    for (int tick = piece.from(); tick < piece.to(); tick += stride) {
-      now = add(control, tick, value.applyAsDouble(piece.at(tick)), now);
+    int stride = Math.max(apart, Math.min(COARSEST, length / steps));
+    int turn = Optional.ofNullable(turns.higher(piece.from())).orElse(Integer.MAX_VALUE);
+    boolean turned = turns.contains(piece.from());
+    int start = turned ? piece.from() : Math.max(piece.from(), written + apart);
+    List<Integer> out = new ArrayList<>();
+    for (int tick = start; tick < Math.min(ticks, piece.to()); tick += stride) {
+      if (tick == piece.from() && turned || turn - tick >= apart) {
+        out.add(tick);
+      }
     }
-    return now;
+    return out;
   }
 
   private int add(int control, int tick, double value, int last) throws InvalidMidiDataException {

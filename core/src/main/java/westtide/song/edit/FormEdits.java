@@ -207,6 +207,19 @@ public final class FormEdits {
         id, part, bar, beat, "Set the pattern of ", " to " + pattern, c -> c.withPattern(pattern));
   }
 
+  /** Lets a part play one pattern all through a section, fully where it was out. */
+  public static Edit play(SectionId id, PartId part, String pattern) {
+    return sectionOf(
+        part,
+        name -> "Let " + name + " play " + pattern + " in a section",
+        id,
+        section ->
+            section.cells(part).stream().allMatch(cell -> cell.level() == Level.OUT)
+                ? section.withCells(part, List.of(new Cell(0, Level.FULL, pattern)))
+                : section.withEachCell(
+                    part, c -> c.level() == Level.OUT ? c : c.withPattern(pattern)));
+  }
+
   /** Puts another form in its place. */
   public static Edit replace(String name, Form form) {
     return Edit.of(name, song -> MarksPart.with(song.withForm(form)));

@@ -1,6 +1,7 @@
 package westtide.file.midi;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -84,6 +85,28 @@ class MidiMotionsTest {
       for (int beat = 0; beat < 8; beat++) {
         assertThat(keys.control(10, HOOK + 960 * beat + 10)).isEqualTo(1);
         assertThat(keys.control(10, HOOK + 960 * beat + 490)).isEqualTo(127);
+      }
+    }
+  }
+
+  /** Receivers by cable take about a thousand messages a second for all channels (MIDI 1.0). */
+  @Test
+  void aFastWobbleIsFiftyEventsASecondAndExactWhereItTurns() throws Exception {
+    Song song =
+        moving(
+            Curve.straight(Curve.Kind.WOBBLE, 80, 80),
+            Curve.straight(Curve.Kind.WOBBLE_RATE, 4, 4));
+    double seconds = song.form().sections().get(1).bars() * 4 * 60 / song.brief().tempo().bpm();
+    for (MidiListing listing : read(song)) {
+      MidiListing.Track keys = track(listing, song, KEYS);
+      long inside =
+          keys.controls().get(74).keySet().stream()
+              .filter(t -> t >= HOOK && t < HOOK + 16 * BAR)
+              .count();
+      assertThat(inside / seconds).isBetween(8.0, 51.0);
+      int lowest = keys.control(74, HOOK + 120);
+      for (int turn = 1; turn < 40; turn++) {
+        assertThat(keys.control(74, HOOK + 240 * turn + 120)).isCloseTo(lowest, within(3));
       }
     }
   }

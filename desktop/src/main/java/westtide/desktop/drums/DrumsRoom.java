@@ -72,6 +72,7 @@ public final class DrumsRoom implements Room {
   private final Picker<NewLane> more = new Picker<>("add-voice", "add a lane", this::addLane);
   private final NumberField bars =
       NumberField.held("groove-bars", "bars", 1, 16, this::barsNow, this::takeBars).inline();
+  private final GrooveUse use;
   private final GroovePage groovePage;
   private final RecordPage recordPage;
   private final Pages<GrooveScene> pages;
@@ -91,6 +92,7 @@ public final class DrumsRoom implements Room {
             "lane-line",
             "x hit, X accent, o soft, . rest, x3 roll, x/4 every fourth pass",
             this::takeLane);
+    this.use = new GrooveUse(choice);
     this.groovePage = new GroovePage(choice);
     this.recordPage = new RecordPage(choice);
     this.pages =
@@ -192,6 +194,7 @@ public final class DrumsRoom implements Room {
     looks.setVisible(all > 1);
     looks.setManaged(looks.isVisible());
     bars.show(String.valueOf(all));
+    use.show(scene);
     beads.show(scene);
     more.offer(NewLane.of(scene.groove()));
     laneName.setText(scene.chosen().id().toString());
@@ -262,6 +265,7 @@ public final class DrumsRoom implements Room {
                 hear,
                 looks,
                 bars),
+            use,
             scroll,
             Controls.row(10, laneName, laneLine, more),
             Controls.column(3, summary, why),

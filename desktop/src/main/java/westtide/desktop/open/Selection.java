@@ -47,16 +47,21 @@ public record Selection(
     notes = Set.copyOf(notes);
   }
 
-  /** What is chosen when a song is opened: its first hook and its first part. */
+  /**
+   * What is chosen when a song is opened: its first hook, what every part plays there first, and
+   * its first part.
+   */
   public static Selection of(Song song) {
+    SectionId hook = firstHook(song.form());
     return new Selection(
-        firstHook(song.form()),
-        Optional.empty(),
-        song.parts().get(0).id(),
-        Map.of(),
-        Map.of(),
-        OptionalInt.empty(),
-        Set.of());
+            hook,
+            Optional.empty(),
+            song.parts().get(0).id(),
+            Map.of(),
+            Map.of(),
+            OptionalInt.empty(),
+            Set.of())
+        .withSection(song, hook);
   }
 
   private static SectionId firstHook(Form form) {
