@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Tempo;
+import westtide.rhythm.Ticks;
 import westtide.song.Brief;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.PlacedChord;
@@ -28,6 +29,11 @@ public record Harmony(
     Tempo tempo,
     Optional<ChordRhythm> rhythm,
     int octave) {
+  /**
+   * As far as a stroke may stray from the place it is meant for: less than half a step, in ticks.
+   */
+  static final int STRAY = Ticks.PER_STEP / 2;
+
   /** Copies the chords. */
   public Harmony {
     chords = List.copyOf(chords);
@@ -66,6 +72,14 @@ public record Harmony(
       }
     }
     return new Harmony(progression, heard, meter, tempo, rhythm, octave);
+  }
+
+  /**
+   * Where a stroke belongs that may stray from its place: the start of a chord that it comes less
+   * than half a step before, or where it is. A pushed note takes the chord it is pushed towards.
+   */
+  int towards(int tick) {
+    return after(tick).map(PlacedChord::start).filter(start -> start - tick < STRAY).orElse(tick);
   }
 
   /** Length in ticks. */

@@ -50,10 +50,10 @@ final class LowLineFollower {
   List<Note> resolve() {
     NavigableSet<Integer> starts = rhythm.starts();
     if (rule.rhythm() != LowLine.Rhythm.GAPS) {
-      harmony.chords().forEach(chord -> starts.add(chord.start()));
+      harmony.chords().forEach(chord -> startAt(chord.start(), starts));
     }
     pickUps = pickUps();
-    starts.addAll(pickUps);
+    pickUps.forEach(pickUp -> startAt(pickUp, starts));
     starts.removeIf(harmony::rests);
     List<Note> out = new ArrayList<>();
     for (int start : starts) {
@@ -67,6 +67,12 @@ final class LowLineFollower {
               slide));
     }
     return out;
+  }
+
+  /** A note starts at a tick; what strays from it by less than half a step is that start. */
+  private static void startAt(int tick, NavigableSet<Integer> starts) {
+    starts.subSet(tick - Harmony.STRAY, false, tick + Harmony.STRAY, false).clear();
+    starts.add(tick);
   }
 
   /** The last eighth before another bass. */

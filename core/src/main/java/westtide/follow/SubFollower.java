@@ -13,8 +13,9 @@ import westtide.theory.Pitch;
 /**
  * Plays an 808 on the basses of the chords, one note at a time. Locked, it starts with every kick
  * and lasts to the next start; a chord change without a kick starts a note too where the bass
- * moves, or the 808 would hold a foreign root. Where no kick is written it plays one note a chord,
- * and where the progression rests it is silent.
+ * moves, or the 808 would hold a foreign root; a kick that strays from the chord it is meant for by
+ * less than half a step is that start, and takes that chord. Where no kick is written it plays one
+ * note a chord, and where the progression rests it is silent.
  */
 final class SubFollower {
   private static final int FULL = 112;
@@ -32,27 +33,39 @@ final class SubFollower {
   }
 
   private List<Note> locked(Harmony harmony) {
-    TreeSet<Integer> starts = new TreeSet<>(kicks);
+    TreeSet<Integer> starts = new TreeSet<>();
+    for (int kick : new TreeSet<>(kicks)) {
+      if (starts.isEmpty() || kick - starts.last() >= Harmony.STRAY) {
+        starts.add(kick);
+      }
+    }
     TreeSet<Integer> stops = new TreeSet<>();
     int bass = -1;
     for (var chord : harmony.chords()) {
       boolean rest = chord.span().articulation().rest();
       int next = rest ? -1 : chord.chord().bass().pitchClass();
-      if (next != bass) {
-        (rest ? stops : starts).add(chord.start());
+      if (next != bass && rest) {
+        stops.add(chord.start());
+      } else if (next != bass && !struckNear(chord.start())) {
+        starts.add(chord.start());
       }
       bass = next;
     }
     stops.add(harmony.ticks());
     List<Note> out = new ArrayList<>();
     for (int start : starts) {
-      if (!harmony.rests(start)) {
+      boolean last = harmony.ticks() - start < Harmony.STRAY;
+      if (!last && !harmony.rests(harmony.towards(start))) {
         Integer next = starts.higher(start);
         int end = Math.min(stops.higher(start), next == null ? harmony.ticks() : next);
         out.add(note(harmony, start, end - start));
       }
     }
     return out;
+  }
+
+  private boolean struckNear(int tick) {
+    return kicks.stream().anyMatch(kick -> Math.abs(kick - tick) < Harmony.STRAY);
   }
 
   private List<Note> independent(Harmony harmony) {
@@ -71,7 +84,7 @@ final class SubFollower {
   }
 
   private Note note(Harmony harmony, int start, int ticks) {
-    int pitchClass = harmony.at(start).chord().bass().pitchClass();
+    int pitchClass = harmony.at(harmony.towards(start)).chord().bass().pitchClass();
     return new Note(start, ticks, Pitch.atOrAbove(rule.lowest(), pitchClass), FULL);
   }
 }
