@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
+import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -76,6 +77,20 @@ class ChordsRoomTest extends WindowTest {
     assertThat(lookup("#chord-line").queryTextInputControl().getText()).startsWith("i9 . . VImaj7");
     undo();
     assertThat(steps()).containsExactly(16, 16, 16, 16);
+  }
+
+  @Test
+  void aCardThatIsNoLongerChosenLooksAsItDid() {
+    clickOn("#chord-card-0");
+    assertThat(lookup("#chord-card-0").query().getStyleClass()).contains("chosen");
+    clickOn("#chord-card-2");
+    assertThat(lookup("#chord-card-0").query().getStyleClass()).doesNotContain("chosen");
+    push(KeyCode.R);
+    settle();
+    assertThat(lookup("#chord-card-2").query().getStyleClass()).contains("rest");
+    undo();
+    assertThat(lookup(".chord-card").<Node>queryAll())
+        .noneMatch(card -> card.getStyleClass().contains("rest"));
   }
 
   @Test

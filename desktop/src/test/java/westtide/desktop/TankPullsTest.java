@@ -64,6 +64,28 @@ class TankPullsTest extends TrapSongTest {
     assertThat(section(1).cells(KEYS)).hasSize(1);
   }
 
+  /** A frame drawn with Ctrl chooses, whatever lies below it, and every value is for all chosen. */
+  @Test
+  void whatIsFramedIsChangedTogetherInOneStep() {
+    Song before = song();
+    Bounds keys = place("#tank-1-keys-0");
+    Bounds next = place("#tank-2-keys-0");
+    hold(KeyCode.CONTROL);
+    drag(along(keys, 0.2), new Point2D(next.getCenterX(), keys.getMaxY() - 3));
+    letGo(KeyCode.CONTROL);
+    settle();
+    assertThat(song()).as("a frame changes nothing").isSameAs(before);
+    type("#cell-octave", "1");
+    assertThat(section(1).cell(KEYS, 0).sound().octave()).isEqualTo(1);
+    assertThat(section(2).cell(KEYS, 0).sound().octave()).isEqualTo(1);
+    assertThat(section(3).cell(KEYS, 0).sound().octave()).isZero();
+    type("#cell-low-pass", "900");
+    assertThat(section(1).cell(KEYS, 0).sound().lowPass()).isEqualTo(900);
+    assertThat(section(2).cell(KEYS, 0).sound().lowPass()).isEqualTo(900);
+    press("#undo", "#undo");
+    assertThat(song()).isEqualTo(before);
+  }
+
   @Test
   void plusChangesAtTheCursorAndMinusGoesOnAsBefore() {
     Bounds tank = place("#tank-1-keys-0");

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
@@ -16,10 +17,14 @@ import westtide.desktop.room.Desk;
 import westtide.song.CellSound;
 import westtide.song.Level;
 import westtide.song.NamedPattern;
+import westtide.song.Part;
 import westtide.song.Role;
+import westtide.song.Song;
 import westtide.song.Thinning;
+import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.id.SectionId;
 import westtide.song.mix.Mix;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.theory.voicing.ChordMember;
@@ -148,27 +153,49 @@ final class CellPage implements Page<FormScene> {
     };
   }
 
+  /** What is to become of one of the chosen tanks. */
+  private interface OfTank {
+    Edit of(SectionId section, Part part, TankMark tank);
+  }
+
+  /** Changes every chosen tank whose part can, as one step. */
+  private void each(String name, Predicate<Part> can, OfTank change) {
+    Song song = scene.song();
+    List<Edit> edits = new ArrayList<>();
+    for (TankMark tank : scene.tanks()) {
+      Part part = song.parts().get(tank.row());
+      if (can.test(part)) {
+        edits.add(change.of(song.form().id(tank.section()), part, tank));
+      }
+    }
+    if (edits.size() == 1) {
+      desk.apply(edits.get(0));
+    } else if (!edits.isEmpty()) {
+      desk.apply(Edit.together(name + " of " + edits.size() + " tanks", edits));
+    }
+  }
+
   private void level(Level wanted) {
-    desk.apply(
-        FormEdits.level(
-            scene.id(), scene.part().id(), scene.tank().fromBar(), scene.tank().beat(), wanted));
+    each(
+        "Set the level",
+        part -> true,
+        (id, part, tank) -> FormEdits.level(id, part.id(), tank.fromBar(), tank.beat(), wanted));
   }
 
   private void pattern(String wanted) {
-    desk.apply(
-        FormEdits.pattern(
-            scene.id(), scene.part().id(), scene.tank().fromBar(), scene.tank().beat(), wanted));
+    each(
+        "Set the pattern",
+        part -> part.find(wanted).isPresent(),
+        (id, part, tank) -> FormEdits.pattern(id, part.id(), tank.fromBar(), tank.beat(), wanted));
   }
 
+  /** Octave, notes and instrument are nothing drums have. */
   private void sound(String what, UnaryOperator<CellSound> to) {
-    desk.apply(
-        FormEdits.sound(
-            scene.id(),
-            scene.part().id(),
-            scene.tank().fromBar(),
-            scene.tank().beat(),
-            "sound " + what,
-            to));
+    each(
+        "Set the sound",
+        part -> part.role() != Role.DRUMS || scene.part().role() == Role.DRUMS,
+        (id, part, tank) ->
+            FormEdits.sound(id, part.id(), tank.fromBar(), tank.beat(), "sound " + what, to));
   }
 
   private void thin(Thinning other) {

@@ -207,6 +207,7 @@ public final class FormRoom implements Room {
             choice.here().section(),
             choice.part(),
             choice.here(),
+            choice.tanks(),
             choice.sign());
     if (scene.sign().isPresent() && !lastSign.equals(scene.sign())) {
       lastSign = scene.sign();

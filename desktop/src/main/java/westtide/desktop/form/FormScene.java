@@ -1,5 +1,6 @@
 package westtide.desktop.form;
 
+import java.util.List;
 import java.util.Optional;
 import westtide.desktop.open.SongView;
 import westtide.song.Cell;
@@ -14,10 +15,27 @@ import westtide.song.id.SectionId;
  * @param view the open song
  * @param place the place of the selected section, from 0
  * @param part the selected part
- * @param tank the selected tank
+ * @param tank the selected tank, which the pages show
+ * @param tanks all that are chosen, which the pages change
  * @param sign the chosen sign, if one is chosen
  */
-record FormScene(SongView view, int place, Part part, TankMark tank, Optional<TankMark> sign) {
+record FormScene(
+    SongView view,
+    int place,
+    Part part,
+    TankMark tank,
+    List<TankMark> tanks,
+    Optional<TankMark> sign) {
+  /** Copies the tanks. */
+  FormScene {
+    tanks = List.copyOf(tanks);
+  }
+
+  /** The same with no sign chosen. */
+  FormScene withoutSign() {
+    return new FormScene(view, place, part, tank, tanks, Optional.empty());
+  }
+
   Song song() {
     return view.song();
   }

@@ -153,7 +153,7 @@ final class TransitionPage implements Page<FormScene> {
     }
     bar = typed.bar();
     kind = Optional.empty();
-    show(new FormScene(scene.view(), scene.place(), scene.part(), scene.tank(), Optional.empty()));
+    show(scene.withoutSign());
   }
 
   private void turn(Transition.Kind wanted) {
@@ -168,7 +168,7 @@ final class TransitionPage implements Page<FormScene> {
 
   private void choose(Transition.Kind wanted) {
     kind = Optional.of(wanted);
-    show(new FormScene(scene.view(), scene.place(), scene.part(), scene.tank(), Optional.empty()));
+    show(scene.withoutSign());
   }
 
   private void set(Transition changed) {

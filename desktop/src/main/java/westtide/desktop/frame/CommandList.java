@@ -3,8 +3,11 @@ package westtide.desktop.frame;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
@@ -28,6 +31,7 @@ public final class CommandList extends VBox {
 
   private final List<Command> commands;
   private final List<Command> places;
+  private final Map<Command, int[]> titles = new LinkedHashMap<>();
   private final Overlay overlay;
   private final TextField search = Controls.field("command-search", "Find an action or a control");
   private final Label nothing = Controls.wrapped("", "small");
@@ -115,12 +119,15 @@ public final class CommandList extends VBox {
   }
 
   private List<Command> nearest(String wanted) {
-    List<Command> all = new ArrayList<>(commands);
-    all.addAll(places);
     record Near(Command command, double alike) {}
-    return all.stream()
+    int[] pairs = OtherWords.pairs(wanted);
+    if (titles.isEmpty()) {
+      Stream.concat(commands.stream(), places.stream())
+          .forEach(command -> titles.put(command, OtherWords.pairs(command.title())));
+    }
+    return titles.keySet().stream()
         .filter(command -> command.possible().getAsBoolean())
-        .map(command -> new Near(command, OtherWords.alike(command.title(), wanted)))
+        .map(command -> new Near(command, OtherWords.alike(titles.get(command), pairs)))
         .sorted(Comparator.comparingDouble(Near::alike).reversed())
         .limit(NEAREST)
         .map(Near::command)

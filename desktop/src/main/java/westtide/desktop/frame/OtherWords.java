@@ -1,6 +1,7 @@
 package westtide.desktop.frame;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 
@@ -53,23 +54,34 @@ final class OtherWords {
     return out;
   }
 
-  /** How alike two texts are, 0 to 1: the share of pairs of letters they have in common. */
-  static double alike(String one, String other) {
-    List<String> mine = pairs(one);
-    List<String> theirs = pairs(other);
-    int all = mine.size() + theirs.size();
-    long shared = mine.stream().filter(theirs::remove).count();
-    return all == 0 ? 0 : 2.0 * shared / all;
-  }
-
-  private static List<String> pairs(String text) {
+  /**
+   * The pairs of letters of a text, in order, by which it is compared with others: made once for a
+   * title, since a search compares it at every key.
+   */
+  static int[] pairs(String text) {
     int[] letters =
         text.toLowerCase(Locale.ROOT).chars().filter(OtherWords::isLetterOrDigit).toArray();
-    List<String> out = new ArrayList<>();
-    for (int i = 0; i + 1 < letters.length; i++) {
-      out.add("" + (char) letters[i] + (char) letters[i + 1]);
+    int[] out = new int[Math.max(0, letters.length - 1)];
+    for (int i = 0; i < out.length; i++) {
+      out[i] = letters[i] << Character.SIZE | letters[i + 1];
     }
+    Arrays.sort(out);
     return out;
+  }
+
+  /** How alike two texts are, 0 to 1: the share of {@link #pairs} they have in common. */
+  static double alike(int[] one, int[] other) {
+    int shared = 0;
+    int i = 0;
+    int j = 0;
+    while (i < one.length && j < other.length) {
+      int order = Integer.compare(one[i], other[j]);
+      shared += order == 0 ? 1 : 0;
+      i += order <= 0 ? 1 : 0;
+      j += order >= 0 ? 1 : 0;
+    }
+    int all = one.length + other.length;
+    return all == 0 ? 0 : 2.0 * shared / all;
   }
 
   private static boolean isLetterOrDigit(int c) {

@@ -44,7 +44,23 @@ final class Marks {
     String kind = shape.getSimpleName() + String.join(" ", classes);
     Deque<Node> waiting = spare.get(kind);
     boolean none = waiting == null || waiting.isEmpty();
-    return put(none ? dressed(fresh.get(), classes) : shape.cast(waiting.poll()), kind);
+    return put(
+        none ? dressed(fresh.get(), classes) : cleaned(waiting.poll(), shape, classes), kind);
+  }
+
+  /** A mark as it was when it was new, whatever the last drawing made of it. */
+  private static <N extends Node> N cleaned(Node used, Class<N> shape, String[] classes) {
+    if (!used.getStyleClass().equals(List.of(classes))) {
+      used.getStyleClass().setAll(classes);
+    }
+    used.setVisible(true);
+    used.setOpacity(1);
+    used.setScaleX(1);
+    used.setScaleY(1);
+    used.setTranslateX(0);
+    used.setTranslateY(0);
+    used.setMouseTransparent(true);
+    return shape.cast(used);
   }
 
   private static <N extends Node> N dressed(N node, String[] classes) {

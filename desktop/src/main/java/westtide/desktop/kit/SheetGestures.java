@@ -17,8 +17,9 @@ import javafx.scene.shape.Rectangle;
 /**
  * The gestures every sheet of marks answers. A click chooses a mark, or sets the cursor on an empty
  * place; with Shift it chooses more. A drag moves or sets what it begins on, or writes on an empty
- * place; with Ctrl it chooses all inside a frame. A double click on an empty place writes. The
- * other button opens a menu of what can be done with what is chosen. Escape gives a drag back.
+ * place; with Ctrl it chooses all inside a frame, from anywhere. A double click on an empty place
+ * writes. The other button opens a menu of what can be done with what is chosen. Escape gives a
+ * drag back.
  *
  * @param <M> what a mark is known by
  */
@@ -151,7 +152,7 @@ public final class SheetGestures<M> {
       pressed.ifPresentOrElse(sheet::open, () -> sheet.write(fromX, fromY));
       return;
     }
-    framing = event.isShortcutDown() && pressed.isEmpty();
+    framing = event.isShortcutDown();
     if (pressed.isPresent()) {
       choose(pressed.get(), event.isShiftDown());
     } else if (!framing) {
