@@ -49,9 +49,9 @@ final class DrumSoundings {
             findings.addAll(new GrooveFindings(view).take());
             findings.addAll(new NeverFindings(view, part).take());
           });
-      findings.addAll(repeats(part.part()).missingFills(song, part.part()));
     }
     ScoredPart main = main(drums);
+    findings.addAll(repeats(main.part()).missingFills(song, main.part()));
     StyledGroove mainGroove = mainGroove(main);
     List<StyledGroove> beside =
         drums.stream().filter(part -> part != main && part.plays()).map(this::mainGroove).toList();

@@ -115,7 +115,8 @@ final class Screenshots {
 
   private void eightBars() {
     act(shell.demos().get(2), Stage.DRUMS, "drums-eight-bars");
-    ((ToggleButton) scene.lookup("#groove-a-in-eight")).fire();
+    ((ToggleButton) scene.lookup("#groove-a-eight-bars-2")).fire();
+    ((ToggleButton) scene.lookup("#look-all-bars")).fire();
   }
 
   /** The song with a copy of each part and a double of the bass and of the line. */

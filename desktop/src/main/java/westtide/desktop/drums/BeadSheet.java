@@ -66,7 +66,9 @@ final class BeadSheet extends Drawing {
   /** Shows so many bars at once, those around the chosen step; 0 for all. */
   void look(int shownBars) {
     bars = shownBars;
-    show(scene);
+    if (scene != null) {
+      show(scene);
+    }
   }
 
   /** Looks closely at the chosen lane, or no longer. */

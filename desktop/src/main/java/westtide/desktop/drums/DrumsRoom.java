@@ -49,6 +49,9 @@ public final class DrumsRoom implements Room {
   private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
 
+  /** Long grooves open so near that a hit is easily met. */
+  private static final String FIRST_LOOK = "two bars";
+
   /** How many bars are seen at once; 0 for all. */
   private static final Map<String, Integer> LOOKS = looks();
 
@@ -76,7 +79,7 @@ public final class DrumsRoom implements Room {
   private final GroovePage groovePage;
   private final RecordPage recordPage;
   private final Pages<GrooveScene> pages;
-  private String look = ALL_BARS;
+  private String look = FIRST_LOOK;
 
   /** The room. */
   public DrumsRoom(Desk desk) {
@@ -190,7 +193,8 @@ public final class DrumsRoom implements Room {
     grooves.show(
         scene.part().patterns().stream().map(NamedPattern::name).toList(), scene.pattern().name());
     int all = scene.groove().bars();
-    looks.show(looks(all), look);
+    List<String> nearer = looks(all);
+    looks.show(nearer, nearer.contains(look) ? look : ALL_BARS);
     looks.setVisible(all > 1);
     looks.setManaged(looks.isVisible());
     bars.show(String.valueOf(all));
@@ -237,6 +241,7 @@ public final class DrumsRoom implements Room {
   }
 
   private void build() {
+    beads.look(LOOKS.get(look));
     sheet.getStyleClass().add("sheet");
     ScrollPane scroll = new ScrollPane(beads);
     scroll.setFitToWidth(true);
@@ -260,12 +265,8 @@ public final class DrumsRoom implements Room {
     content
         .getChildren()
         .addAll(
-            Controls.flow(
-                Controls.row(10, Controls.whole(Controls.label("groove", "small")), grooves),
-                hear,
-                looks,
-                bars),
-            use,
+            Controls.row(10, Controls.whole(Controls.label("groove", "small")), grooves, bars),
+            Controls.flow(use, hear, looks),
             scroll,
             Controls.row(10, laneName, laneLine, more),
             Controls.column(3, summary, why),

@@ -29,6 +29,11 @@ final class GrooveUse extends HBox {
     this.parent = Controls.action("groove-parent", "", this::showParent);
     this.use = Controls.action("groove-use", "", this::use);
     words.setId("groove-heard");
+    words.setMinWidth(USE_PREF_SIZE);
+    Controls.explained(
+        words,
+        "Where this groove sounds. What is changed in a variation stays in it; what is changed in the"
+            + " groove it varies is changed in all of them, but where they differ");
     Controls.explained(
         parent, "Puts the groove in front that this one follows: what is changed there is changed");
     Controls.explained(use, "Lets the part play this groove all through the chosen section");
@@ -60,11 +65,11 @@ final class GrooveUse extends HBox {
             ? "heard as its variations in " + HeardBars.words(all)
             : "heard in " + HeardBars.words(own);
     return follows(scene)
-        .map(to -> where + " · varies " + to + "; changes here stay here")
+        .map(to -> where + " · varies " + to)
         .orElse(
             followers.isEmpty()
                 ? where
-                : where + " · a change here changes all " + followers.size() + " variations");
+                : where + " · changes all " + followers.size() + " variations");
   }
 
   private static Optional<String> follows(GrooveScene scene) {

@@ -365,7 +365,7 @@ final class TankSheet extends Drawing {
     boolean special = !part.pattern(cell.pattern()).equals(part.usual());
     String sound = TankSound.words(cell.sound());
     String pattern =
-        (special ? cell.pattern() : "") + (special && !sound.isEmpty() ? " " : "") + sound;
+        (special ? narrow(cell.pattern()) : "") + (special && !sound.isEmpty() ? " " : "") + sound;
     boolean deep = cell.level() == Level.LIFTED;
     String style = deep ? "on-deep" : "soft";
     if (bottom - top < scaled(14) && deep) {
@@ -380,6 +380,12 @@ final class TankSheet extends Drawing {
       squeeze(text(from + 4, top + scaled(12), pattern, style), to - from - 7);
     }
     textCentred((from + to) / 2, bottom - 6, to - from - 4, cell.level().toString(), style);
+  }
+
+  /** The name of a pattern where there is little room: its first and last words. */
+  private static String narrow(String name) {
+    String[] words = name.split(", ");
+    return words.length > 2 ? words[0] + " " + words[words.length - 1] : name;
   }
 
   /** What moves, as a second line over the water. */
