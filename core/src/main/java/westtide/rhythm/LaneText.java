@@ -22,7 +22,10 @@ public final class LaneText {
     return read(text, 1);
   }
 
-  /** Reads a lane; a {@code |} that does not close a bar of so many steps is a problem. */
+  /**
+   * Reads a lane; a {@code |} that does not close a bar of so many steps is a problem, and so is a
+   * last bar that is cut short behind one. Without any {@code |} a lane may have any length.
+   */
   public static Reading<StepLane> read(String text, int bar) {
     List<Hit> hits = new ArrayList<>();
     Matcher matcher = SIGN.matcher(text);
@@ -52,6 +55,16 @@ public final class LaneText {
     if (step == 0) {
       return Reading.problem(1, "a lane needs at least one step, such as x...");
     }
+    if (text.indexOf('|') >= 0 && step % bar != 0) {
+      return Reading.problem(
+          text.length(),
+          "the last bar has "
+              + step % bar
+              + " of "
+              + bar
+              + " steps; fill it up, or write the lane without | to repeat after "
+              + step);
+    }
     if (step > StepLane.LONGEST) {
       return Reading.problem(1, "a lane has 1 to 256 steps, but this has " + step);
     }
@@ -77,11 +90,12 @@ public final class LaneText {
     return format(lane, lane.length());
   }
 
-  /** The lane as text with {@code |} between its bars of so many steps. */
+  /** The lane as text with {@code |} between its bars of so many steps, where it has whole ones. */
   public static String format(StepLane lane, int bar) {
+    boolean whole = lane.length() % bar == 0;
     StringBuilder out = new StringBuilder();
     for (int step = 0; step < lane.length(); step++) {
-      if (step > 0 && step % bar == 0) {
+      if (whole && step > 0 && step % bar == 0) {
         out.append('|');
       }
       out.append(lane.at(step).map(LaneText::sign).orElse("."));

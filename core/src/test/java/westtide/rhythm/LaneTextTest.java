@@ -11,7 +11,8 @@ import westtide.text.Reading;
 class LaneTextTest {
   @Test
   void aBarLineClosesABar() {
-    assertThat(LaneText.read("x...x...x...x...|x...", 16)).isInstanceOf(Reading.Understood.class);
+    assertThat(LaneText.read("x...x...x...x...|x...............", 16))
+        .isInstanceOf(Reading.Understood.class);
     assertThat(LaneText.read("| x.x. | o... |", 4)).isInstanceOf(Reading.Understood.class);
   }
 
@@ -23,6 +24,20 @@ class LaneTextTest {
     Reading.Problem<StepLane> problem = (Reading.Problem<StepLane>) reading;
     assertThat(problem.column()).isEqualTo(column);
     assertThat(problem.message()).contains("a bar has " + bar + " steps", notices);
+  }
+
+  /** One step too few behind a bar line is a slip; a lane of any length is typed without one. */
+  @Test
+  void aLastBarThatIsCutShortIsPointedAt() {
+    String short15 = "x...x...x...x...|x...x...x...x..";
+    Reading<StepLane> reading = LaneText.read(short15, 16);
+    assertThat(reading).isInstanceOf(Reading.Problem.class);
+    Reading.Problem<StepLane> problem = (Reading.Problem<StepLane>) reading;
+    assertThat(problem.column()).isEqualTo(short15.length());
+    assertThat(problem.message()).contains("15 of 16 steps", "without |", "after 31");
+    StepLane cycle = LaneText.read(short15.replace("|", ""), 16).orElseThrow();
+    assertThat(cycle.length()).isEqualTo(31);
+    assertThat(LaneText.read(LaneText.format(cycle, 16), 16).orElseThrow()).isEqualTo(cycle);
   }
 
   @Test

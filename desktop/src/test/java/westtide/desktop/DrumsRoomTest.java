@@ -76,6 +76,21 @@ class DrumsRoomTest extends DemoDrumsTest {
     assertHas(words("#lane-line-problem"), "column 4", "\"q\"");
   }
 
+  /** What was refused belongs to its lane and groove, and is not carried to another. */
+  @Test
+  void whatWasRefusedGoesWhenAnotherGrooveIsChosen() {
+    type("#lane-line", "x..q");
+    assertHas(words("#lane-line-problem"), "column 4");
+    press("#groove-thin");
+    assertThat(shown("#lane-line-problem")).isFalse();
+    assertThat(lookup("#lane-line").queryTextInputControl().getText()).doesNotContain("q");
+    type("#groove-bars", "abc");
+    assertThat(shown("#groove-bars-problem")).isTrue();
+    press("#groove-a");
+    assertThat(shown("#groove-bars-problem")).isFalse();
+    assertThat(lookup("#groove-bars").queryTextInputControl().getText()).isEqualTo("2");
+  }
+
   @Test
   void aLaneIsTurnedReversedDoubledHalvedFilledAndSpread() {
     run("drums-lane");
@@ -122,6 +137,7 @@ class DrumsRoomTest extends DemoDrumsTest {
     assertThat(grown.bars()).isEqualTo(8);
     assertThat(grown.lane(DrumVoice.TOM).orElseThrow().hits()).hasSize(6);
     assertThat(grown.lane(DrumVoice.CRASH).orElseThrow().at(0)).isPresent();
+    press("#look-all-bars");
     assertThat(shown("#bead-kick-65")).isTrue();
     assertHas(words("#groove-differs"), "follows A but for", "more");
     assertThat(lookup(".differs").queryAll()).isNotEmpty();

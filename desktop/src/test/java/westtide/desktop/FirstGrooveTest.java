@@ -80,8 +80,9 @@ class FirstGrooveTest extends WindowTest {
     List<HeardBars.Span> heard = new HeardBars(song(), drums()).of(name);
     assertThat(heard).as(style).isNotEmpty();
     for (HeardBars.Span span : heard) {
-      for (int bar = span.first() - 1; bar < span.last(); bar += bars) {
-        if (isBoundary(bar)) {
+      for (int bar = span.first() - 1; bar < span.last(); bar++) {
+        int inSection = bar - song().form().startBar(song().form().sectionAt(bar));
+        if (inSection % bars != 0 || isBoundary(bar)) {
           continue;
         }
         long tick = (long) bar * BAR + step * STEP;

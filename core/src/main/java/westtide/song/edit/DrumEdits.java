@@ -9,7 +9,10 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
+import westtide.song.NamedPattern;
+import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
@@ -25,6 +28,9 @@ import westtide.song.id.PartId;
  */
 public record DrumEdits(PartId part, String pattern) {
   private static final int STEPS = 16;
+
+  /** More than grooves that follow one another in a row. */
+  private static final int MOST_PARENTS = 64;
 
   /** Edits of the groove as a whole. */
   public GrooveEdits groove() {
@@ -134,11 +140,17 @@ public record DrumEdits(PartId part, String pattern) {
     return pattern(name, groove -> groove.with(lane));
   }
 
-  /** Adds an empty lane the groove lacks. */
+  /** Adds an empty lane the groove lacks, to the groove it follows and so to all that follow it. */
   public Edit addLane(LaneId id) {
-    return pattern(
-        "Add " + id,
-        groove -> groove.find(id).isPresent() ? groove : groove.with(empty(groove, id)));
+    String name = "Add " + id;
+    return Edit.of(
+        name,
+        song ->
+            followed(song)
+                .pattern(
+                    name,
+                    groove -> groove.find(id).isPresent() ? groove : groove.with(empty(groove, id)))
+                .apply(song));
   }
 
   /** Adds an empty lane for a drum the groove lacks. */
@@ -147,11 +159,75 @@ public record DrumEdits(PartId part, String pattern) {
   }
 
   /**
-   * Stacks another lane of the same drum on a lane: a copy under the next free number. Nothing
-   * happens when nine stand already.
+   * Stacks another lane of the same drum on a lane: a copy under the next free number, in the
+   * groove that is followed where that has the lane, and so in all that follow it. The copy sounds
+   * with the lane it was made of: it is in no choke group, which would let one silence the other.
+   * Nothing happens when nine stand already.
    */
   public Edit stack(LaneId id) {
-    return pattern("Stack another " + id.voice(), groove -> stacked(groove, id));
+    String name = "Stack another " + id.voice();
+    return Edit.of(
+        name,
+        song -> {
+          DrumEdits root = followed(song);
+          DrumEdits where = root.lanes(song).contains(id) ? root : this;
+          Song out = where.pattern(name, groove -> stacked(groove, id)).apply(song);
+          for (LaneId copy : where.lanes(out)) {
+            if (!where.lanes(song).contains(copy)) {
+              out = layered(out, id, copy);
+            }
+          }
+          return out;
+        });
+  }
+
+  /** The copy doubles its lane in every groove of the part, also where that lane is varied. */
+  private Song layered(Song song, LaneId id, LaneId copy) {
+    Song out = song.withPart(part, p -> p.withSound(copy, layer(p.sound(copy))));
+    for (NamedPattern named : song.part(part).orElseThrow().patterns()) {
+      out =
+          new DrumEdits(part, named.name())
+              .pattern(
+                  "",
+                  groove ->
+                      groove.each(
+                          lane ->
+                              lane.id().equals(copy)
+                                  ? groove.find(id).map(l -> l.withId(copy)).orElse(lane)
+                                  : lane))
+              .apply(out);
+    }
+    return out;
+  }
+
+  private static LaneSound layer(LaneSound sound) {
+    return sound.choke() == 0 ? sound : sound.withChoke(0);
+  }
+
+  /**
+   * The same edits of the groove that is followed in the end; of this one where it follows none.
+   */
+  private DrumEdits followed(Song song) {
+    DrumEdits at = this;
+    for (int i = 0; i < MOST_PARENTS; i++) {
+      Optional<NamedPattern> named = song.part(part).flatMap(at::find);
+      if (named.isEmpty() || !(named.get().pattern() instanceof Pattern.Varied varied)) {
+        return at;
+      }
+      at = new DrumEdits(part, varied.parent());
+    }
+    return at;
+  }
+
+  private Optional<NamedPattern> find(Part of) {
+    return of.find(pattern);
+  }
+
+  private List<LaneId> lanes(Song song) {
+    return song.part(part)
+        .flatMap(p -> p.groove(pattern, song.brief().meter()))
+        .map(groove -> groove.lanes().stream().map(DrumLane::id).toList())
+        .orElse(List.of());
   }
 
   /** Takes a lane away; the last one stays. */

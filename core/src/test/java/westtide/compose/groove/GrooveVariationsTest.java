@@ -25,6 +25,7 @@ import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.style.Style;
@@ -118,6 +119,31 @@ class GrooveVariationsTest {
   private static boolean kickNear(Song song, int tick) {
     return Score.of(song).part(DRUMS).orElseThrow().notes().stream()
         .anyMatch(n -> n.of(DrumVoice.KICK) && Math.abs(n.start() - tick) <= STEP / 2);
+  }
+
+  /** A lane belongs to the part: stacked or added in a variation it is in the groove and in all. */
+  @Test
+  void aLaneThatIsStackedOrAddedInAVariationIsInEveryOne() {
+    Song song = draft(Songs.book().get("trap"));
+    DrumEdits front = new DrumEdits(DRUMS, "A, eight bars, 2");
+    LaneId hats = DrumVoice.CLOSED_HAT.lane();
+    LaneId second = new LaneId(DrumVoice.CLOSED_HAT, 2);
+    Song out = front.addVoice(DrumVoice.COWBELL).apply(front.stack(hats).apply(song));
+    Part part = out.part(DRUMS).orElseThrow();
+    for (String name : List.of("A", "A, eight bars, 1", "A, eight bars, 2", "A, eight bars, 3")) {
+      Pattern.Drums groove = part.groove(name, Meter.COMMON).orElseThrow();
+      assertThat(groove.find(second)).as(name).isPresent();
+      assertThat(groove.lane(DrumVoice.COWBELL)).as(name).isPresent();
+    }
+    long before = struck(song, hats);
+    assertThat(struck(out, hats)).as("nothing silences the lane").isEqualTo(before);
+    assertThat(struck(out, second)).as("nor its layer").isGreaterThan(before / 2);
+  }
+
+  private static long struck(Song song, LaneId lane) {
+    return Score.of(song).part(DRUMS).orElseThrow().notes().stream()
+        .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
+        .count();
   }
 
   @Test

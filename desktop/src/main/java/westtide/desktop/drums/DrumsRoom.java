@@ -197,14 +197,16 @@ public final class DrumsRoom implements Room {
     looks.show(nearer, nearer.contains(look) ? look : ALL_BARS);
     looks.setVisible(all > 1);
     looks.setManaged(looks.isVisible());
-    bars.show(String.valueOf(all));
+    List<Object> groove = List.of(scene.part().id(), scene.pattern().name());
+    bars.show(String.valueOf(all), groove);
     use.show(scene);
     beads.show(scene);
     more.offer(NewLane.of(scene.groove()));
     laneName.setText(scene.chosen().id().toString());
     laneLine.show(
         LaneText.format(
-            scene.chosen().lane(), scene.meter().ticksPerBar() / scene.chosen().grid().ticks()));
+            scene.chosen().lane(), scene.meter().ticksPerBar() / scene.chosen().grid().ticks()),
+        List.of(groove, scene.chosen().id()));
     summary.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
     why.setText(why(scene));
     pages.show(scene);

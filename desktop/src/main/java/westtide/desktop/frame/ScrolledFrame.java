@@ -1,5 +1,6 @@
 package westtide.desktop.frame;
 
+import javafx.application.Platform;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.control.ScrollPane;
@@ -37,6 +38,7 @@ public final class ScrolledFrame extends StackPane {
             (o, was, is) -> is.focusOwnerProperty().addListener((p, before, owner) -> show(owner)));
   }
 
+  /** What moves into or out of the scroll pane while it is laid out is laid out once more. */
   private void fit() {
     boolean scrolls = NARROWEST > getWidth() || LOWEST > getHeight();
     frame.setMinSize(scrolls ? NARROWEST : 0, scrolls ? LOWEST : 0);
@@ -44,9 +46,11 @@ public final class ScrolledFrame extends StackPane {
       getChildren().clear();
       scroll.setContent(frame);
       getChildren().setAll(scroll);
+      Platform.runLater(frame::requestLayout);
     } else if (!scrolls && scroll.getContent() != null) {
       scroll.setContent(null);
       getChildren().setAll(frame);
+      Platform.runLater(frame::requestLayout);
     }
   }
 

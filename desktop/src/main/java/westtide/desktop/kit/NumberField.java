@@ -23,6 +23,7 @@ public final class NumberField extends VBox {
   private final FieldProblem problem;
   private final Consumer<String> take;
   private final IntConsumer nudge;
+  private Object subject = "";
   private String shown = "";
   private double dragFrom;
 
@@ -143,6 +144,16 @@ public final class NumberField extends VBox {
       shown = number;
       restore();
     }
+  }
+
+  /** Shows a number of something; what was typed or refused for something else goes with it. */
+  public void show(String number, Object about) {
+    if (!about.equals(subject)) {
+      subject = about;
+      shown = number;
+      restore();
+    }
+    show(number);
   }
 
   private void restore() {

@@ -26,6 +26,7 @@ public final class TypedLine extends VBox {
   private final TextField field;
   private final FieldProblem problem;
   private final Function<String, Optional<Trouble>> take;
+  private Object subject = "";
   private String shown = "";
 
   /** A line with an id; {@code take} uses the text or returns what is wrong with it. */
@@ -60,6 +61,21 @@ public final class TypedLine extends VBox {
     boolean untouched = field.getText().equals(shown);
     shown = text;
     if (untouched || !field.isFocused() && !problem.said()) {
+      restore();
+    }
+  }
+
+  /**
+   * Shows a text of something; what was typed or refused for something else goes with it.
+   *
+   * @param about what the text is of, such as a lane of a groove
+   */
+  public void show(String text, Object about) {
+    if (about.equals(subject)) {
+      show(text);
+    } else {
+      subject = about;
+      shown = text;
       restore();
     }
   }
