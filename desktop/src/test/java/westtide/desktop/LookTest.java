@@ -29,7 +29,7 @@ import westtide.review.Stage;
  * control named.
  */
 class LookTest extends WindowTest {
-  private static final int MOST_TURNS = 40;
+  private static final int MOST_TURNS = 10;
 
   @Override
   void begin() {
@@ -224,9 +224,17 @@ class LookTest extends WindowTest {
       if (cut.isEmpty()) {
         break;
       }
+      interact(this::layOutWhole);
       settle();
     }
     return cut;
+  }
+
+  /** Looks at every node again, which other tests can do without. */
+  private void layOutWhole() {
+    Parent root = window.getScene().getRoot();
+    root.applyCss();
+    root.layout();
   }
 
   private void collectCut(Node node, List<String> cut) {

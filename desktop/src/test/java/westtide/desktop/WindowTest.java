@@ -13,9 +13,7 @@ import java.util.concurrent.atomic.AtomicLong;
 import javafx.event.Event;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
-import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
@@ -23,7 +21,6 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.stage.Stage;
-import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -92,9 +89,7 @@ abstract class WindowTest {
     window.setX(0);
     window.setY(0);
     begin();
-    if (!window.isShowing()) {
-      window.show();
-    }
+    window.show();
     window.toFront();
     window.requestFocus();
   }
@@ -104,17 +99,15 @@ abstract class WindowTest {
     shell.showStart();
   }
 
-  /** Ends the frame and lets go of it: all tests share one stage, which stays shown. */
+  /** Ends the frame and lets go of it: all tests share one stage. */
   @AfterEach
   void end() {
     hands.end();
     interact(
         () -> {
           shell.close();
-          List.copyOf(Window.getWindows()).stream()
-              .filter(other -> other != window)
-              .forEach(Window::hide);
-          window.setScene(new Scene(new Group()));
+          window.hide();
+          window.setScene(null);
         });
     waitFor(60, () -> Thread.getAllStackTraces().keySet().stream().noneMatch(WindowTest::writes));
   }
