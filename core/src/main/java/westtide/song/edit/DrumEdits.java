@@ -174,26 +174,33 @@ public record DrumEdits(PartId part, String pattern) {
           Song out = where.pattern(name, groove -> stacked(groove, id)).apply(song);
           for (LaneId copy : where.lanes(out)) {
             if (!where.lanes(song).contains(copy)) {
-              out = layered(out, id, copy);
+              out = layered(song, out, id, copy);
             }
           }
           return out;
         });
   }
 
-  /** The copy doubles its lane in every groove of the part, also where that lane is varied. */
-  private Song layered(Song song, LaneId id, LaneId copy) {
+  /**
+   * The copy doubles its lane in every groove that got it, also where that lane is varied; grooves
+   * that had a lane of its name before keep theirs.
+   */
+  private Song layered(Song before, Song song, LaneId id, LaneId copy) {
     Song out = song.withPart(part, p -> p.withSound(copy, layer(p.sound(copy))));
     for (NamedPattern named : song.part(part).orElseThrow().patterns()) {
+      DrumEdits groove = new DrumEdits(part, named.name());
+      if (groove.lanes(before).contains(copy)) {
+        continue;
+      }
       out =
-          new DrumEdits(part, named.name())
+          groove
               .pattern(
                   "",
-                  groove ->
-                      groove.each(
+                  lanes ->
+                      lanes.each(
                           lane ->
                               lane.id().equals(copy)
-                                  ? groove.find(id).map(l -> l.withId(copy)).orElse(lane)
+                                  ? lanes.find(id).map(l -> l.withId(copy)).orElse(lane)
                                   : lane))
               .apply(out);
     }

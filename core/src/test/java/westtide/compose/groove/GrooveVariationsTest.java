@@ -140,6 +140,23 @@ class GrooveVariationsTest {
     assertThat(struck(out, second)).as("nor its layer").isGreaterThan(before / 2);
   }
 
+  @Test
+  void aGrooveThatHasALaneOfTheLayersNameKeepsIt() {
+    LaneId second = new LaneId(DrumVoice.CLAP, 2);
+    Pattern.Drums own =
+        new Pattern.Drums(
+            1,
+            List.of(
+                DrumLane.of(DrumVoice.CLAP, StepLane.parse("....x.......x...")),
+                DrumLane.of(second, StepLane.parse("..........x....."))));
+    Song song =
+        draft(Songs.book().get("trap")).withPart(DRUMS, p -> p.with(new NamedPattern("B", own)));
+    Song out = new DrumEdits(DRUMS, "A").stack(DrumVoice.CLAP.lane()).apply(song);
+    Part part = out.part(DRUMS).orElseThrow();
+    assertThat(part.groove("A", Meter.COMMON).orElseThrow().find(second)).isPresent();
+    assertThat(part.pattern("B").pattern()).isEqualTo(own);
+  }
+
   private static long struck(Song song, LaneId lane) {
     return Score.of(song).part(DRUMS).orElseThrow().notes().stream()
         .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
