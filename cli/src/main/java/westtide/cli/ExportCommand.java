@@ -22,7 +22,9 @@ import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
 import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
+import westtide.file.midi.Ports;
 import westtide.file.midi.Slides;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
@@ -67,6 +69,13 @@ final class ExportCommand implements Callable<Integer> {
       paramLabel = "HOW",
       description = "how MIDI says slides: overlap (notes that overlap, as usual) or bend")
   private Slides slides = Slides.OVERLAP;
+
+  @Option(
+      names = "--ports",
+      description =
+          "a port of its own for each drum part; as usual they share channel 10 and their"
+              + " velocities carry the levels")
+  private boolean ports;
 
   @Option(
       names = "--wav",
@@ -129,21 +138,27 @@ final class ExportCommand implements Callable<Integer> {
     return folder.resolve(name);
   }
 
+  private MidiOptions options() {
+    return new MidiOptions(slides, ports ? Ports.EACH_DRUM_PART : Ports.ONE);
+  }
+
   private void writeNotes(Score score, Path whole) throws IOException {
     PrintWriter out = spec.commandLine().getOut();
     if (whole != null) {
-      if (StandardOutput.write(whole, to -> MidiFile.write(score, slides, to))) {
+      if (StandardOutput.write(whole, to -> MidiFile.write(score, options(), to))) {
         out.println(whole);
       }
-      MidiPlan.of(score.parts()).notices().forEach(spec.commandLine().getErr()::println);
+      MidiPlan.of(score.parts(), options().ports())
+          .notices()
+          .forEach(spec.commandLine().getErr()::println);
     }
     if (parts != null) {
       OutputFolder.make(parts);
-      MidiFile.writeParts(score, slides, parts).forEach(out::println);
+      MidiFile.writeParts(score, options(), parts).forEach(out::println);
     }
     if (sections != null) {
       OutputFolder.make(sections);
-      MidiFile.writeSections(score, slides, sections).forEach(out::println);
+      MidiFile.writeSections(score, options(), sections).forEach(out::println);
     }
     if (lanes != null) {
       OutputFolder.make(lanes);

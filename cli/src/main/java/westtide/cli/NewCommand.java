@@ -19,9 +19,11 @@ import westtide.review.StyleTrial;
 import westtide.review.level.DraftLevels;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.FormLine;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
+import westtide.song.edit.LinkedSections;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
@@ -73,8 +75,8 @@ final class NewCommand implements Callable<Integer> {
       names = "--low",
       paramLabel = "\"PART: TEXT\"",
       description =
-          "a low line in the hooks, such as \"808: R - - . ~8 - R -\": R the heard bass, else"
-              + " degrees of the chord; may be given again")
+          "a low line in the hooks, such as \"808: R - - . ~R8 - R -\": R the heard bass, R5 a"
+              + " member of the chord, b7 a degree of the key; may be given again")
   private List<String> lows = List.of();
 
   @Option(names = "--swing", paramLabel = "PERCENT", description = "50 to 75")
@@ -122,7 +124,7 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = DraftLevels.set(lined(joined(draft)), wanted);
+    Song song = repeated(DraftLevels.set(lined(joined(draft)), wanted));
     if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }
@@ -141,6 +143,13 @@ final class NewCommand implements Callable<Integer> {
                 + " parts, seed "
                 + take);
     return 0;
+  }
+
+  /** The song whose sections stay the same where that was typed. */
+  private Song repeated(Song song) {
+    return form == null
+        ? song
+        : LinkedSections.repeated(song, FormLine.parse(form, song.brief().meter()).orElseThrow());
   }
 
   /** The style of that name, or of that file. */
@@ -203,7 +212,9 @@ final class NewCommand implements Callable<Integer> {
       song = new TypedPart(text).lineInto(song);
     }
     for (String text : lows) {
-      song = new TypedPart(text).lowInto(song);
+      TypedPart line = new TypedPart(text);
+      song = line.lowInto(song);
+      line.told(song).ifPresent(spec.commandLine().getErr()::println);
     }
     return song;
   }

@@ -1,5 +1,14 @@
 package westtide.cli;
 
+import java.util.Optional;
+import westtide.follow.ChordDegrees;
+import westtide.follow.Harmony;
+import westtide.follow.KeyFigures;
+import westtide.song.Form;
+import westtide.song.NamedPattern;
+import westtide.song.Pattern;
+import westtide.song.Section;
+import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.TypedLines;
@@ -40,9 +49,31 @@ final class TypedPart {
     return written(song, TypedLines.line(song, part, text));
   }
 
-  /** The song with the text, in degrees of the chords heard, in its hooks. */
+  /**
+   * The song with the text, in members of the chords heard and degrees of the key, in its hooks.
+   */
   Song lowInto(Song song) {
     return written(song, TypedLines.low(song, part, text));
+  }
+
+  /** What a low line could have meant otherwise in the first hook of the song; empty if nothing. */
+  Optional<String> told(Song song) {
+    Form form = song.form();
+    Section hook =
+        form.sections().stream()
+            .filter(section -> section.word().kind() == SectionKind.HOOK)
+            .findFirst()
+            .orElse(form.sections().get(0));
+    Harmony heard = Harmony.of(song.progression(hook.progression()), hook.bars(), song.brief());
+    return TypedLines.find(song, part)
+        .flatMap(found -> found.find(TypedLines.PATTERN))
+        .map(NamedPattern::pattern)
+        .filter(Pattern.Attached.class::isInstance)
+        .map(Pattern.Attached.class::cast)
+        .flatMap(
+            line ->
+                new KeyFigures(new ChordDegrees(heard, song.brief().key(), line.lowest()))
+                    .told(line.notes()));
   }
 
   private Song written(Song song, Reading<Edit> reading) {

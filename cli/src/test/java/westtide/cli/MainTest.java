@@ -350,7 +350,7 @@ class MainTest {
             "--line",
             "Flute: 5 - . b6 5 - - - | b7 . . 5' - . 1 ,5",
             "--low",
-            "808: R - - . ~8 - R - . . . . . . . .",
+            "808: R - - . ~R8 - R - . . . . . . . .",
             "-o",
             song.toString());
     assertThat(made.status()).as(made.err()).isZero();

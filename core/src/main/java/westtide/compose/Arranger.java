@@ -137,16 +137,23 @@ public final class Arranger {
     for (EnsembleHabit.Member member : habit.members()) {
       List<Cell> cells =
           EnsembleHabit.at(member.plays(), kind, turn, lastHook)
-              .map(plan -> plan.cells(section.bars()))
+              .map(plan -> plan.cells(section.bars(), role(song, member.id())))
               .orElse(List.of(Cell.out()));
       out = out.withCells(member.id(), overItsChords(song.part(member.id()), section, cells));
     }
     Optional<Map<PartId, LevelPlan>> changes =
         EnsembleHabit.at(habit.returns(), kind, turn, lastHook);
     for (var change : changes.orElse(Map.of()).entrySet()) {
-      out = out.withCells(change.getKey(), change.getValue().cells(section.bars()));
+      out =
+          out.withCells(
+              change.getKey(),
+              change.getValue().cells(section.bars(), role(song, change.getKey())));
     }
     return out;
+  }
+
+  private static Role role(Song song, PartId part) {
+    return song.part(part).map(Part::role).orElse(Role.LINE);
   }
 
   /** Cells that play what a part has for the chords of a section, where it has something. */
@@ -250,7 +257,7 @@ public final class Arranger {
       }
       for (int from = 0; from == 0 || from + EIGHT / 2 <= span.bars(); from += EIGHT) {
         int variant = 1 + (turn - 1 + from / EIGHT) % VARIANTS;
-        out.add(new Cell(span.cell().fromBar() + from, span.cell().level(), name(variant)));
+        out.add(span.cell().at(span.cell().fromBar() + from, 0).withPattern(name(variant)));
       }
     }
     return out;

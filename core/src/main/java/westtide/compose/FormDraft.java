@@ -10,6 +10,7 @@ import westtide.compose.groove.GrooveDraft;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.FormLine;
+import westtide.song.HintSound;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -107,7 +108,7 @@ public final class FormDraft {
     for (Part part : parts) {
       LevelPlan levels = plan.getOrDefault(part.id().value(), plan.get(usual(part.role())));
       if (levels != null) {
-        cells.put(part.id(), fitting(part, withFill(part, levels.cells(bars), bars)));
+        cells.put(part.id(), fitting(part, withFill(part, levels.cells(bars, part.role()), bars)));
       }
     }
     return Section.of(word, bars, progression(word.kind()), cells);
@@ -147,7 +148,7 @@ public final class FormDraft {
       return cells;
     }
     List<Cell> out = new ArrayList<>(cells);
-    out.add(new Cell(bars - 1, last.level(), GrooveDraft.FILL));
+    out.add(last.at(bars - 1, 0).withPattern(GrooveDraft.FILL));
     return out;
   }
 
@@ -179,7 +180,11 @@ public final class FormDraft {
         .map(
             line ->
                 section.withEachCell(
-                    line.id(), c -> c.level() == Level.OUT ? c : c.withLevel(c.level().fuller())))
+                    line.id(),
+                    c ->
+                        c.level() == Level.OUT
+                            ? c
+                            : HintSound.led(c, c.level().fuller(), line.role())))
         .orElse(section);
   }
 }

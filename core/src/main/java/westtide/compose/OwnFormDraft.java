@@ -33,7 +33,8 @@ public record OwnFormDraft(OwnForm own, Style style, Song song) {
     List<Section> out = new ArrayList<>();
     for (Section section : own.form().sections()) {
       FormLine.Item item =
-          new FormLine.Item(section.word(), section.name(), section.length(), List.of());
+          new FormLine.Item(
+              section.word(), section.name(), section.length(), List.of(), FormLine.Repeat.NONE);
       Section laid = draft.form(List.of(item)).sections().get(0).withId(SectionId.NEW);
       out.add(arranged(laid, section, models));
     }

@@ -97,7 +97,7 @@ public record Retake(Song song, Style style) {
       PartId late = Seed.pick(in, random);
       Cell cell = section.cell(late, half);
       boolean there = cell.level() != Level.OUT;
-      changed = there ? changed.withCells(late, from(half, cell.level(), cell.pattern())) : changed;
+      changed = there ? changed.withCells(late, from(half, cell)) : changed;
     }
     if (!out.isEmpty()) {
       PartId joining = Seed.pick(out, random);
@@ -106,15 +106,15 @@ public record Retake(Song song, Style style) {
           drawn.part(joining).orElseThrow().find(section.progression()).isPresent()
               ? section.progression()
               : SongDraft.MAIN;
-      changed = changed.withCells(joining, from(bar, Level.HALF, own));
+      changed = changed.withCells(joining, from(bar, new Cell(0, Level.HALF, own)));
     }
     Section last = changed;
     return drawn.withForm(drawn.form().with(id, before -> last));
   }
 
-  private static List<Cell> from(int bar, Level level, String pattern) {
-    Cell cell = new Cell(bar, level, pattern);
-    return bar == 0 ? List.of(cell) : List.of(Cell.out(), cell);
+  private static List<Cell> from(int bar, Cell cell) {
+    Cell later = cell.at(bar, 0);
+    return bar == 0 ? List.of(later) : List.of(Cell.out(), later);
   }
 
   private Song drafted(long seed) {

@@ -5,8 +5,10 @@ import java.util.Comparator;
 import java.util.List;
 import westtide.song.Cell;
 import westtide.song.Form;
+import westtide.song.HintSound;
 import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -104,7 +106,8 @@ public record TeasePlan(Song song, PartId part) {
       if (stage.fromBar() > 0) {
         cells.add(Cell.out());
       }
-      cells.add(new Cell(stage.fromBar(), stage.level(), stage.pattern()));
+      Cell cell = new Cell(stage.fromBar(), stage.level(), stage.pattern());
+      cells.add(HintSound.planned(cell, Role.LINE));
       out = out.with(stage.section(), section -> section.withCells(part, cells));
     }
     return out;

@@ -17,6 +17,7 @@ import java.util.stream.Stream;
 import westtide.file.disk.OutputFolder;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
+import westtide.song.Form;
 import westtide.song.OwnForm;
 import westtide.song.Role;
 import westtide.song.id.PartId;
@@ -25,6 +26,7 @@ import westtide.song.id.PartId;
 public final class OwnFormFile {
   private static final String ENDING = ".form.json";
   private static final String FORMAT = "west-tide form";
+  private static final int VERSION = 2;
   private static final int BYTES = 4 << 20;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -37,7 +39,7 @@ public final class OwnFormFile {
    */
   public static void write(OwnForm form, Path folder) throws UnusableFileException {
     ObjectNode out = MAPPER.createObjectNode();
-    out.put("format", FORMAT).put("version", 1).put("name", form.name());
+    out.put("format", FORMAT).put("version", VERSION).put("name", form.name());
     ObjectNode roles = out.putObject("roles");
     form.roles().forEach((part, role) -> roles.put(part.value(), role.name()));
     FormFields.write(form.form(), out.putArray("form"));
@@ -69,8 +71,10 @@ public final class OwnFormFile {
       Fields.field(json, "roles")
           .properties()
           .forEach(e -> roles.put(PartId.of(e.getKey()), Role.valueOf(e.getValue().asText())));
+      Form form = FormFields.form(Fields.field(json, "form"));
+      boolean earlier = json.path("version").asInt(1) < VERSION;
       return new OwnForm(
-          Fields.text(json, "name"), FormFields.form(Fields.field(json, "form")), roles);
+          Fields.text(json, "name"), earlier ? EarlierHints.spelledOut(form, roles) : form, roles);
     } catch (RuntimeException | StackOverflowError e) {
       throw new UnusableFileException(path + " is no plan of a form: " + e.getMessage(), e);
     }

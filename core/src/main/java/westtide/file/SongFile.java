@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.ForkJoinPool;
@@ -118,7 +119,11 @@ public final class SongFile {
   static Opened opened(JsonNode tree) {
     try {
       SongMending.Mended mended = SongMending.of(tree);
-      Song song = SongLimits.checked(new SongReader(mended.tree()).read());
+      Song read = SongLimits.checked(new SongReader(mended.tree()).read());
+      boolean earlier = tree.path("version").asInt(1) == EarlierHints.VERSION;
+      Song song = earlier ? EarlierHints.spelledOut(read) : read;
+      List<String> notices = new ArrayList<>(mended.notices());
+      notices.addAll(earlier ? EarlierHints.told(read) : List.of());
       ForkJoinTask<Optional<ObjectNode>> unknown =
           ForkJoinPool.commonPool()
               .submit(() -> ForeignFields.in(mended.tree(), new SongWriter().write(song)));
@@ -128,7 +133,7 @@ public final class SongFile {
               .join()
               .map(fields -> score.after(song.withExtras(fields.toString())))
               .orElse(score);
-      return new Opened(whole, newer(tree), mended.notices());
+      return new Opened(whole, newer(tree), List.copyOf(notices));
     } catch (IllegalArgumentException e) {
       throw e;
     } catch (RuntimeException | StackOverflowError e) {

@@ -54,6 +54,9 @@ final class SongMending {
           .forEach(part -> part.put("role", "LINE"));
       LeftFindings.rename(tree);
     }
+    if (tree.path("version").asInt(1) < EarlierDegrees.SINCE) {
+      EarlierDegrees.rename(parts);
+    }
     if (tree.path("version").asInt(1) < SongWriter.VERSION) {
       tree.put("version", SongWriter.VERSION);
     }

@@ -22,7 +22,7 @@ import westtide.song.mix.Master;
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {
   static final String FORMAT = "west-tide song";
-  static final int VERSION = 3;
+  static final int VERSION = 4;
 
   private final JsonNodeFactory nodes = JsonNodeFactory.instance;
 

@@ -7,6 +7,7 @@ import java.util.function.BiConsumer;
 import westtide.song.Note;
 import westtide.song.chord.PlacedChord;
 import westtide.song.line.ChordDegree;
+import westtide.song.line.ChordDegree.Of;
 import westtide.song.line.ChordNote;
 import westtide.theory.Interval;
 import westtide.theory.Key;
@@ -16,7 +17,7 @@ import westtide.theory.Pitch;
 /**
  * The height of notes that are attached to the chords heard, and back: which degree of its chord a
  * note is. The bass of a chord stands in the octave that begins at the lowest note, every other
- * degree in the octave above it.
+ * member in the octave above it; degrees of the key count from the tonic in the lowest octave.
  *
  * @param harmony the chords heard
  * @param key the key, whose scale fills in what a chord has no member for
@@ -71,6 +72,10 @@ public record ChordDegrees(Harmony harmony, Key key, int lowest) {
   }
 
   private int height(ChordDegree degree, PlacedChord chord) {
+    if (degree.ofKey()) {
+      int home = Pitch.atOrAbove(lowest, key.tonic().pitchClass());
+      return home + Interval.ofDegree(degree.tone(), degree.shift()).semitones();
+    }
     int bass = bass(chord);
     if (degree.tone() == 1 || degree.tone() == 8) {
       return bass + (degree.tone() == 8 ? 12 : 0) + degree.shift();
@@ -145,20 +150,20 @@ public record ChordDegrees(Harmony harmony, Key key, int lowest) {
       return of(note, ChordDegree.ROOT, (note.key() - bass) / 12);
     }
     for (Interval tone : here.chord().quality().tones()) {
-      ChordDegree degree = new ChordDegree(Math.min(14, tone.degree()), 0, false);
+      ChordDegree degree = new ChordDegree(Math.min(14, tone.degree()), 0, Of.CHORD);
       int away = note.key() - height(degree, here);
       if (degree.tone() > 1 && away % 12 == 0) {
         return of(note, degree, away / 12);
       }
     }
-    int next = bass(chord(new ChordDegree(1, 0, true), note.start()));
+    int next = bass(chord(new ChordDegree(1, 0, Of.NEXT_CHORD), note.start()));
     int octave = Math.floorDiv(note.key() - next + 6, 12);
     int shift = note.key() - next - 12 * octave;
     if (Math.abs(shift) <= NEAR) {
-      return of(note, new ChordDegree(1, shift, true), octave);
+      return of(note, new ChordDegree(1, shift, Of.NEXT_CHORD), octave);
     }
     int own = Math.floorDiv(note.key() - bass + 6, 12);
-    return of(note, new ChordDegree(1, note.key() - bass - 12 * own, false), own);
+    return of(note, new ChordDegree(1, note.key() - bass - 12 * own, Of.CHORD), own);
   }
 
   private static ChordNote of(Note note, ChordDegree degree, int octave) {

@@ -10,7 +10,6 @@ import westtide.song.CellSpan;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.mix.Curve;
@@ -18,8 +17,8 @@ import westtide.song.mix.CurveShape;
 import westtide.song.mix.Mix;
 
 /**
- * Works out what moves of a part over the song: its curves, the filters of its cells, hints, which
- * are quiet and dull at once, and what transitions add.
+ * Works out what moves of a part over the song: its curves, the filters of its cells, how much
+ * softer hints are, and what transitions add.
  */
 final class Motions {
   /** dB a hint is below what its velocities say. */
@@ -43,16 +42,6 @@ final class Motions {
     this.song = song;
     this.part = part;
     this.meter = song.brief().meter();
-  }
-
-  /** Hz above which a hint of a part lets nothing through (our own choice, by ear). */
-  static int hintLowPass(Role role) {
-    return switch (role) {
-      case CHORDS -> 2200;
-      case LINE, MARKS -> 2600;
-      case DRUMS -> 4500;
-      case SUB, BASS -> 700;
-    };
   }
 
   /** The same with what transitions make of the part. */
@@ -82,13 +71,12 @@ final class Motions {
   }
 
   private void addCell(Cell cell, int from, int to) {
-    boolean hinted = cell.level() == Level.HINT;
-    int lowPass = Math.min(cell.sound().lowPass(), hinted ? hintLowPass(part.role()) : Mix.OPEN);
+    int lowPass = cell.sound().lowPass();
     if (cell.level() != Level.OUT && lowPass < Mix.OPEN) {
       double octaves = Curve.Kind.LOW_PASS.even(lowPass);
       add(Moving.LOW_PASS, new Motion.Piece(from, to, octaves, octaves));
     }
-    if (hinted) {
+    if (cell.level() == Level.HINT) {
       add(Moving.EXPRESSION, new Motion.Piece(from, to, HINT_DECIBELS, HINT_DECIBELS));
     }
   }

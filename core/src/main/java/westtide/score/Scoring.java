@@ -143,12 +143,12 @@ final class Scoring {
 
   private Line thinned(Part part, CellSpan span, int place) {
     String name = Spans.name(part, span.cell());
-    return new Thinned(part, span.cell())
+    return new Thinned(span.cell())
         .of(lines.of(part, name, place), () -> harmonies.of(part, name, place).harmony());
   }
 
   private static Transposition higher(Part part, CellSpan span) {
-    int octaves = new Thinned(part, span.cell()).octaves();
+    int octaves = span.cell().sound().octave();
     return octaves == 0 ? part.transposition() : part.transposition().plusOctaves(octaves);
   }
 

@@ -11,7 +11,8 @@ import westtide.song.line.TypedLine;
 import westtide.text.Reading;
 
 /**
- * The text of a line in degrees of the chords heard, such as {@code "R - - . ~8 - R -"}.
+ * The text of a line in members of the chords heard and degrees of the key, such as {@code "R - - .
+ * ~R8 - R b7"}.
  *
  * @param meter the meter
  */
@@ -21,13 +22,22 @@ public record AttachedText(Meter meter) {
     return text().format(notes(line), line.bars());
   }
 
-  /** What a line becomes when its text is changed to that; a problem names its column. */
+  /** How many bars a text fills; a problem names its column. */
+  public Reading<Integer> bars(String typed) {
+    return text().bars(typed);
+  }
+
+  /**
+   * What a line becomes when its text is changed to that; a problem names its column. A text of
+   * fewer bars is repeated until it fills those of the line.
+   */
   public Reading<Pattern.Attached> changed(Pattern.Attached before, String typed) {
     Reading<TypedLine<ChordDegree>> reading = text().read(typed);
     if (reading instanceof Reading.Problem<TypedLine<ChordDegree>> problem) {
       return Reading.problem(problem.column(), problem.message());
     }
-    TypedLine<ChordDegree> line = reading.orElseThrow();
+    TypedLine<ChordDegree> line =
+        reading.orElseThrow().repeatedTo(before.bars(), meter.ticksPerBar());
     List<ChordNote> notes =
         text().changed(notes(before), line).stream().map(AttachedText::note).toList();
     return new Reading.Understood<>(new Pattern.Attached(line.bars(), before.lowest(), notes));

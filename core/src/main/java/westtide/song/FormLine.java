@@ -14,12 +14,14 @@ import westtide.text.Reading;
  * The typed form of a form: sections with bars, {@code "intro 8, hook 16, groove 4 x2"}. A word of
  * one's own is kept as the section's name and matched to a kind, such as {@code "part B 16"}; words
  * after the bars say how it is announced and landed, such as {@code "hook 16 drums-out crash"}.
+ * Sections that stand several times in a row are written once with their number, {@code "two 2
+ * x4"}; {@code "two 2 x4 linked"} keeps them the same.
  */
 public final class FormLine {
   private static final Pattern ITEM = Pattern.compile("[^,]+");
   private static final Pattern WORDS =
       Pattern.compile(
-          "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(\\s*beats?\\b)?(?:\\s*[x×]\\s*(\\d{1,3}))?"
+          "\\s*(\\p{L}[\\p{L}' -]*?)\\s+(\\d{1,9})(\\s*beats?\\b)?(?:\\s*[x×]\\s*(\\d{1,3})(\\s+linked\\b)?)?"
               + "((?:\\s+[a-z][a-z-]*(?::\\d{1,3}){0,2}(?:\\s+\\d{1,2})?)*)\\s*");
   private static final Pattern LENGTH =
       Pattern.compile("\\s*(\\d{1,9})(?:\\s*(bars?|beats?))?\\s*");
@@ -31,6 +33,16 @@ public final class FormLine {
 
   private FormLine() {}
 
+  /** How a section stands to the one before it. */
+  public enum Repeat {
+    /** It is another one. */
+    NONE,
+    /** It was typed as the same once more, and is free to change. */
+    AGAIN,
+    /** It is kept the same. */
+    LINKED
+  }
+
   /**
    * A section to be.
    *
@@ -38,9 +50,14 @@ public final class FormLine {
    * @param name what it is called where that is not the word
    * @param length its bars, the last of them as long as it is
    * @param entry what announces and lands it
+   * @param repeat how it stands to the one before it
    */
   public record Item(
-      SectionWord word, Optional<String> name, BarLines.Stretch length, List<Transition> entry) {
+      SectionWord word,
+      Optional<String> name,
+      BarLines.Stretch length,
+      List<Transition> entry,
+      Repeat repeat) {
     /** Copies what announces it. */
     public Item {
       entry = List.copyOf(entry);
@@ -49,8 +66,16 @@ public final class FormLine {
     static Item of(String called, BarLines.Stretch length, List<Transition> entry) {
       Optional<SectionWord> known = SectionWord.find(called);
       return known
-          .map(word -> new Item(word, Optional.empty(), length, entry))
-          .orElseGet(() -> new Item(SectionWord.meant(called), Optional.of(called), length, entry));
+          .map(word -> new Item(word, Optional.empty(), length, entry, Repeat.NONE))
+          .orElseGet(
+              () ->
+                  new Item(
+                      SectionWord.meant(called), Optional.of(called), length, entry, Repeat.NONE));
+    }
+
+    /** The same section once more. */
+    private Item again(boolean linked) {
+      return new Item(word, name, length, List.of(), linked ? Repeat.LINKED : Repeat.AGAIN);
     }
 
     /** What it is called. */
@@ -65,7 +90,7 @@ public final class FormLine {
 
     /** The same with another length in bars. */
     public Item withBars(int other) {
-      return new Item(word, name, new BarLines.Stretch(other, 0), entry);
+      return new Item(word, name, new BarLines.Stretch(other, 0), entry, repeat);
     }
 
     /** Whether a section is the one that is meant. */
@@ -111,7 +136,7 @@ public final class FormLine {
       if (bars > MOST_BARS) {
         return Reading.problem(column, "a song has at most 999 bars, but here it has " + bars);
       }
-      List<String> marks = marks(words.group(5), meter);
+      List<String> marks = marks(words.group(6), meter);
       Optional<String> unknown =
           marks.stream().filter(mark -> Transition.parse(mark).isEmpty()).findFirst();
       if (unknown.isPresent()) {
@@ -120,8 +145,10 @@ public final class FormLine {
       }
       List<Transition> entry =
           marks.stream().flatMap(mark -> Transition.parse(mark).stream()).toList();
-      for (int i = 0; i < times; i++) {
-        items.add(Item.of(words.group(1), length, i == 0 ? entry : List.of()));
+      Item item = Item.of(words.group(1), length, entry);
+      items.add(item);
+      for (int i = 1; i < times; i++) {
+        items.add(item.again(words.group(5) != null));
       }
     }
     if (items.isEmpty()) {
@@ -175,19 +202,36 @@ public final class FormLine {
 
   /** A form as it is typed: names, bars, and what announces and lands each section. */
   public static String format(Form form, Meter meter) {
-    return form.sections().stream()
-        .map(section -> format(section, meter))
-        .collect(Collectors.joining(", "));
+    List<Section> sections = form.sections();
+    List<String> out = new ArrayList<>();
+    int next;
+    for (int i = 0; i < sections.size(); i = next) {
+      next = i + 1;
+      while (next < sections.size() && repeats(sections.get(i), sections.get(next))) {
+        next++;
+      }
+      out.add(format(sections.get(i), next - i, meter));
+    }
+    return String.join(", ", out);
   }
 
-  private static String format(Section section, Meter meter) {
+  /** Whether a section reads as one before it, with nothing that announces it. */
+  private static boolean repeats(Section first, Section later) {
+    return later.title().equals(first.title())
+        && later.length().equals(first.length())
+        && later.entry().isEmpty()
+        && later.link().map(SectionLink::group).equals(first.link().map(SectionLink::group));
+  }
+
+  private static String format(Section section, int times, Meter meter) {
+    String repeats = times == 1 ? "" : " x" + times + (section.link().isPresent() ? " linked" : "");
     String words =
         section.entry().stream()
             .map(transition -> " " + transition.word())
             .collect(Collectors.joining());
     BarLines.Stretch own = section.length();
     String length = own.cut(meter) ? own.words(meter) : String.valueOf(own.bars());
-    return section.title() + " " + length + words;
+    return section.title() + " " + length + repeats + words;
   }
 
   private static int leading(String text) {

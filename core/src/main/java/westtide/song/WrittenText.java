@@ -28,13 +28,22 @@ public record WrittenText(DegreeText degrees, Meter meter) {
     return text().format(notes(line), line.bars());
   }
 
-  /** What a line becomes when its text is changed to that; a problem names its column. */
+  /** How many bars a text fills; a problem names its column. */
+  public Reading<Integer> bars(String typed) {
+    return text().bars(typed);
+  }
+
+  /**
+   * What a line becomes when its text is changed to that; a problem names its column. A text of
+   * fewer bars is repeated until it fills those of the line.
+   */
   public Reading<Pattern.Written> changed(Pattern.Written before, String typed) {
     Reading<TypedLine<Integer>> reading = text().read(typed);
     if (reading instanceof Reading.Problem<TypedLine<Integer>> problem) {
       return Reading.problem(problem.column(), problem.message());
     }
-    TypedLine<Integer> line = named(reading.orElseThrow());
+    TypedLine<Integer> line =
+        named(reading.orElseThrow()).repeatedTo(before.bars(), meter.ticksPerBar());
     List<LineNote<Integer>> notes = text().changed(notes(before), line);
     for (LineNote<Integer> note : notes) {
       int key = key(note);

@@ -3,7 +3,9 @@ package westtide.style;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.song.Cell;
+import westtide.song.HintSound;
 import westtide.song.Level;
+import westtide.song.Role;
 
 /**
  * What a part does over a section, such as {@code "out/full"} (out for the first half) or {@code
@@ -17,9 +19,9 @@ public record LevelPlan(String text) {
     cells(text, 16);
   }
 
-  /** The cells of the plan over a section of that many bars. */
-  public List<Cell> cells(int bars) {
-    return cells(text, bars);
+  /** The cells of the plan for a part of that role over a section of that many bars. */
+  public List<Cell> cells(int bars, Role role) {
+    return cells(text, bars).stream().map(cell -> HintSound.planned(cell, role)).toList();
   }
 
   private static List<Cell> cells(String text, int bars) {

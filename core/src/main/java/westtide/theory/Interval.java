@@ -20,6 +20,11 @@ public record Interval(int steps, int semitones) implements Comparable<Interval>
     }
   }
 
+  /** A number of semitones in words, such as {@code "1 semitone"} or {@code "-3 semitones"}. */
+  public static String semitones(int count) {
+    return count + (Math.abs(count) == 1 ? " semitone" : " semitones");
+  }
+
   /**
    * The interval from the tonic to a degree counted in the major scale.
    *

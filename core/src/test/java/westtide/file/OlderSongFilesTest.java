@@ -24,9 +24,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
+import westtide.song.CellSound;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.TypedLines;
 import westtide.song.id.PartId;
 
 /** Files of earlier versions, files with pieces that point to nothing, and files nobody meant. */
@@ -42,12 +44,12 @@ class OlderSongFilesTest {
   /**
    * The notes of a song file of version 1, as the version that wrote it exported them: how many,
    * and the CRC-32 of the lines "start ticks key velocity" in order, reckoned by Python from its
-   * MIDI file as {@code mido} reads it; the hints of the Bell an octave higher, as hints stand now.
+   * MIDI file as {@code mido} reads it.
    */
   @ParameterizedTest
   @CsvSource({
     "Keys, 650, 1713653869",
-    "Bell, 266, 560733082",
+    "Bell, 266, 859200354",
     "Drums, 1432, 1477933811",
     "808, 214, 1369010029",
     "Bass guitar, 102, 1441626571"
@@ -75,8 +77,47 @@ class OlderSongFilesTest {
     assertThat(song.form().sections()).extracting(s -> s.id().number()).doesNotHaveDuplicates();
     Path file = folder.resolve("again.tide");
     SongFile.write(song, file);
-    assertThat(Files.readString(file)).contains("\"version\" : 3").contains("\"role\" : \"LINE\"");
+    assertThat(Files.readString(file)).contains("\"version\" : 4").contains("\"role\" : \"LINE\"");
     assertThat(SongFile.read(file)).isEqualTo(song);
+  }
+
+  /** In version 3 a hint was thin by itself; in 1 and 2 it was only quiet. */
+  @Test
+  void whatMadeAHintThinBecomesValuesOfItsCells() throws IOException {
+    Song song = Songs.draft("trap", 1);
+    ObjectNode tree = (ObjectNode) MAPPER.readTree(SongFile.format(song));
+    tree.put("version", 3);
+    int hints = 0;
+    for (JsonNode section : tree.get("form")) {
+      for (JsonNode cells : section.get("cells")) {
+        for (JsonNode cell : cells) {
+          hints += cell.get("level").asText().equals("hint") ? 1 : 0;
+          ((ObjectNode) cell).remove("sound");
+        }
+      }
+    }
+    assertThat(hints).isPositive();
+    assertThat(SongFile.parse(tree.toString())).isEqualTo(song);
+    tree.put("version", 2);
+    assertThat(SongFile.parse(tree.toString()).form().sections())
+        .flatExtracting(section -> section.cells().values())
+        .flatExtracting(cells -> cells)
+        .allMatch(cell -> cell.sound().equals(CellSound.USUAL));
+  }
+
+  /** Up to version 3 a bare figure was a member of the chord; now it is a degree of the key. */
+  @Test
+  void figuresOfEarlierLowLinesStayMembersOfTheirChords() throws IOException {
+    Song drafted = Songs.draft("trap", 1);
+    Song song =
+        TypedLines.low(drafted, "808", "R - R5 - bR7 - >bR - ,R8 - R14 - bR")
+            .orElseThrow()
+            .apply(drafted);
+    String now = SongFile.format(song);
+    String earlier =
+        now.replace("\"version\" : 4", "\"version\" : 3").replaceAll("R(\\d+)\"", "$1\"");
+    assertThat(earlier).contains("\"b7\"").doesNotContain("R5");
+    assertThat(SongFile.parse(earlier)).isEqualTo(SongFile.parse(now));
   }
 
   @Test

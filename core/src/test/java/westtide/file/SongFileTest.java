@@ -165,7 +165,7 @@ class SongFileTest {
     SongFile.write(Songs.draft("trap", 1), file);
     String newer =
         Files.readString(file)
-            .replaceFirst("\"version\" : 3", "\"version\" : 4,\n  \"mood\" : { \"dark\" : 7 }")
+            .replaceFirst("\"version\" : 4", "\"version\" : 5,\n  \"mood\" : { \"dark\" : 7 }")
             .replaceFirst("\"name\" : \"Drums\"", "\"name\" : \"Drums\", \"pan\" : [ 1, 2 ]")
             .replaceFirst("\"section\" : \"hook\"", "\"section\" : \"hook\", \"fade\" : \"slow\"");
     Files.writeString(file, newer);

@@ -29,15 +29,19 @@ class ChordDegreesTest {
   @ParameterizedTest
   @CsvSource({
     "Am7 F, R, 33, 29",
-    "Am7 F, 8, 45, 41",
-    "Am7 F, b3, 35, 32",
-    "Am7 F, 3, 36, 33",
-    "Am7 F, 5, 40, 36",
-    "Am7 F, 7, 43, 40",
+    "Am7 F, R8, 45, 41",
+    "Am7 F, bR3, 35, 32",
+    "Am7 F, R3, 36, 33",
+    "Am7 F, R5, 40, 36",
+    "Am7 F, R7, 43, 40",
     "Am7/C F, R, 36, 29",
-    "Am7/C F, 5, 40, 36",
+    "Am7/C F, R5, 40, 36",
     "Am7 F, >R, 29, 33",
-    "Am7 F, >bR, 28, 32"
+    "Am7 F, >bR, 28, 32",
+    "Am7 F, b7, 43, 43",
+    "Am7 F, 5, 40, 40",
+    "Am7 F, 8, 45, 45",
+    "Am7/C F, 1, 33, 33"
   })
   void aDegreeIsFoundInTheChordHeard(String chords, String degree, int first, int second) {
     Song song = Songs.draft("trap", 1);
@@ -47,6 +51,27 @@ class ChordDegreesTest {
     ChordNote note = new ChordNote(0, 240, ChordDegree.parse(degree), 0, 92, 0);
     assertThat(degrees.midi(note, 0)).isEqualTo(first);
     assertThat(degrees.midi(note, 3840)).isEqualTo(second);
+  }
+
+  /** Over Fm9 the flat seventh of F sharp minor is E, the seventh of the chord E flat. */
+  @Test
+  void aFigureThatCouldMeanTheChordIsTold() {
+    Song song = Songs.draft("trap", 1);
+    Brief brief = song.brief().withKey(Key.parse("F# minor"));
+    Harmony harmony = Harmony.of(Songs.progression(brief, "Fm9"), 1, brief);
+    KeyFigures figures = new KeyFigures(new ChordDegrees(harmony, brief.key(), 28));
+    assertThat(figures.told(List.of(note("R"), note("b7"))))
+        .hasValueSatisfying(
+            told -> assertThat(told).contains("b7").contains("E;").contains("R7").contains("Fm9"));
+    assertThat(figures.told(List.of(note("R"), note("R7")))).isEmpty();
+    Harmony home = Harmony.of(Songs.progression(brief, "F#m7"), 1, brief);
+    assertThat(new KeyFigures(new ChordDegrees(home, brief.key(), 28)).told(List.of(note("b7"))))
+        .as("over the tonic both are one note")
+        .isEmpty();
+  }
+
+  private static ChordNote note(String degree) {
+    return new ChordNote(0, 240, ChordDegree.parse(degree), 0, 92, 0);
   }
 
   /** A rule in writing plays the same notes, wherever its part plays. */

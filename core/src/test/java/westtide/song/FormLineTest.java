@@ -8,7 +8,13 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
+import westtide.compose.FormDraft;
 import westtide.rhythm.Meter;
+import westtide.song.edit.FormEdits;
+import westtide.song.edit.History;
+import westtide.song.edit.LinkedSections;
+import westtide.song.id.PartId;
 import westtide.text.Reading;
 
 class FormLineTest {
@@ -96,6 +102,48 @@ class FormLineTest {
   void aGapInBarsIsBarsOfTheMeter() {
     Reading<List<FormLine.Item>> waltz = FormLine.parse("hook 8 gap 2", new Meter(3, 4));
     assertThat(waltz.orElseThrow().get(0).entry().get(0).beats()).isEqualTo(6);
+  }
+
+  /**
+   * What stands several times in a row keeps its number, and its word where it is kept the same.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "one 2, two 2 x4; one 2, two 2 x4",
+        "one 2, two 2 x3 linked, one 2; one 2, two 2 x3 linked, one 2",
+        "hook 8 x2 crash, outro 4; hook 8 x2 crash, outro 4",
+        "hook 8, hook 8 crash; hook 8, hook 8 crash",
+        "verse 8, verse 8, verse 4; verse 8 x2, verse 4"
+      })
+  void repeatsStayInTheLine(String typed, String shown) {
+    Song song = Songs.draft("trap", 1);
+    List<FormLine.Item> items = FormLine.parse(typed).orElseThrow();
+    Form form = FormDraft.in(Songs.book().get("trap"), song).form(items, song.form());
+    Song made = LinkedSections.repeated(song.withForm(form), items);
+    assertThat(FormLine.format(made.form(), Meter.COMMON)).isEqualTo(shown);
+    boolean linked = typed.contains("linked");
+    assertThat(made.form().sections().stream().anyMatch(s -> s.link().isPresent()))
+        .isEqualTo(linked);
+  }
+
+  /** An edit of one of them reaches those that were typed as the same, and no others. */
+  @ParameterizedTest
+  @CsvSource({"x3 linked, 3", "x3, 1"})
+  void typedAsLinkedTheyChangeTogether(String times, int changed) {
+    Song song = Songs.draft("trap", 1);
+    List<FormLine.Item> items = FormLine.parse("intro 4, hook 8 " + times).orElseThrow();
+    Form form = FormDraft.in(Songs.book().get("trap"), song).form(items, song.form());
+    History history = History.saved(LinkedSections.repeated(song.withForm(form), items));
+    PartId keys = PartId.of("keys");
+    Song after =
+        history.plus(FormEdits.level(history.song().form().id(2), keys, 0, Level.HINT)).song();
+    assertThat(
+            after.form().sections().stream()
+                .filter(s -> s.cell(keys, 0).level() == Level.HINT)
+                .count())
+        .isEqualTo(changed);
   }
 
   @Test

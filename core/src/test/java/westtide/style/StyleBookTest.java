@@ -10,8 +10,10 @@ import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.song.Cell;
+import westtide.song.CellSound;
 import westtide.song.FormLine;
 import westtide.song.Level;
+import westtide.song.Role;
 import westtide.song.chord.ChordLine;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
@@ -160,9 +162,12 @@ class StyleBookTest {
 
   @Test
   void aLevelPlanDividesASection() {
-    assertThat(new LevelPlan("out/half:tease").cells(16))
+    assertThat(new LevelPlan("out/half:tease").cells(16, Role.LINE))
         .containsExactly(new Cell(0, Level.OUT, "A"), new Cell(8, Level.HALF, "tease"));
-    assertThat(new LevelPlan("out/full").cells(1)).hasSize(1);
+    CellSound hinted = new LevelPlan("hint").cells(8, Role.LINE).get(0).sound();
+    assertThat(hinted.octave()).as("a line is planned high as a hint").isEqualTo(1);
+    assertThat(new LevelPlan("hint").cells(8, Role.DRUMS).get(0).sound().octave()).isZero();
+    assertThat(new LevelPlan("out/full").cells(1, Role.LINE)).hasSize(1);
     assertThatThrownBy(() -> new LevelPlan("loud")).hasMessageContaining("hint");
   }
 }

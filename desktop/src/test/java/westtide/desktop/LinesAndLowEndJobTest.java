@@ -129,7 +129,7 @@ class LinesAndLowEndJobTest extends TrapSongTest {
     go(Stage.LOW_END);
     front("low-", sub);
     press("#low-write-out");
-    type("#low-line-text", "R - - . . R - - ~8 - . . . R - - | R - - - . . . . . . . . R - - -");
+    type("#low-line-text", "R - - . . R - - ~R8 - . . . R - - | R - - - . . . . . . . . R - - -");
     clickOn("#sub-5");
     press("#low-page-shape", "#shape-ramp");
     Pattern.Attached line = (Pattern.Attached) pattern(sub);

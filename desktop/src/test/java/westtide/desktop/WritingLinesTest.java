@@ -61,7 +61,7 @@ class WritingLinesTest extends TrapSongTest {
     press("#low-write-out");
     assertThat(played()).as("written out it sounds the same").isEqualTo(before);
     int notes = low().notes().size();
-    type("#low-line-text", "R - - - . . ~8 - R - - - . . R - | R . . .");
+    type("#low-line-text", "R - - - . . ~R8 - R - - - . . R - | R . . .");
     assertThat(low().notes()).extracting(n -> n.slide() > 0).contains(true);
     assertThat(low().bars()).isEqualTo(2);
     assertThat(low().notes()).hasSizeLessThan(notes + 10);

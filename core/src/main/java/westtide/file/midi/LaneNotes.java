@@ -8,17 +8,22 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.Part;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
 
 /**
- * The MIDI notes that drum lanes are written as. Each lane has the note chosen for it; where two
- * lanes of one note sound at once, the later one takes the nearest free note of the same family of
- * the General MIDI percussion map, so that no stroke is lost.
+ * The MIDI notes that drum lanes are written as. Each lane has the note chosen for it; a lane whose
+ * note another has already takes a free one, first of those the General MIDI percussion map has for
+ * the same drum, then of the same family, then the nearest. Two lanes share a note only where they
+ * belong to two parts, sound the same and never sound at once, so that every stroke can be told.
  *
  * @param byLane the note of every lane that plays, in the order of the parts and their lanes
  */
@@ -46,71 +51,95 @@ public record LaneNotes(Map<Lane, Integer> byLane) {
   private static final int LOWEST = 27;
   private static final int HIGHEST = 87;
 
+  /** A lane that plays, with what decides on its note. */
+  private record Played(Lane lane, int wanted, Heard heard, List<ScoredNote> strokes) {
+    /** Whether both may be on one note. */
+    boolean joins(Played other) {
+      return !lane.part().equals(other.lane.part())
+          && heard.equals(other.heard)
+          && !together(strokes, other.strokes);
+    }
+  }
+
+  /** What a lane sounds like: its kit and drum, or an instrument of its own, and its tuning. */
+  private record Heard(String instrument, Optional<LaneId> drum, int cents) {
+    static Heard of(Part part, LaneId lane) {
+      LaneSound sound = part.sound(lane);
+      return sound.instrument().isEmpty()
+          ? new Heard(
+              part.patch().instrument(), Optional.of(LaneId.of(lane.voice())), sound.cents())
+          : new Heard(sound.instrument(), Optional.empty(), sound.cents());
+    }
+  }
+
   /** The notes for drum parts that are written into one file. */
   static LaneNotes of(List<ScoredPart> drums) {
-    Map<Lane, List<ScoredNote>> strokes = new LinkedHashMap<>();
-    for (ScoredPart part : drums) {
-      for (ScoredNote note : part.notes()) {
-        note.struck()
-            .ifPresent(
-                struck ->
-                    strokes
-                        .computeIfAbsent(
-                            new Lane(part.part().id(), struck.lane()), l -> new ArrayList<>())
-                        .add(note));
+    List<Played> lanes = drums.stream().flatMap(part -> played(part).stream()).toList();
+    Map<Integer, List<Played>> taken = new HashMap<>();
+    Map<Lane, Integer> found = new HashMap<>();
+    for (Played lane : lanes) {
+      if (taken.getOrDefault(lane.wanted, List.of()).stream().allMatch(lane::joins)) {
+        take(lane, lane.wanted, found, taken);
+      }
+    }
+    for (Played lane : lanes) {
+      if (!found.containsKey(lane.lane)) {
+        take(lane, free(lane, taken), found, taken);
       }
     }
     Map<Lane, Integer> out = new LinkedHashMap<>();
-    Map<Integer, List<ScoredNote>> taken = new HashMap<>();
-    for (ScoredPart part : drums) {
-      strokes.entrySet().stream()
-          .filter(entry -> entry.getKey().part().equals(part.part().id()))
-          .sorted(Comparator.comparing(entry -> entry.getKey().lane().index()))
-          .forEach(
-              entry -> {
-                int wanted = part.part().sound(entry.getKey().lane()).note();
-                int note = free(wanted, entry.getValue(), taken);
-                out.put(entry.getKey(), note);
-                taken.computeIfAbsent(note, n -> new ArrayList<>()).addAll(entry.getValue());
-              });
-    }
+    lanes.forEach(lane -> out.put(lane.lane, found.get(lane.lane)));
     return new LaneNotes(out);
   }
 
-  private static int free(
-      int wanted, List<ScoredNote> strokes, Map<Integer, List<ScoredNote>> taken) {
-    if (!together(strokes, taken.getOrDefault(wanted, List.of()))) {
-      return wanted;
-    }
-    return candidates(wanted).stream()
-        .filter(note -> !taken.containsKey(note))
-        .findFirst()
-        .orElse(wanted);
+  private static void take(
+      Played lane, int note, Map<Lane, Integer> found, Map<Integer, List<Played>> taken) {
+    found.put(lane.lane, note);
+    taken.computeIfAbsent(note, n -> new ArrayList<>()).add(lane);
   }
 
-  /** The notes of the family first, then all, each nearest first. */
-  private static List<Integer> candidates(int wanted) {
-    Comparator<Integer> nearest = Comparator.comparingInt(note -> Math.abs(note - wanted));
-    List<Integer> out = new ArrayList<>();
+  /** The lanes of a part that have strokes, by their place in the groove. */
+  private static List<Played> played(ScoredPart part) {
+    Map<LaneId, List<ScoredNote>> strokes = new HashMap<>();
+    for (ScoredNote note : part.notes()) {
+      note.struck()
+          .ifPresent(s -> strokes.computeIfAbsent(s.lane(), l -> new ArrayList<>()).add(note));
+    }
+    return strokes.entrySet().stream()
+        .sorted(Comparator.comparingInt(entry -> entry.getKey().index()))
+        .map(
+            entry ->
+                new Played(
+                    new Lane(part.part().id(), entry.getKey()),
+                    part.part().sound(entry.getKey()).note(),
+                    Heard.of(part.part(), entry.getKey()),
+                    entry.getValue()))
+        .toList();
+  }
+
+  /** A note no lane has; the wanted one where all are taken. */
+  private static int free(Played lane, Map<Integer, List<Played>> taken) {
+    return candidates(lane)
+        .filter(note -> !taken.containsKey(note))
+        .findFirst()
+        .orElse(lane.wanted);
+  }
+
+  /** The notes of the drum first, then those of its family, then all, each nearest first. */
+  private static IntStream candidates(Played lane) {
+    Comparator<Integer> nearest = Comparator.comparingInt(note -> Math.abs(note - lane.wanted));
+    List<Integer> out = new ArrayList<>(lane.lane.lane().voice().notes());
     FAMILIES.stream()
-        .filter(family -> family.contains(wanted))
+        .filter(family -> family.contains(lane.wanted))
         .flatMap(List::stream)
         .sorted(nearest)
         .forEach(out::add);
-    List<Integer> all = new ArrayList<>();
-    for (int note = LOWEST; note <= HIGHEST; note++) {
-      all.add(note);
-    }
-    all.sort(nearest);
-    out.addAll(all);
-    return out;
+    IntStream.rangeClosed(LOWEST, HIGHEST).boxed().sorted(nearest).forEach(out::add);
+    return out.stream().mapToInt(note -> note);
   }
 
   /** Whether a stroke of one starts or sounds while one of the other does. */
   private static boolean together(List<ScoredNote> one, List<ScoredNote> other) {
-    if (other.isEmpty()) {
-      return false;
-    }
     long[] spans =
         other.stream().mapToLong(n -> (long) n.start() << 32 | n.end()).sorted().toArray();
     Set<Integer> starts = new HashSet<>();
@@ -132,6 +161,12 @@ public record LaneNotes(Map<Lane, Integer> byLane) {
         .struck()
         .map(struck -> byLane.getOrDefault(new Lane(part, struck.lane()), stroke.key()))
         .orElse(stroke.key());
+  }
+
+  /** Whether a lane of any part other than this one is written as a note. */
+  boolean hasBeside(Lane lane, int note) {
+    return byLane.entrySet().stream()
+        .anyMatch(entry -> entry.getValue() == note && !entry.getKey().equals(lane));
   }
 
   /** The lanes of a part with their notes, such as {@code "Kick = 36, Kick 2 = 35"}. */

@@ -5,14 +5,15 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.drum.DrumVoice;
 
 /**
  * Drum strokes as General MIDI can say them: one note sounds once at a time, and toms of other
- * pitches are the toms of the percussion map that are nearest. Other pitched drums keep their note;
- * the map has no way to tune them.
+ * pitches are the nearest toms of the percussion map that no other lane is written as. Other
+ * pitched drums keep their note; the map has no way to tune them.
  */
 final class MidiDrums {
   /** Low floor to high tom (General MIDI 1 percussion map, from memory). */
@@ -24,7 +25,7 @@ final class MidiDrums {
   static List<ScoredNote> written(ScoredPart part, LaneNotes notes) {
     List<ScoredNote> sorted =
         part.notes().stream()
-            .map(stroke -> keyed(stroke.withKey(notes.note(part.part().id(), stroke))))
+            .map(stroke -> keyed(part, stroke.withKey(notes.note(part.part().id(), stroke)), notes))
             .sorted(
                 Comparator.comparingInt(ScoredNote::start)
                     .thenComparing(ScoredNote::velocity, Comparator.reverseOrder()))
@@ -45,16 +46,19 @@ final class MidiDrums {
     return out;
   }
 
-  private static ScoredNote keyed(ScoredNote note) {
+  private static ScoredNote keyed(ScoredPart part, ScoredNote note, LaneNotes notes) {
     int semitones = note.struck().map(ScoredNote.Struck::semitones).orElse(0);
     if (semitones == 0 || !note.of(DrumVoice.TOM)) {
       return note;
     }
+    LaneNotes.Lane lane = new LaneNotes.Lane(part.part().id(), note.struck().get().lane());
     int wanted = note.key() + semitones;
-    int nearest = TOMS[0];
-    for (int tom : TOMS) {
-      nearest = Math.abs(tom - wanted) < Math.abs(nearest - wanted) ? tom : nearest;
-    }
+    int nearest =
+        IntStream.of(TOMS)
+            .filter(tom -> !notes.hasBeside(lane, tom))
+            .boxed()
+            .min(Comparator.comparingInt(tom -> Math.abs(tom - wanted)))
+            .orElse(note.key());
     return note.withKey(nearest);
   }
 }

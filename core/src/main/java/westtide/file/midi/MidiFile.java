@@ -27,18 +27,21 @@ import westtide.score.ScoredPart;
 import westtide.score.SectionScore;
 import westtide.song.Brief;
 import westtide.song.Form;
+import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
+import westtide.song.mix.Mix;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
  * meter, key signature and a marker at every section, then a track for each part that plays, with
  * its name, General MIDI program, level (controller 7), pan (controller 10), expression (controller
  * 11) and what moves of it. Drums are on channel 10 and list their lanes with the notes they are
- * written as; what does not fit sixteen channels goes on to further ports. Tuning by cents is said
- * on every pitched channel.
+ * written as, drum parts beside one another on it; what does not fit sixteen channels goes on to
+ * further ports. Tuning by cents is said on every pitched channel.
  */
 public final class MidiFile {
   private static final int TYPE = 1;
@@ -61,16 +64,17 @@ public final class MidiFile {
    * @throws UnusableFileException when the place cannot be written
    */
   public static void write(Score score, Path path) throws UnusableFileException {
-    write(score, Slides.OVERLAP, path);
+    write(score, MidiOptions.USUAL, path);
   }
 
   /**
-   * Writes the whole song, its slides one way or the other.
+   * Writes the whole song as these options say.
    *
    * @throws UnusableFileException when the place cannot be written
    */
-  public static void write(Score score, Slides slides, Path path) throws UnusableFileException {
-    WholeFile.write(path, bytes(score, score.parts(), slides));
+  public static void write(Score score, MidiOptions options, Path path)
+      throws UnusableFileException {
+    WholeFile.write(path, bytes(score, score.parts(), options));
   }
 
   /**
@@ -80,20 +84,20 @@ public final class MidiFile {
    * @throws UnusableFileException when the folder cannot be written
    */
   public static List<Path> writeParts(Score score, Path folder) throws UnusableFileException {
-    return writeParts(score, Slides.OVERLAP, folder);
+    return writeParts(score, MidiOptions.USUAL, folder);
   }
 
   /**
-   * Writes one file for each part that plays, its slides one way or the other.
+   * Writes one file for each part that plays, as these options say.
    *
    * @throws UnusableFileException when the folder cannot be written
    */
-  public static List<Path> writeParts(Score score, Slides slides, Path folder)
+  public static List<Path> writeParts(Score score, MidiOptions options, Path folder)
       throws UnusableFileException {
     List<Path> out = new ArrayList<>();
     for (ScoredPart part : playing(score)) {
       Path path = folder.resolve(FileNames.midi(score.song(), part.part()));
-      WholeFile.write(path, bytes(score, List.of(part), slides));
+      WholeFile.write(path, bytes(score, List.of(part), options));
       out.add(path);
     }
     return out;
@@ -105,13 +109,13 @@ public final class MidiFile {
    *
    * @throws UnusableFileException when the folder cannot be written
    */
-  public static List<Path> writeSections(Score score, Slides slides, Path folder)
+  public static List<Path> writeSections(Score score, MidiOptions options, Path folder)
       throws UnusableFileException {
     List<Path> out = new ArrayList<>();
     for (int place = 0; place < score.song().form().sections().size(); place++) {
       Path path = folder.resolve(FileNames.midiSection(score.song(), place));
       Score section = SectionScore.of(score, place);
-      WholeFile.write(path, bytes(section, section.parts(), slides));
+      WholeFile.write(path, bytes(section, section.parts(), options));
       out.add(path);
     }
     return out;
@@ -140,11 +144,21 @@ public final class MidiFile {
               .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
               .toList();
       Path path = folder.resolve(FileNames.midi(score.song(), part.part(), lane));
-      ScoredPart alone = new ScoredPart(part.part(), strokes, part.passages());
-      WholeFile.write(path, bytes(score, List.of(alone), Slides.OVERLAP));
+      ScoredPart alone = new ScoredPart(alone(part.part(), lane), strokes, part.passages());
+      WholeFile.write(path, bytes(score, List.of(alone), MidiOptions.USUAL));
       out.add(path);
     }
     return out;
+  }
+
+  /** A part whose place in the mix is that of one of its lanes. */
+  private static Part alone(Part part, LaneId lane) {
+    LaneSound sound = part.sound(lane);
+    Mix mix = part.mix();
+    int level = mix.level() == Mix.SILENT ? Mix.SILENT : mix.level() + sound.level();
+    return part.withMix(
+        mix.withLevel(Math.max(Mix.SILENT, Math.min(Mix.LOUDEST, level)))
+            .withPan(Math.max(-100, Math.min(100, mix.pan() + sound.pan()))));
   }
 
   /**
@@ -156,7 +170,7 @@ public final class MidiFile {
   public static void writePattern(Song song, PartId part, String pattern, Path path)
       throws UnusableFileException {
     Score score = Score.of(PatternSong.of(song, part, pattern));
-    WholeFile.write(path, bytes(score, score.parts(), Slides.OVERLAP));
+    WholeFile.write(path, bytes(score, score.parts(), MidiOptions.USUAL));
   }
 
   /** The parts that have a note, in their order. */
@@ -164,14 +178,14 @@ public final class MidiFile {
     return score.parts().stream().filter(part -> !part.notes().isEmpty()).toList();
   }
 
-  private static byte[] bytes(Score score, List<ScoredPart> parts, Slides slides) {
+  private static byte[] bytes(Score score, List<ScoredPart> parts, MidiOptions options) {
     try {
       Sequence sequence = new Sequence(Sequence.PPQ, Ticks.PER_QUARTER);
       addConductor(sequence.createTrack(), score);
-      MidiPlan plan = MidiPlan.of(parts);
+      MidiPlan plan = MidiPlan.of(parts, options.ports());
       for (ScoredPart part : parts) {
         if (part.plays()) {
-          addPart(sequence.createTrack(), part, plan, score, slides);
+          addPart(sequence.createTrack(), part, plan, score, options.slides());
         }
       }
       ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -223,6 +237,7 @@ public final class MidiFile {
     MidiPlan.Place place = plan.places().get(part.part().id());
     int channel = place.channel();
     boolean drums = part.part().role() == Role.DRUMS;
+    boolean joins = drums && plan.drums().shared();
     track.add(new MidiEvent(text(TRACK_NAME, part.part().name()), 0));
     if (plan.ports()) {
       track.add(meta(PORT, 0, place.port()));
@@ -232,11 +247,14 @@ public final class MidiFile {
     }
     int program = drums ? 0 : part.part().program();
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));
-    control(track, channel, VOLUME, MidiMix.volume(part.part().mix()));
-    control(track, channel, PAN, MidiMix.pan(part.part().mix()));
-    for (MidiEvent event :
-        MidiMotions.of(part, channel, score.ticks(), score.song().brief().tempo())) {
-      track.add(event);
+    if (!joins || plan.drums().leads(part)) {
+      ScoredPart said = joins ? plan.drums().said() : part;
+      control(track, channel, VOLUME, MidiMix.volume(said.part().mix()));
+      control(track, channel, PAN, MidiMix.pan(said.part().mix()));
+      for (MidiEvent event :
+          MidiMotions.of(said, channel, score.ticks(), score.song().brief().tempo())) {
+        track.add(event);
+      }
     }
     int cents = score.song().brief().cents() + part.part().transposition().cents();
     if (cents != 0 && !drums) {

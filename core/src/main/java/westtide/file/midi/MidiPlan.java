@@ -1,7 +1,6 @@
 package westtide.file.midi;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,20 +9,20 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.drum.DrumVoice;
-import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
 
 /**
  * Where each part goes in a MIDI file: pitched parts take the channels in order and leave the tenth
- * to the drums; a second drum part and the sixteenth pitched part go on to the next port of sixteen
- * channels.
+ * to the drums; the sixteenth pitched part goes on to the next port of sixteen channels, and, where
+ * that was asked for, a second drum part.
  *
  * @param places the port and channel of each part that plays, in order
+ * @param drums the drum parts that share channel 10 of the first port; empty where each has a port
  * @param notes the notes drum lanes are written as
  * @param notices what a person should know about the file, a sentence each
  */
-public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> notices) {
+public record MidiPlan(
+    Map<PartId, Place> places, DrumChannel drums, LaneNotes notes, List<String> notices) {
   static final int DRUM_CHANNEL = 9;
   private static final int CHANNELS = 16;
 
@@ -35,29 +34,43 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
    */
   public record Place(int port, int channel) {}
 
-  /** The plan for parts that are written into one file. */
+  /** The plan for parts that are written into one file, on one port where they fit. */
   public static MidiPlan of(List<ScoredPart> parts) {
+    return of(parts, Ports.ONE);
+  }
+
+  /** The plan for parts that are written into one file. */
+  public static MidiPlan of(List<ScoredPart> parts, Ports ports) {
     List<ScoredPart> playing = parts.stream().filter(ScoredPart::plays).toList();
     Map<PartId, Place> places = new LinkedHashMap<>();
     int pitched = 0;
-    int drums = 0;
+    List<ScoredPart> drums = new ArrayList<>();
     for (ScoredPart part : playing) {
       if (part.part().role() == Role.DRUMS) {
-        places.put(part.part().id(), new Place(drums++, DRUM_CHANNEL));
+        int port = ports == Ports.EACH_DRUM_PART ? drums.size() : 0;
+        places.put(part.part().id(), new Place(port, DRUM_CHANNEL));
+        drums.add(part);
       } else {
         int within = pitched % (CHANNELS - 1);
         int channel = within < DRUM_CHANNEL ? within : within + 1;
         places.put(part.part().id(), new Place(pitched++ / (CHANNELS - 1), channel));
       }
     }
-    LaneNotes notes =
-        LaneNotes.of(playing.stream().filter(p -> p.part().role() == Role.DRUMS).toList());
-    return new MidiPlan(places, notes, notices(playing, places, notes));
+    LaneNotes notes = LaneNotes.of(drums);
+    DrumChannel channel = new DrumChannel(ports == Ports.ONE ? List.copyOf(drums) : List.of());
+    List<String> told = new ArrayList<>(notices(playing, places, notes));
+    told.addAll(MidiOmissions.of(playing, channel));
+    return new MidiPlan(places, channel, notes, List.copyOf(told));
   }
 
-  /** The notes of a part as the file says them: drum lanes on the notes they are written as. */
+  /**
+   * The notes of a part as the file says them: drum lanes on the notes they are written as, as
+   * strong as the part is beside others of its channel.
+   */
   public List<ScoredNote> written(ScoredPart part) {
-    return part.part().role() == Role.DRUMS ? MidiDrums.written(part, notes) : part.notes();
+    return part.part().role() == Role.DRUMS
+        ? MidiDrums.written(part, notes).stream().map(note -> drums.led(part, note)).toList()
+        : part.notes();
   }
 
   /** Whether parts go beyond the first sixteen channels. */
@@ -72,8 +85,8 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
     if (!drums.isEmpty()) {
       out.add(
           String.join(", ", drums)
-              + ": so that level and side stay its own. A program without ports plays it with the"
-              + " other drums on channel 10.");
+              + ": so that level, side and movements stay its own. A program without ports plays it"
+              + " with the other drums on channel 10.");
     }
     List<String> pitched = beyond(playing, places, false);
     if (!pitched.isEmpty()) {
@@ -85,7 +98,6 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
     for (ScoredPart part : playing) {
       if (part.part().role() == Role.DRUMS) {
         moved(part.part(), notes).ifPresent(out::add);
-        untuned(part).ifPresent(out::add);
       }
     }
     return out;
@@ -117,37 +129,5 @@ public record MidiPlan(Map<PartId, Place> places, LaneNotes notes, List<String> 
         ? Optional.empty()
         : Optional.of(
             part.name() + ", so that no two drums share a note: " + String.join(", ", moved) + ".");
-  }
-
-  /** What a map of one note a drum cannot say. */
-  private static Optional<String> untuned(ScoredPart part) {
-    long hits =
-        part.notes().stream()
-            .filter(note -> note.struck().filter(drum -> drum.semitones() != 0).isPresent())
-            .filter(note -> !note.of(DrumVoice.TOM))
-            .count();
-    List<String> lanes = new ArrayList<>();
-    part.notes().stream()
-        .flatMap(note -> note.struck().stream())
-        .map(ScoredNote.Struck::lane)
-        .distinct()
-        .sorted(Comparator.comparingInt(lane -> lane.index()))
-        .forEach(
-            lane -> {
-              LaneSound sound = part.part().sound(lane);
-              if (sound.cents() != 0) {
-                lanes.add(lane + " by " + sound.cents() + " cents");
-              }
-            });
-    if (hits == 0 && lanes.isEmpty()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        part.part().name()
-            + ": a drum map has one note a drum, so MIDI leaves out"
-            + (hits == 0 ? "" : " the pitch of " + hits + " hits")
-            + (hits > 0 && !lanes.isEmpty() ? " and" : "")
-            + (lanes.isEmpty() ? "" : " the tuning of " + String.join(", ", lanes))
-            + "; preview and WAV have it.");
   }
 }

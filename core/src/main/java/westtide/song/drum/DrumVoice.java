@@ -1,6 +1,7 @@
 package westtide.song.drum;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 
 /** A drum or cymbal with its General MIDI percussion notes. */
@@ -42,6 +43,11 @@ public enum DrumVoice {
   /** The General MIDI percussion note, 31 to 82. */
   public int note() {
     return notes[0];
+  }
+
+  /** The notes of the percussion map that are this drum, the usual one first. */
+  public List<Integer> notes() {
+    return Arrays.stream(notes).boxed().toList();
   }
 
   /** The note of the so manieth lane of this drum, from 1; the first where there are too few. */

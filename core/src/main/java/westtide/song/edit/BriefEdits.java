@@ -7,6 +7,7 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.Plan;
 import westtide.song.Song;
+import westtide.theory.Interval;
 import westtide.theory.Key;
 
 /** Edits of the brief, the title and the list of findings left alone. */
@@ -60,9 +61,9 @@ public final class BriefEdits {
 
   /** Transposes the whole song by semitones: everything moves alike and sounds the same. */
   public static Edit transpose(int semitones) {
-    String way = (semitones < 0 ? "down " : "up ") + Math.abs(semitones);
+    String way = (semitones < 0 ? "down " : "up ") + Interval.semitones(Math.abs(semitones));
     return Edit.of(
-        "Transpose the song " + way + " semitones",
+        "Transpose the song " + way,
         song -> KeyChange.by(song.brief().key(), semitones).apply(song));
   }
 

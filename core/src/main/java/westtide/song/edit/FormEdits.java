@@ -9,6 +9,7 @@ import westtide.rhythm.BarLines;
 import westtide.song.Cell;
 import westtide.song.CellSound;
 import westtide.song.Form;
+import westtide.song.HintSound;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -83,13 +84,25 @@ public final class FormEdits {
 
   /** Fills a part's tank from a beat of a bar, both from 0, up to its next cell. */
   public static Edit level(SectionId id, PartId part, int bar, int beat, Level level) {
-    return cell(id, part, bar, beat, "Set ", " to " + level, cell -> cell.withLevel(level));
+    return Edit.named(
+        song -> "Set " + song.part(part).map(Part::name).orElse("a part") + " to " + level,
+        song ->
+            song.part(part)
+                .map(one -> song.withForm(song.form().with(id, s -> led(s, one, bar, beat, level))))
+                .orElse(song));
   }
 
   /** Changes how a part sounds from a beat of a bar, both from 0, up to its next cell. */
   public static Edit sound(
       SectionId id, PartId part, int bar, int beat, String what, UnaryOperator<CellSound> change) {
     return cell(id, part, bar, beat, "Let ", " " + what, cell -> cell.withSound(change));
+  }
+
+  private static Section led(Section section, Part part, int bar, int beat, Level level) {
+    return section.withCells(
+        part.id(),
+        changed(
+            section.cells(part.id()), bar, beat, cell -> HintSound.led(cell, level, part.role())));
   }
 
   private static Edit cell(

@@ -10,6 +10,7 @@ import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.theory.Interval;
 import westtide.theory.Key;
 
 /**
@@ -33,7 +34,7 @@ public record LineEdits(PartId part, String pattern) {
 
   /** Moves every note by semitones; notes that would leave 0 to 127 stop the move. */
   public Edit transpose(int semitones) {
-    String way = (semitones > 0 ? " up " : " down ") + Math.abs(semitones) + " semitones";
+    String way = (semitones > 0 ? " up " : " down ") + Interval.semitones(Math.abs(semitones));
     return Edit.named(
         song -> "Move " + song.part(part).map(Part::name).orElse("the line") + way,
         song -> song.withPart(part, p -> changed(song, p, notes -> moved(notes, semitones))));

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.BarLines;
 import westtide.song.Form;
+import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Section;
 import westtide.song.SectionLink;
@@ -173,6 +174,26 @@ public final class LinkedSections {
                   return out;
                 });
     return song.withForm(alone(joined));
+  }
+
+  /**
+   * The song whose sections are those that were typed: what was typed as kept the same is linked to
+   * the one before it, what was typed as the same once more is free of it.
+   */
+  public static Song repeated(Song song, List<FormLine.Item> typed) {
+    Song out = song;
+    boolean fits = typed.size() == song.form().sections().size();
+    for (int i = 1; fits && i < typed.size(); i++) {
+      SectionId id = out.form().id(i);
+      FormLine.Repeat repeat = typed.get(i).repeat();
+      if (repeat == FormLine.Repeat.LINKED) {
+        out = linked(out, id, out.form().id(i - 1));
+      } else if (repeat == FormLine.Repeat.AGAIN
+          && group(out.form().sections().get(i)).equals(group(out.form().sections().get(i - 1)))) {
+        out = out.withForm(out.form().with(id, s -> s.withLink(Optional.empty())));
+      }
+    }
+    return out.withForm(alone(out.form()));
   }
 
   /** The song with a part of a section as in the sections it is linked to. */

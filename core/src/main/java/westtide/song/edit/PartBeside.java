@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.song.Cell;
 import westtide.song.CellSpan;
+import westtide.song.HintSound;
 import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -32,7 +33,8 @@ public record PartBeside(Part model, String pattern) {
       boolean plays =
           span.cell().level() != Level.OUT
               && model.pattern(span.cell().pattern()).name().equals(pattern);
-      out.add(new Cell(span.fromBar(), plays ? span.cell().level() : Level.OUT, ""));
+      Cell quiet = new Cell(span.fromBar(), Level.OUT, "");
+      out.add(plays ? HintSound.led(quiet, span.cell().level(), added.role()) : quiet);
     }
     return section.withCells(added.id(), out);
   }

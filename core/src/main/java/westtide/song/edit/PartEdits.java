@@ -22,6 +22,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.theory.Interval;
 import westtide.theory.voicing.ChordMember;
 
 /**
@@ -243,7 +244,7 @@ public record PartEdits(PartId part) {
   public Edit transpose(int semitones) {
     int held = Math.max(-Transposition.FARTHEST, Math.min(Transposition.FARTHEST, semitones));
     return transposition(
-        "Transpose ", " by " + held + " semitones", t -> t.withSemitones(held), "transpose");
+        "Transpose ", " by " + Interval.semitones(held), t -> t.withSemitones(held), "transpose");
   }
 
   /** Tunes the part by cents, −100 to 100. */

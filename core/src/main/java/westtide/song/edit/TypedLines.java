@@ -45,7 +45,7 @@ public final class TypedLines {
     return edit(part, Role.LINE, degrees.changed(new Pattern.Written(1, List.of()), text));
   }
 
-  /** Puts a line in degrees of the chords heard into the hooks. */
+  /** Puts a line in members of the chords heard and degrees of the key into the hooks. */
   public static Reading<Edit> low(Song song, String part, String text) {
     AttachedText chords = new AttachedText(song.brief().meter());
     return edit(part, Role.SUB, chords.changed(new Pattern.Attached(1, LOWEST, List.of()), text));

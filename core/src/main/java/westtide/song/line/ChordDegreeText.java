@@ -2,7 +2,7 @@ package westtide.song.line;
 
 import java.util.Optional;
 
-/** Pitches as degrees of the chord heard. */
+/** Pitches as members of the chord heard, or as degrees of the key. */
 public record ChordDegreeText() implements PitchText<ChordDegree> {
   @Override
   public Optional<ChordDegree> parse(String body) {
@@ -16,6 +16,6 @@ public record ChordDegreeText() implements PitchText<ChordDegree> {
 
   @Override
   public String allowed() {
-    return "R for the heard bass, or a degree of the chord such as 3, 5 or 8";
+    return "R for the heard bass, a member of the chord such as R3, R5 or R8, or a degree of the key";
   }
 }

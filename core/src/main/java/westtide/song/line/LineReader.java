@@ -18,7 +18,7 @@ final class LineReader<P> {
   private static final Pattern HEAD = Pattern.compile("\\s*/(4|8|16|32|8t|16t)(?=\\s|$)");
   private static final Pattern NOTE =
       Pattern.compile(
-          "([\\^_~]*)(,*)(>?[b#♭♯]*(?:R|\\d{1,2})|[A-G][b#♭♯]*-?\\d)('*)(?::(\\d{1,3}))?");
+          "([\\^_~]*)(,*)(>?[b#♭♯]*(?:R\\d{0,2}|\\d{1,2})|[A-G][b#♭♯]*-?\\d)('*)(?::(\\d{1,3}))?");
   private static final Pattern CLOSE = Pattern.compile("\\)x(\\d{1,2})");
   private static final Map<String, Integer> STEPS = steps();
 

@@ -28,6 +28,14 @@ public record LineText<P>(PitchText<P> pitches, int barTicks) {
     return new LineReader<>(this, text).read();
   }
 
+  /** How many bars a text fills; a problem names its column. */
+  public Reading<Integer> bars(String text) {
+    Reading<TypedLine<P>> reading = read(text);
+    return reading instanceof Reading.Problem<TypedLine<P>> problem
+        ? Reading.problem(problem.column(), problem.message())
+        : new Reading.Understood<>(reading.orElseThrow().bars());
+  }
+
   /** The notes as text in sixteenths, bar by bar. */
   public String format(List<LineNote<P>> notes, int bars) {
     List<LineNote<P>> shown = shown(notes, Ticks.PER_STEP);

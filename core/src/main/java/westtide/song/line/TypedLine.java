@@ -1,5 +1,6 @@
 package westtide.song.line;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
@@ -59,6 +60,24 @@ public record TypedLine<P>(int stepTicks, int bars, List<TypedNote<P>> notes) {
                         note.loudness(),
                         note.slides()))
             .toList());
+  }
+
+  /** The line again and again until it fills so many bars, cut off there; longer ones stay. */
+  public TypedLine<P> repeatedTo(int wanted, int barTicks) {
+    if (bars >= wanted) {
+      return this;
+    }
+    int steps = bars * barTicks / stepTicks;
+    int end = wanted * barTicks / stepTicks;
+    List<TypedNote<P>> out = new ArrayList<>();
+    for (int from = 0; from < end; from += steps) {
+      for (TypedNote<P> note : notes) {
+        if (from + note.step() < end) {
+          out.add(note.later(from).cutAt(end));
+        }
+      }
+    }
+    return new TypedLine<>(stepTicks, wanted, out);
   }
 
   /** The line as notes that nobody wrote before. */

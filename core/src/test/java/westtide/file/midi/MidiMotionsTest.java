@@ -173,7 +173,7 @@ class MidiMotionsTest {
   @Test
   void everySectionIsAFileWithWhatStartsInIt() throws Exception {
     Score score = Score.of(moving(Curve.straight(Curve.Kind.LEVEL, -200, 0)));
-    List<Path> files = MidiFile.writeSections(score, Slides.OVERLAP, folder);
+    List<Path> files = MidiFile.writeSections(score, MidiOptions.USUAL, folder);
     assertThat(files).hasSize(SONG.form().sections().size());
     assertThat(files.get(1).getFileName().toString()).endsWith(" 02 hook.mid");
     for (int place = 0; place < files.size(); place++) {

@@ -46,7 +46,7 @@ class MidiSlidesTest {
 
   private List<String> events(Slides slides) throws Exception {
     Path file = folder.resolve(slides.name() + ".mid");
-    MidiFile.write(Score.of(song()), slides, file);
+    MidiFile.write(Score.of(song()), MidiOptions.USUAL.withSlides(slides), file);
     List<String> out = new ArrayList<>();
     for (Track track : MidiSystem.getSequence(file.toFile()).getTracks()) {
       for (int i = 0; i < track.size(); i++) {

@@ -146,13 +146,33 @@ class CellEditsTest {
             .apply(full);
     ScoredNote loud = notes(full, bell, START, START + 4 * BAR).get(0);
     ScoredNote soft = notes(hint, bell, START, START + 4 * BAR).get(0);
-    assertThat(soft.key()).isEqualTo(loud.key() + 12);
+    assertThat(soft.key()).as("a level moves no octave").isEqualTo(loud.key());
     assertThat(soft.velocity()).isLessThan(loud.velocity() / 2 + 1);
     ScoredPart part = Score.of(hint).part(bell).orElseThrow();
     assertThat(part.motion(Moving.EXPRESSION).at(START, 0)).isNegative();
     assertThat(part.motion(Moving.LOW_PASS).at(START, 14)).isLessThan(12);
     assertThat(notes(hint, KEYS, START, START + 1))
         .hasSize(notes(full, KEYS, START, START + 1).size() - 1);
+  }
+
+  /** What makes a hint thin stands in its cell and goes with the level, unless it was changed. */
+  @Test
+  void aHintsFilterIsAValueThatIsSeenAndChanged() {
+    Song hint = FormEdits.level(HOOK, KEYS, 0, Level.HINT).apply(SONG);
+    CellSound thin = hook(hint).cell(KEYS, 0).sound();
+    assertThat(thin.lowPass()).isEqualTo(2200);
+    assertThat(thin.octave()).isZero();
+    assertThat(thin.thinning().without()).containsExactly(ChordMember.BASS);
+    Song again = FormEdits.level(HOOK, KEYS, 0, Level.FULL).apply(hint);
+    assertThat(hook(again).cell(KEYS, 0).sound()).isEqualTo(CellSound.USUAL);
+    Song open = FormEdits.sound(HOOK, KEYS, 0, 0, "", s -> s.withLowPass(20_000)).apply(hint);
+    assertThat(Score.of(open).part(KEYS).orElseThrow().motion(Moving.LOW_PASS).at(START, 14))
+        .as("a hint that was opened is not filtered")
+        .isEqualTo(14);
+    Song own = FormEdits.sound(HOOK, KEYS, 0, 0, "", s -> s.withLowPass(900)).apply(SONG);
+    assertThat(hook(FormEdits.level(HOOK, KEYS, 0, Level.HINT).apply(own)).cell(KEYS, 0).sound())
+        .as("a sound of its own stays")
+        .isEqualTo(CellSound.USUAL.withLowPass(900));
   }
 
   @Test

@@ -137,9 +137,9 @@ class LineTextTest {
   @CsvSource(
       delimiter = ';',
       value = {
-        "R - - . ~8 - R -; R - - . ~8 - R - . . . . . . . .",
-        "^R:4 5 ,5 b7 >bR; ^R - - - 5 ,5 b7 >bR . . . . . . . .",
-        "(R . 5 .)x4; R . 5 . R . 5 . R . 5 . R . 5 ."
+        "R - - . ~R8 - R -; R - - . ~R8 - R - . . . . . . . .",
+        "^R:4 R5 ,5 b7 >bR; ^R - - - R5 ,5 b7 >bR . . . . . . . .",
+        "(R . R5 .)x4; R . R5 . R . R5 . R . R5 . R . R5 ."
       })
   void aLowLineIsWrittenInDegreesOfTheChords(String typed, String formatted) {
     AttachedText text = new AttachedText(FOUR);
@@ -147,5 +147,37 @@ class LineTextTest {
         text.changed(new Pattern.Attached(1, 28, List.of()), typed).orElseThrow();
     assertThat(text.format(line)).isEqualTo(formatted);
     assertThat(text.changed(line, formatted).orElseThrow()).isEqualTo(line);
+  }
+
+  /** A text of fewer bars than the pattern has fills it by being repeated, cut off at its end. */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "3; 8; 1 . . . . . . . . . . . . . . . | 2 | 3:20",
+        "1; 4; 5",
+        "2; 3; 1 | 5:32",
+        "4; 4; 1 | 2 | 3 | 4"
+      })
+  void aShortTextIsRepeatedThroughThePattern(int bars, int wanted, String typed) {
+    WrittenText text = WrittenText.of(new Pattern.Written(1, List.of()), MINOR, FOUR);
+    Pattern.Written once = text.changed(new Pattern.Written(1, List.of()), typed).orElseThrow();
+    assertThat(once.bars()).isGreaterThanOrEqualTo(bars);
+    Pattern.Written filled =
+        text.changed(new Pattern.Written(wanted, List.of()), typed).orElseThrow();
+    int turn = once.bars() * FOUR.ticksPerBar();
+    int end = wanted * FOUR.ticksPerBar();
+    assertThat(filled.bars()).isEqualTo(wanted);
+    List<Note> expected = new ArrayList<>();
+    for (int from = 0; from < end; from += turn) {
+      for (Note note : once.notes()) {
+        int start = from + note.start();
+        if (start < end) {
+          expected.add(
+              new Note(start, Math.min(note.ticks(), end - start), note.key(), note.velocity()));
+        }
+      }
+    }
+    assertThat(filled.notes()).isEqualTo(expected);
   }
 }

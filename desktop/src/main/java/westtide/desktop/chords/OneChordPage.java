@@ -23,6 +23,7 @@ import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Strum;
 import westtide.theory.Chord;
+import westtide.theory.Interval;
 import westtide.theory.NoteName;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
@@ -299,14 +300,17 @@ final class OneChordPage implements ChordPage {
     String stack = StackDescription.of(scene.voicing(), here);
     StringBuilder out = new StringBuilder(here + " is " + tones + ": " + stack);
     out.append("; ").append(turned(scene)).append(", ");
-    out.append(scene.voicing().spread()).append(" semitones high");
+    out.append(Interval.semitones(scene.voicing().spread())).append(" high");
     int next = scene.chord() + 1;
     if (next < scene.voicings().size()) {
       Chord goal = scene.row().spans().get(next).chord();
       int moved = VoiceLeading.movement(scene.voicing(), scene.voicings().get(next));
       int held = VoiceLeading.commonTones(here, goal);
-      out.append(". To ").append(goal).append(" the voices move ").append(moved);
-      out.append(" semitones, ").append(held).append(held == 1 ? " note stays" : " notes can stay");
+      out.append(". To ")
+          .append(goal)
+          .append(" the voices move ")
+          .append(Interval.semitones(moved));
+      out.append(", ").append(held).append(held == 1 ? " note stays" : " notes can stay");
     }
     return out + ".";
   }

@@ -231,14 +231,15 @@ public final class DeliverRoom implements Room {
     write.accept(folder());
   }
 
-  /** The folder that was typed, else that of the song. */
+  /** The folder that was typed, now or when the song was open before, else that of the song. */
   private Path folder() {
-    return typed.orElseGet(desk.files()::folder);
+    return typed.orElseGet(desk.files()::deliverFolder);
   }
 
   private Optional<TypedLine.Trouble> takeFolder(String text) {
     try {
       typed = Optional.of(text.strip()).filter(t -> !t.isEmpty()).map(Path::of);
+      desk.files().deliverInto(typed);
     } catch (InvalidPathException e) {
       String instead = "type the folder to write into, such as " + desk.files().folder();
       return Optional.of(new TypedLine.Trouble(Math.max(1, e.getIndex() + 1), instead));

@@ -8,6 +8,7 @@ import westtide.rhythm.Roll;
 import westtide.rhythm.When;
 import westtide.song.Brief;
 import westtide.song.drum.DrumLane;
+import westtide.theory.Interval;
 
 /** A hit in words. */
 final class HitDescription {
@@ -76,7 +77,7 @@ final class HitDescription {
     out.add("velocity " + hit.velocity());
     out.add(timing(hit, scene));
     if (hit.pitch() != 0) {
-      out.add((hit.pitch() > 0 ? "+" : "") + hit.pitch() + " semitones");
+      out.add((hit.pitch() > 0 ? "+" : "") + Interval.semitones(hit.pitch()));
     }
     out.add(roll(hit.roll()));
     if (hit.flam() > 0) {

@@ -11,7 +11,7 @@ import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
 import westtide.file.midi.MidiFile;
-import westtide.file.midi.Slides;
+import westtide.file.midi.MidiOptions;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
@@ -54,7 +54,7 @@ public final class SongExports {
         folder,
         score ->
             "Wrote "
-                + MidiFile.writeSections(score, Slides.OVERLAP, folder).size()
+                + MidiFile.writeSections(score, MidiOptions.USUAL, folder).size()
                 + " files to "
                 + folder);
   }

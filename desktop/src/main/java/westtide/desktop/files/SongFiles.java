@@ -68,6 +68,20 @@ public final class SongFiles {
     return open.file().map(file -> file.toAbsolutePath().getParent()).orElse(kept.home());
   }
 
+  /** The folder the open song is delivered into: the one chosen for it, else where it lies. */
+  public Path deliverFolder() {
+    return open.file().flatMap(delivered()::of).orElseGet(this::folder);
+  }
+
+  /** Keeps the folder the open song is delivered into; empty is where it lies. */
+  public void deliverInto(Optional<Path> chosen) {
+    open.file().ifPresent(file -> delivered().keep(file, chosen));
+  }
+
+  private DeliverFolders delivered() {
+    return new DeliverFolders(kept.recent().list().resolveSibling("deliver-folders.txt"));
+  }
+
   /** Opens a song that has no file. */
   public void begin(Song song) {
     settled(() -> open.begin(song));

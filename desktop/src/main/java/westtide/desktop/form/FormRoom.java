@@ -29,6 +29,7 @@ import westtide.song.FormLine;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.edit.LinkedSections;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.SectionEdits;
 import westtide.text.Reading;
@@ -69,6 +70,7 @@ public final class FormRoom implements Room {
   public FormRoom(Desk desk, Path forms) {
     this.desk = desk;
     this.tanks = new TankSheet(new TankActions(desk, this::showPages));
+    desk.open().watchOpening(tanks::forget);
     this.actions = new PartActions(desk, "form-");
     this.alternatives = new AlternativeBar(desk);
     this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
@@ -242,8 +244,18 @@ public final class FormRoom implements Room {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
     Form old = desk.open().song().form();
-    Form typed = draft().form(reading.orElseThrow(), old);
-    desk.apply(FormEdits.replace("Type the form", typed));
+    List<FormLine.Item> items = reading.orElseThrow();
+    Form typed = draft().form(items, old);
+    desk.apply(
+        Edit.together(
+            "Type the form",
+            List.of(
+                FormEdits.replace("", typed),
+                Edit.of("", song -> LinkedSections.repeated(song, items)))));
+    items.stream()
+        .filter(item -> item.repeat() == FormLine.Repeat.AGAIN)
+        .findFirst()
+        .ifPresent(this::offerLink);
     List<String> moved =
         old.sections().stream()
             .flatMap(s -> MovedChanges.told(s, desk.open().song(), s.id()).stream())
@@ -252,6 +264,15 @@ public final class FormRoom implements Room {
       desk.messages().done(String.join(" ", moved));
     }
     return Optional.empty();
+  }
+
+  private void offerLink(FormLine.Item item) {
+    desk.messages()
+        .done(
+            "Each "
+                + item.title()
+                + " is free to change by itself. Write linked behind the x and its number, such as"
+                + " x4 linked, to keep them the same.");
   }
 
   private FormDraft draft() {

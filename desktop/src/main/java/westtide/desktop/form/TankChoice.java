@@ -1,5 +1,6 @@
 package westtide.desktop.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -20,6 +21,14 @@ final class TankChoice {
   private TankMark here = new TankMark(0, 0, 0);
   private TankLayout.Place cursor = new TankLayout.Place(0, 0, 0);
   private Set<TankMark> marks = Set.of();
+
+  /** Another song is opened: what was chosen in the one before is chosen no longer. */
+  void forget() {
+    song = Optional.empty();
+    here = new TankMark(0, 0, 0);
+    cursor = new TankLayout.Place(0, 0, 0);
+    marks = Set.of();
+  }
 
   boolean empty() {
     return song.isEmpty();
@@ -124,11 +133,15 @@ final class TankChoice {
 
   /**
    * Goes on with a song in which a section and a part are selected; what is gone is no longer
-   * marked. True when they are others than before.
+   * marked, nor anything where the form, the parts or the style are others. True when section or
+   * part are others than before.
    */
   boolean follow(Song shown, int section, Part part) {
     TankMark was = here;
     boolean first = song.isEmpty();
+    if (!first && !alike(song(), shown)) {
+      marks = Set.of();
+    }
     song = Optional.of(shown);
     int row = Math.max(0, shown.parts().indexOf(part));
     Cell cell = cell(new TankMark(section, row, was.fromBar(), was.beat()));
@@ -137,6 +150,21 @@ final class TankChoice {
     boolean other = left.size() == 1 && left.stream().noneMatch(TankMark::isTank);
     marks = other || left.contains(here) ? left : Set.of(here);
     return first || section != was.section() || row != was.row();
+  }
+
+  /** Whether marks of one song mean the same in the other. */
+  private static boolean alike(Song one, Song other) {
+    return one.form() == other.form()
+        || one.alternatives().sameForm(other.alternatives())
+            && one.brief().style().equals(other.brief().style())
+            && ids(one).equals(ids(other));
+  }
+
+  private static List<Object> ids(Song song) {
+    List<Object> out = new ArrayList<>();
+    song.form().sections().forEach(section -> out.add(section.id()));
+    song.parts().forEach(part -> out.add(part.id()));
+    return out;
   }
 
   private boolean there(TankMark mark) {

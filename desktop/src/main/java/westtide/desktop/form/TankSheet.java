@@ -57,6 +57,12 @@ final class TankSheet extends Drawing {
     redraw();
   }
 
+  /** Another song is opened: nothing is chosen and all of it is seen. */
+  void forget() {
+    choice.forget();
+    closer = 1;
+  }
+
   /** What is chosen here. */
   TankChoice choice() {
     return choice;

@@ -86,6 +86,7 @@ public final class LineBench implements NoteMarks.Actions {
       Function<NoteMarks.Actions, NoteSheet> sheet,
       Function<LineBench, List<Page<LineScene>>> own) {
     this.desk = desk;
+    desk.open().watchOpening(() -> bars = BARS);
     this.prefix = prefix;
     this.none = none;
     this.roles = List.copyOf(roles);
@@ -328,7 +329,12 @@ public final class LineBench implements NoteMarks.Actions {
     if (shown.isEmpty()) {
       return Optional.empty();
     }
-    return LineWriting.of(shown.get()).orElseThrow().type(typed, desk::apply);
+    LineWriting writing = LineWriting.of(shown.get()).orElseThrow();
+    Optional<TypedLine.Trouble> trouble = writing.type(typed, desk::apply);
+    if (trouble.isEmpty()) {
+      writing.told(typed).ifPresent(desk.messages()::done);
+    }
+    return trouble;
   }
 
   /** The line in front when its notes are written; else it says what to do. */

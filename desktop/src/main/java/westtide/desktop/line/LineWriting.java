@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import westtide.desktop.kit.TypedLine;
+import westtide.follow.ChordDegrees;
+import westtide.follow.KeyFigures;
 import westtide.song.AttachedText;
 import westtide.song.Brief;
 import westtide.song.Note;
@@ -21,25 +23,35 @@ interface LineWriting {
   /** Takes a text in its place, or says what is wrong with it. */
   Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply);
 
+  /** What is to be said of a text that was taken: what was done to it, or could have been meant. */
+  Optional<String> told(String typed);
+
   /** The writing of a line; empty where a rule plays it. */
   static Optional<LineWriting> of(HeardLine line) {
     Pattern pattern = line.part().pattern(line.pattern()).pattern();
     Brief brief = line.song().brief();
     if (pattern instanceof Pattern.Written written) {
       WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
-      return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));
+      return Optional.of(
+          new Of(line, text.format(written), typed -> text.changed(written, typed), text::bars));
     }
     if (pattern instanceof Pattern.Phrase phrase) {
       Pattern.Written written = phrase.written(brief.key(), brief.meter());
       WrittenText text = WrittenText.of(written, brief.key(), brief.meter());
-      return Optional.of(new Of(line, text.format(written), typed -> text.changed(written, typed)));
+      return Optional.of(
+          new Of(line, text.format(written), typed -> text.changed(written, typed), text::bars));
     }
     if (pattern instanceof Pattern.Attached attached) {
       AttachedText text = new AttachedText(brief.meter());
       return Optional.of(
-          new Of(line, text.format(attached), typed -> text.changed(attached, typed)));
+          new Of(line, text.format(attached), typed -> text.changed(attached, typed), text::bars));
     }
     return Optional.empty();
+  }
+
+  /** Tells how many bars a text fills. */
+  interface Measurer {
+    Reading<Integer> bars(String typed);
   }
 
   /** Reads a text. */
@@ -48,7 +60,8 @@ interface LineWriting {
   }
 
   /** A text with what reads it. */
-  record Of(HeardLine line, String format, Reader reader) implements LineWriting {
+  record Of(HeardLine line, String format, Reader reader, Measurer measurer)
+      implements LineWriting {
     @Override
     public Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply) {
       Reading<? extends Pattern> reading = reader.read(typed);
@@ -64,6 +77,29 @@ interface LineWriting {
               ? edits.put(name, line.notes(), inside((Pattern.Written) typedLine))
               : edits.replace(name, typedLine));
       return Optional.empty();
+    }
+
+    @Override
+    public Optional<String> told(String typed) {
+      int typedBars = measurer.bars(typed).orElseThrow();
+      if (typedBars < line.bars()) {
+        return Optional.of(
+            "The pattern has "
+                + line.bars()
+                + " bars: the "
+                + (typedBars == 1 ? "bar" : typedBars + " bars")
+                + " you typed "
+                + (typedBars == 1 ? "is" : "are")
+                + " repeated to fill them. A shorter pattern is set in pattern … → bars.");
+      }
+      return reader.read(typed).orElseThrow() instanceof Pattern.Attached attached
+          ? figures(attached).told(attached.notes())
+          : Optional.empty();
+    }
+
+    private KeyFigures figures(Pattern.Attached attached) {
+      return new KeyFigures(
+          new ChordDegrees(line.harmony(), line.song().brief().key(), attached.lowest()));
     }
 
     /** A phrase keeps its length. */

@@ -23,6 +23,7 @@ import westtide.song.Pattern;
 import westtide.song.Seed;
 import westtide.song.edit.LineEdits;
 import westtide.style.PartHabit;
+import westtide.theory.Interval;
 
 /**
  * Another version of the line in front: a variation that says what it did, or one of three takes
@@ -211,8 +212,8 @@ final class VaryPage implements Page<LineScene> {
         + " notes in "
         + take.bars()
         + " bars, over "
-        + (high - low)
-        + " semitones; "
+        + Interval.semitones(high - low)
+        + "; "
         + starts
         + " start where a note of the line starts now.";
   }

@@ -23,6 +23,7 @@ public final class Comparison {
   private final Background background;
   private Optional<Song> other = Optional.empty();
   private String name = "";
+  private int session;
 
   /** Nothing is compared yet. */
   public Comparison(OpenSong open, PlayDesk play, Messages messages, Background background) {
@@ -36,6 +37,7 @@ public final class Comparison {
   public void with(String called, Song version) {
     Song now = open.song();
     Optional<Listening> known = open.view().flatMap(SongView::heard);
+    int asked = session;
     messages.done("Measuring both versions, so that neither is louder …");
     background.runLong(
         () ->
@@ -43,7 +45,8 @@ public final class Comparison {
                 .or(() -> Listening.of(Score.of(now), Mixdown.Watch.NOBODY))
                 .flatMap(
                     heard -> MatchedVersion.of(version, heard.integrated(), Mixdown.Watch.NOBODY)),
-        matched -> matched.ifPresent(found -> ready(called, found)));
+        matched ->
+            matched.filter(found -> asked == session).ifPresent(found -> ready(called, found)));
   }
 
   private void ready(String called, MatchedVersion matched) {
@@ -75,8 +78,9 @@ public final class Comparison {
     messages.done(toOther ? "You hear “" + name + "”." : "You hear the song as it is now.");
   }
 
-  /** Another song was opened. */
+  /** Another song was opened: what is still being measured belongs to the one before. */
   public void forget() {
+    session++;
     other = Optional.empty();
   }
 }

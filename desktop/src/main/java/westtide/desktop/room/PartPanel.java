@@ -190,6 +190,10 @@ public final class PartPanel extends VBox {
     pitched.setVisible(!drums);
     pitched.setManaged(!drums);
     roles.show(PITCHED, part.role());
+    for (NumberField tuning : List.of(semitones, cents)) {
+      tuning.setVisible(part.role() != Role.MARKS);
+      tuning.setManaged(tuning.isVisible());
+    }
     semitones.show(String.valueOf(part.transposition().semitones()));
     cents.show(String.valueOf(part.transposition().cents()));
     Optional<FollowRule.Doubling> rule = rule();
