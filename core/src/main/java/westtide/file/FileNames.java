@@ -42,7 +42,7 @@ public final class FileNames {
 
   /** For example {@code "Lamp Room 146 F#m Drums Clap 2.mid"}. */
   public static String midi(Song song, Part part, LaneId lane) {
-    return stem(song) + " " + safe(song, part) + " " + lane + ".mid";
+    return stem(song) + " " + safe(song, part) + " " + part.name(lane) + ".mid";
   }
 
   /** For example {@code "Lamp Room 146 F#m 03 verse.mid"}: numbered, so that they sort. */

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import westtide.rhythm.Position;
 import westtide.score.Score;
+import westtide.song.HeardPlace;
 import westtide.song.PlayedBars;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
@@ -123,7 +123,6 @@ final class ChordSoundings {
   }
 
   private String where(Progression row, PlacedChord chord) {
-    Position at = Position.of(chord.start(), song.brief().meter());
-    return row.name() + ", bar " + at.bar() + "." + at.beat();
+    return row.name() + ", " + new HeardPlace(song).of(row, chord.start());
   }
 }

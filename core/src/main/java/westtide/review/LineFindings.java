@@ -15,6 +15,7 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.HeardPlace;
 import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
@@ -358,8 +359,8 @@ final class LineFindings {
       UnaryOperator<Note> change) {
     String id = id(kind, line, passage, index);
     if (found.add(id)) {
-      Position at = Position.of(note.start(), score.song().brief().meter());
-      String where = line.part().name() + " " + passage.name() + ", " + at + " of the pattern";
+      String at = new HeardPlace(score.song()).of(line.part().id(), passage.name(), note.start());
+      String where = line.part().name() + " " + passage.name() + ", " + at;
       add(id, title, where, why, label, put(line, passage, "Change a note", note, change));
     }
   }

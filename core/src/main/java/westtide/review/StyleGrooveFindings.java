@@ -122,8 +122,8 @@ final class StyleGrooveFindings {
     return new Finding(
         "drums.missing." + view.id() + "." + id.code() + "." + tick / Ticks.PER_STEP,
         Weight.NOTE,
-        "No " + id.toString().toLowerCase() + " on " + Position.of(tick, meter),
-        view.where(),
+        "No " + id.toString().toLowerCase() + " on " + Position.of(tick, meter) + " of the groove",
+        view.where(tick),
         "Every " + style.name() + " groove of the book has one there: " + why(id),
         placed(id, tick).map(lane -> new Fix("place it", edits.with("Place " + id, lane))));
   }

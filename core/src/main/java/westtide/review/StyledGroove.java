@@ -2,7 +2,7 @@ package westtide.review;
 
 import java.util.List;
 import westtide.rhythm.Meter;
-import westtide.rhythm.Position;
+import westtide.song.HeardPlace;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
@@ -35,9 +35,9 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
         / (double) groove.bars();
   }
 
-  /** Its name, and a place in it. */
+  /** Its name, and where a place in it is heard first. */
   String where(int tick) {
-    return where() + ", " + Position.of(tick, meter());
+    return where() + ", " + new HeardPlace(song).of(edits.part(), edits.pattern(), tick);
   }
 
   /** What findings of it are known by. */

@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import westtide.rhythm.Position;
+import westtide.song.HeardPlace;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.PlacedChord;
@@ -190,7 +190,6 @@ final class VoicingFindings {
   }
 
   private String where(Progression row, PlacedChord chord) {
-    Position at = Position.of(chord.start(), song.brief().meter());
-    return row.name() + ", bar " + at.bar() + "." + at.beat();
+    return row.name() + ", " + new HeardPlace(song).of(row, chord.start());
   }
 }

@@ -29,15 +29,15 @@ public record AttachedText(Meter meter) {
 
   /**
    * What a line becomes when its text is changed to that; a problem names its column. A text of
-   * fewer bars is repeated until it fills those of the line.
+   * fewer bars that does not fit a whole number of times is repeated until it fills those of the
+   * line.
    */
   public Reading<Pattern.Attached> changed(Pattern.Attached before, String typed) {
     Reading<TypedLine<ChordDegree>> reading = text().read(typed);
     if (reading instanceof Reading.Problem<TypedLine<ChordDegree>> problem) {
       return Reading.problem(problem.column(), problem.message());
     }
-    TypedLine<ChordDegree> line =
-        reading.orElseThrow().repeatedTo(before.bars(), meter.ticksPerBar());
+    TypedLine<ChordDegree> line = reading.orElseThrow().filling(before.bars(), meter.ticksPerBar());
     List<ChordNote> notes =
         text().changed(notes(before), line).stream().map(AttachedText::note).toList();
     return new Reading.Understood<>(new Pattern.Attached(line.bars(), before.lowest(), notes));

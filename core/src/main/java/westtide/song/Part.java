@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -149,6 +150,25 @@ public record Part(
   public Part withMix(Mix other) {
     return new Part(
         id, name, role, program, patch, other, transposition, lanes, borrowed, patterns);
+  }
+
+  /**
+   * What people call a lane of drums: percussion that is heard with an instrument of its own by
+   * that instrument, such as "Zap", any other by its drum.
+   */
+  public String name(LaneId lane) {
+    String instrument = sound(lane).instrument();
+    if (lane.voice() != DrumVoice.PERCUSSION || instrument.isEmpty()) {
+      return lane.toString();
+    }
+    long before =
+        lanes.entrySet().stream()
+            .filter(other -> other.getKey().voice() == lane.voice())
+            .filter(other -> other.getKey().number() < lane.number())
+            .filter(other -> other.getValue().instrument().equals(instrument))
+            .count();
+    String name = instrument.substring(0, 1).toUpperCase(Locale.ROOT) + instrument.substring(1);
+    return before == 0 ? name : name + " " + (before + 1);
   }
 
   /** How a lane of drums sounds. */

@@ -35,7 +35,8 @@ public record WrittenText(DegreeText degrees, Meter meter) {
 
   /**
    * What a line becomes when its text is changed to that; a problem names its column. A text of
-   * fewer bars is repeated until it fills those of the line.
+   * fewer bars that does not fit a whole number of times is repeated until it fills those of the
+   * line.
    */
   public Reading<Pattern.Written> changed(Pattern.Written before, String typed) {
     Reading<TypedLine<Integer>> reading = text().read(typed);
@@ -43,7 +44,7 @@ public record WrittenText(DegreeText degrees, Meter meter) {
       return Reading.problem(problem.column(), problem.message());
     }
     TypedLine<Integer> line =
-        named(reading.orElseThrow()).repeatedTo(before.bars(), meter.ticksPerBar());
+        named(reading.orElseThrow()).filling(before.bars(), meter.ticksPerBar());
     List<LineNote<Integer>> notes = text().changed(notes(before), line);
     for (LineNote<Integer> note : notes) {
       int key = key(note);

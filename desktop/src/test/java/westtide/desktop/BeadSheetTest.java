@@ -63,7 +63,7 @@ class BeadSheetTest extends TrapSongTest {
     push(KeyCode.PERIOD);
     settle();
     assertThat(lane(DrumVoice.SNARE).at(1)).contains(new Hit(1, 64, 5, 3));
-    assertHas(words("#hit-summary"), "Snare · 1.1.2", "velocity 64", "+5 ticks", "roll of 3");
+    assertHas(words("#hit-summary"), "Snare · 9.1.2", "velocity 64", "+5 ticks", "roll of 3");
     push(KeyCode.MINUS);
     push(KeyCode.COMMA);
     settle();

@@ -170,10 +170,10 @@ public record LaneNotes(Map<Lane, Integer> byLane) {
   }
 
   /** The lanes of a part with their notes, such as {@code "Kick = 36, Kick 2 = 35"}. */
-  public String list(PartId part) {
+  public String list(Part part) {
     return byLane.entrySet().stream()
-        .filter(entry -> entry.getKey().part().equals(part))
-        .map(entry -> entry.getKey().lane() + " = " + entry.getValue())
+        .filter(entry -> entry.getKey().part().equals(part.id()))
+        .map(entry -> part.name(entry.getKey().lane()) + " = " + entry.getValue())
         .collect(Collectors.joining(", "));
   }
 }

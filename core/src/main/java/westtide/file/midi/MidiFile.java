@@ -243,7 +243,7 @@ public final class MidiFile {
       track.add(meta(PORT, 0, place.port()));
     }
     if (drums) {
-      track.add(new MidiEvent(text(TEXT, plan.notes().list(part.part().id())), 0));
+      track.add(new MidiEvent(text(TEXT, plan.notes().list(part.part())), 0));
     }
     int program = drums ? 0 : part.part().program();
     track.add(new MidiEvent(new ShortMessage(ShortMessage.PROGRAM_CHANGE, channel, program, 0), 0));

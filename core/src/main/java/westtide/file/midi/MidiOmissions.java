@@ -52,7 +52,9 @@ final class MidiOmissions {
     List<String> lanes =
         lanes(part).stream()
             .filter(lane -> part.part().sound(lane).cents() != 0)
-            .map(lane -> lane + " by " + part.part().sound(lane).cents() + " cents")
+            .map(
+                lane ->
+                    part.part().name(lane) + " by " + part.part().sound(lane).cents() + " cents")
             .toList();
     if (hits == 0 && lanes.isEmpty()) {
       return Optional.empty();
@@ -70,7 +72,7 @@ final class MidiOmissions {
     List<String> lanes =
         lanes(part).stream()
             .filter(lane -> moved(part.part().sound(lane)))
-            .map(LaneId::toString)
+            .map(part.part()::name)
             .toList();
     return lanes.isEmpty()
         ? Optional.empty()

@@ -122,7 +122,7 @@ public record MidiPlan(
             (lane, note) -> {
               int wanted = part.sound(lane.lane()).note();
               if (lane.part().equals(part.id()) && wanted != note) {
-                moved.add(lane.lane() + " as " + note + " instead of " + wanted);
+                moved.add(part.name(lane.lane()) + " as " + note + " instead of " + wanted);
               }
             });
     return moved.isEmpty()

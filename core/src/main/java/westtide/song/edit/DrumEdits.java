@@ -113,6 +113,66 @@ public record DrumEdits(PartId part, String pattern) {
     return whole(name, id, lane -> lane.withFeel(ofThisPart(lane.feel(), change)));
   }
 
+  /**
+   * Changes a whole lane in every groove of the part that has it, each from what it is there;
+   * grooves that follow another go on following it.
+   */
+  public Edit everywhere(String name, LaneId id, UnaryOperator<DrumLane> change) {
+    return Edit.of(
+        name + " in all grooves",
+        song -> {
+          Part before = song.part(part).orElseThrow();
+          Song out = song;
+          for (NamedPattern named : parentsFirst(before)) {
+            Pattern.Drums groove = before.groove(named.name(), song.brief().meter()).orElseThrow();
+            Pattern.Drums next =
+                groove.each(lane -> lane.id().equals(id) ? change.apply(lane) : lane);
+            out = new GrooveEdits(part, named.name()).replace("", next).apply(out);
+          }
+          return out;
+        });
+  }
+
+  /** As {@link #feel}, in every groove of the part that has the lane. */
+  public Edit feelEverywhere(String name, LaneId id, UnaryOperator<LaneFeel> change) {
+    return everywhere(name, id, lane -> lane.withFeel(ofThisPart(lane.feel(), change)));
+  }
+
+  private static List<NamedPattern> parentsFirst(Part of) {
+    List<NamedPattern> grooves =
+        new ArrayList<>(
+            of.patterns().stream()
+                .filter(
+                    named ->
+                        named.pattern() instanceof Pattern.Drums
+                            || named.pattern() instanceof Pattern.Varied)
+                .toList());
+    grooves.sort(Comparator.comparingInt(named -> ancestors(of, named)));
+    return grooves;
+  }
+
+  private static int ancestors(Part of, NamedPattern named) {
+    int count = 0;
+    NamedPattern at = named;
+    while (at.pattern() instanceof Pattern.Varied varied && count < MOST_PARENTS) {
+      at = of.pattern(varied.parent());
+      count++;
+    }
+    return count;
+  }
+
+  /** Puts a lane as it is here into another groove of the part, in place of the one it has. */
+  public Edit copyToGroove(LaneId id, String groove) {
+    return Edit.of(
+        "Copy " + id + " to groove " + groove,
+        song ->
+            song.part(part)
+                .flatMap(p -> p.groove(pattern, song.brief().meter()))
+                .flatMap(from -> from.find(id))
+                .map(lane -> new DrumEdits(part, groove).with("", lane).apply(song))
+                .orElse(song));
+  }
+
   private LaneFeel ofThisPart(LaneFeel before, UnaryOperator<LaneFeel> change) {
     LaneFeel after = change.apply(before);
     return after.differs() && !before.differs() ? after.withSeed(part.seed()) : after;

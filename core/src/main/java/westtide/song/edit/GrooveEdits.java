@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
+import westtide.rhythm.StepLane;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -61,6 +62,19 @@ public record GrooveEdits(PartId part, String pattern) {
   /** Edits of it as one of the patterns of its part. */
   public PatternEdits asPattern() {
     return new PatternEdits(part, pattern);
+  }
+
+  /** Adds a groove with the lanes of this one and nothing in them, which follows none. */
+  public Edit blank(String name) {
+    return inPart(
+        "Add empty groove " + name,
+        (p, meter) ->
+            p.groove(pattern, meter)
+                .map(
+                    groove ->
+                        groove.each(lane -> lane.withLane(StepLane.empty(lane.lane().length()))))
+                .map(empty -> p.with(new NamedPattern(name, empty)))
+                .orElse(p));
   }
 
   /** Adds a groove that follows this one except where it differs. */

@@ -62,9 +62,13 @@ public record TypedLine<P>(int stepTicks, int bars, List<TypedNote<P>> notes) {
             .toList());
   }
 
-  /** The line again and again until it fills so many bars, cut off there; longer ones stay. */
-  public TypedLine<P> repeatedTo(int wanted, int barTicks) {
-    if (bars >= wanted) {
+  /**
+   * The line as a pattern of so many bars plays it: again and again until it fills them, cut off
+   * there. One that fits a whole number of times stays as short as it is, since it repeats anyhow;
+   * longer ones stay.
+   */
+  public TypedLine<P> filling(int wanted, int barTicks) {
+    if (bars >= wanted || wanted % bars == 0) {
       return this;
     }
     int steps = bars * barTicks / stepTicks;

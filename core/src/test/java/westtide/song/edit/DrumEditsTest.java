@@ -69,6 +69,69 @@ class DrumEditsTest {
     assertThatThrownBy(() -> A.groove().bars(17).apply(song)).hasMessageContaining("1 to 16 bars");
   }
 
+  /** An offset in all grooves reaches followers and those that stand alone, and nothing else. */
+  @Test
+  void aLaneIsPlayedOtherwiseInEveryGroove() {
+    Song song = A.groove().blank("C").apply(A.nudge(HAT, 0, 7).apply(grown()));
+    Song alone = B.whole("", HAT, lane -> lane.withGrid(StepGrid.THIRTY_SECONDS)).apply(song);
+    for (Song before : List.of(song, alone)) {
+      Song late = A.feelEverywhere("", HAT, feel -> feel.withNudge(20)).apply(before);
+      for (var named : drums(before).patterns()) {
+        Pattern.Drums was = groove(before, named.name());
+        assertThat(groove(late, named.name()))
+            .as(named.name())
+            .isEqualTo(
+                was.each(
+                    lane ->
+                        lane.id().equals(HAT)
+                            ? lane.withFeel(groove(late, "A").find(HAT).orElseThrow().feel())
+                            : lane));
+        assertThat(groove(late, named.name()).find(HAT).stream())
+            .allMatch(lane -> lane.feel().nudge() == 20);
+      }
+      assertThat(drums(late).pattern("B").pattern()).isInstanceOf(Pattern.Varied.class);
+    }
+  }
+
+  /** What is not set but changed is changed once, whether a groove follows another or not. */
+  @Test
+  void aChangeInEveryGrooveIsMadeOnceInEach() {
+    Song song = grown();
+    long seed = groove(song, "A").find(HAT).orElseThrow().feel().seed();
+    Song anew =
+        A.everywhere("", HAT, l -> l.withFeel(l.feel().withSeed(l.feel().seed() + 1))).apply(song);
+    assertThat(groove(anew, "B").find(HAT).orElseThrow().feel().seed()).isEqualTo(seed + 1);
+  }
+
+  @Test
+  void aLaneIsCopiedToAnotherGrooveAndAnEmptyOneIsAdded() {
+    Song song = A.groove().blank("C").apply(begun());
+    assertThat(groove(song, "C").lanes()).isNotEmpty().allMatch(l -> l.lane().hits().isEmpty());
+    assertThat(groove(song, "C").lanes())
+        .extracting(DrumLane::id)
+        .isEqualTo(groove(song, "A").lanes().stream().map(DrumLane::id).toList());
+    Song copied = A.copyToGroove(KICK, "C").apply(song);
+    assertThat(groove(copied, "C").find(KICK)).isEqualTo(groove(song, "A").find(KICK));
+    assertThat(groove(copied, "C").find(HAT)).isEqualTo(groove(song, "C").find(HAT));
+    assertThat(drums(song).pattern("C").pattern()).isInstanceOf(Pattern.Drums.class);
+  }
+
+  /** Percussion that sounds as something of its own is called that. */
+  @Test
+  void percussionIsCalledByItsSound() {
+    LaneId first = new LaneId(DrumVoice.PERCUSSION, 2);
+    LaneId second = new LaneId(DrumVoice.PERCUSSION, 3);
+    Song song = begun();
+    for (LaneId lane : List.of(first, second)) {
+      song = A.addLane(lane).apply(song);
+      song = A.sound("", lane, s -> s.withInstrument("zap")).apply(song);
+    }
+    assertThat(drums(song).name(first)).isEqualTo("Zap");
+    assertThat(drums(song).name(second)).isEqualTo("Zap 2");
+    assertThat(drums(song).name(DrumVoice.PERCUSSION.lane())).isEqualTo("Percussion");
+    assertThat(drums(song).name(KICK)).isEqualTo("Kick");
+  }
+
   /** Sections and followers call a groove by its new name, so that nothing sounds otherwise. */
   @Test
   void aRenamedGrooveSoundsAsBefore() {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -149,13 +150,27 @@ class LineTextTest {
     assertThat(text.changed(line, formatted).orElseThrow()).isEqualTo(line);
   }
 
-  /** A text of fewer bars than the pattern has fills it by being repeated, cut off at its end. */
+  /** One that fits evenly repeats by itself. */
+  @Test
+  void aTextThatFitsEvenlyStaysShort() {
+    AttachedText text = new AttachedText(FOUR);
+    assertThat(text.changed(new Pattern.Attached(16, 28, List.of()), "R | R5").orElseThrow().bars())
+        .isEqualTo(2);
+    assertThat(text.changed(new Pattern.Attached(8, 28, List.of()), "R | R5 | R").orElseThrow())
+        .satisfies(line -> assertThat(line.bars()).isEqualTo(8))
+        .satisfies(line -> assertThat(line.notes()).hasSize(8));
+  }
+
+  /**
+   * A text that does not fit into its pattern evenly fills it by being repeated, cut off at the
+   * end.
+   */
   @ParameterizedTest
   @CsvSource(
       delimiter = ';',
       value = {
         "3; 8; 1 . . . . . . . . . . . . . . . | 2 | 3:20",
-        "1; 4; 5",
+        "5; 16; 5:80",
         "2; 3; 1 | 5:32",
         "4; 4; 1 | 2 | 3 | 4"
       })

@@ -16,6 +16,7 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
@@ -24,9 +25,12 @@ import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
 import westtide.file.FileNames;
 import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
+import westtide.file.midi.Ports;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
+import westtide.song.Role;
 
 /**
  * MIDI of the whole song and of each part, with the names they get and the command line that does
@@ -36,6 +40,8 @@ public final class DeliverRoom implements Room {
   private final Desk desk;
   private static final double BETWEEN = 10;
   private static final int ACROSS = 3;
+  private static final String SHARED = "drum parts share channel 10";
+  private static final String OWN_PORTS = "a port for each drum part";
 
   private final VBox sheet = new VBox();
   private final TypedLine folder =
@@ -46,6 +52,10 @@ public final class DeliverRoom implements Room {
   private final SoundBox sound;
   private final GridPane parts = new GridPane();
   private final Label summary = Controls.wrapped("");
+  private final Chooser<String> ports =
+      new Chooser<>(
+          "deliver-ports", "MIDI ports of drum parts", List.of(SHARED, OWN_PORTS), this::takePorts);
+  private MidiOptions options = MidiOptions.USUAL;
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
@@ -85,7 +95,10 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
-    summary.setText(String.join(" ", MidiPlan.of(view.score().parts()).notices()));
+    summary.setText(String.join(" ", MidiPlan.of(view.score().parts(), options.ports()).notices()));
+    ports.display(options.ports() == Ports.ONE ? SHARED : OWN_PORTS);
+    ports.setVisible(view.score().parts(Role.DRUMS).size() > 1);
+    ports.setManaged(ports.isVisible());
     summary.setVisible(!summary.getText().isEmpty());
     summary.setManaged(summary.isVisible());
     sound.show(FileNames.wav(view.song()));
@@ -95,7 +108,7 @@ public final class DeliverRoom implements Room {
 
   /** Writes the whole song. */
   public void writeWhole() {
-    into(desk.exports()::exportMidi);
+    into(folder -> desk.exports().exportMidi(folder, options));
   }
 
   /** Writes one file a part. */
@@ -105,7 +118,7 @@ public final class DeliverRoom implements Room {
 
   /** Writes one file a section. */
   public void writeSections() {
-    into(desk.exports()::exportSections);
+    into(folder -> desk.exports().exportSections(folder, options));
   }
 
   /** Writes one file a lane of every drum part. */
@@ -173,7 +186,11 @@ public final class DeliverRoom implements Room {
                     "Each section by itself, its transitions and curves included"),
                 Controls.explained(
                     Controls.action("write-lanes", "one file a drum lane", this::writeLanes),
-                    "Each lane of each drum part by itself, on the note chosen for it")),
+                    "Each lane of each drum part by itself, on the note chosen for it"),
+                Controls.explained(
+                    ports,
+                    "On one channel velocities carry the levels of the drum parts; on a port of"
+                        + " its own each has its level, its side and what moves of it")),
             whole,
             facts,
             summary,
@@ -212,12 +229,18 @@ public final class DeliverRoom implements Room {
             + ShellWord.of(song)
             + " --midi "
             + ShellWord.of(target)
+            + (options.ports() == Ports.ONE ? "" : " --ports")
             + " --parts "
             + ShellWord.of(folder().toString())
             + " --wav "
             + ShellWord.of(folder() + "/" + FileNames.wav(view.song()))
             + " --stems "
             + ShellWord.of(folder().toString()));
+  }
+
+  private void takePorts(String chosen) {
+    options = options.withPorts(chosen.equals(OWN_PORTS) ? Ports.EACH_DRUM_PART : Ports.ONE);
+    desk.open().view().ifPresent(this::show);
   }
 
   private void copyCommand() {

@@ -134,7 +134,7 @@ final class BeadSheet extends Drawing {
       line(x, BeadScale.TOP - 6, x, scale.bottom(), "rule", bar ? "bar" : beat ? "beat" : "faint");
       boolean room = scale.time().length(meter.ticksPerBeat()) > 28;
       if ((room ? beat : bar) && tick < scale.time().high()) {
-        Position at = Position.of(tick, meter);
+        Position at = scene.position(tick);
         text(x + 3, BeadScale.TOP - 9, at.bar() + "." + at.beat(), "soft");
       }
     }
@@ -144,21 +144,39 @@ final class BeadSheet extends Drawing {
     DrumLane lane = scene.groove().lanes().get(index);
     double y = scale.y(index);
     boolean roomy = scale.tall(index) >= 36;
-    String words = lane.id() + (roomy ? "" : soundMark(lane.id()));
+    String words = scene.part().name(lane.id()) + (roomy ? "" : soundMark(lane.id()));
     fit(text(8, y + (roomy ? 2 : 4), words, index == scene.lane() ? "bold" : "plain"), 104);
     if (roomy) {
       fit(text(8, y + 16, LaneSummary.facts(lane, scene) + soundMark(lane.id()), "soft"), 104);
     }
     line(LEFT, y, getWidth() - RIGHT, y, "rule", "lane");
-    Set<Integer> silent = choked(index);
-    for (PlacedHit laid : scene.groove().laid(lane, scene.meter())) {
-      if (inView(scale, laid.tick())) {
-        drawHit(index, laid, silent.contains(laid.tick()), scale);
+    if (scene.borrows(lane)) {
+      drawBorrowed(index, lane, scale);
+    } else {
+      Set<Integer> silent = choked(index);
+      for (PlacedHit laid : scene.groove().laid(lane, scene.meter())) {
+        if (inView(scale, laid.tick())) {
+          drawHit(index, laid, silent.contains(laid.tick()), scale);
+        }
       }
     }
     drawKnots(lane, scale, y);
     drawSwing(lane, scale, y);
     drawMissing(lane, scale, y);
+  }
+
+  /** The strokes of a lane that plays the rhythm of another part: they are not changed here. */
+  private void drawBorrowed(int index, DrumLane lane, BeadScale scale) {
+    for (Hit hit : scene.heard(lane).hits()) {
+      long tick = (long) hit.step() * lane.grid().ticks();
+      if (inView(scale, tick)) {
+        double x = scale.time().at(lane.swing(scene.swing()).at(tick));
+        Circle bead = dot(x, scale.y(index), scale.radius(index, hit.velocity()), "bead", "some");
+        String id = "borrowed-" + lane.id().slug() + "-" + (hit.step() + 1);
+        named(bead, id, lane.id() + " at " + scene.position(tick) + ", in a borrowed rhythm");
+        sounds(bead, tick, tick + 120);
+      }
+    }
   }
 
   private String soundMark(LaneId id) {
@@ -313,9 +331,9 @@ final class BeadSheet extends Drawing {
           "soft");
     }
     String words =
-        lane.id()
+        scene.part().name(lane.id())
             + " at "
-            + Position.of(laid.tick(), scene.meter())
+            + scene.position(laid.tick())
             + ", velocity "
             + hit.velocity()
             + (some ? ", " + HitDescription.when(hit.when()) : "");

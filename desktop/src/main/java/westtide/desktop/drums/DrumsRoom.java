@@ -202,10 +202,11 @@ public final class DrumsRoom implements Room {
     use.show(scene);
     beads.show(scene);
     more.offer(NewLane.of(scene.groove()));
-    laneName.setText(scene.chosen().id().toString());
+    laneName.setText(scene.part().name(scene.chosen().id()));
     laneLine.show(
         LaneText.format(
-            scene.chosen().lane(), scene.meter().ticksPerBar() / scene.chosen().grid().ticks()),
+            scene.heard(scene.chosen()),
+            scene.meter().ticksPerBar() / scene.chosen().grid().ticks()),
         List.of(groove, scene.chosen().id()));
     summary.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
     why.setText(why(scene));
@@ -295,6 +296,11 @@ public final class DrumsRoom implements Room {
 
   private Optional<TypedLine.Trouble> takeLane(String text) {
     GrooveScene scene = choice.scene();
+    if (scene.borrows(scene.chosen())) {
+      return Optional.of(
+          new TypedLine.Trouble(
+              1, "it plays the rhythm of another part; give it its own on its lane page first"));
+    }
     int bar = scene.meter().ticksPerBar() / scene.chosen().grid().ticks();
     Reading<StepLane> reading = LaneText.read(text, bar);
     if (reading instanceof Reading.Problem<StepLane> problem) {

@@ -18,7 +18,6 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
-import westtide.rhythm.Position;
 import westtide.song.GrooveChange;
 import westtide.song.NamedPattern;
 import westtide.song.Pattern;
@@ -184,7 +183,7 @@ final class EightPage implements Page<GrooveScene> {
       int grid = scene.groove().find(step.lane()).map(DrumLane::grid).orElseThrow().ticks();
       return step.lane()
           + (step.hit().isEmpty() ? " out at " : " at ")
-          + Position.of(step.step() * grid, scene.meter());
+          + scene.position(step.step() * grid);
     }
     if (change instanceof GrooveChange.WholeLane whole) {
       return "the " + whole.lane().id() + " lane";

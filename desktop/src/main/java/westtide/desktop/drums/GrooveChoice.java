@@ -59,7 +59,13 @@ final class GrooveChoice {
   Optional<GrooveScene> find() {
     return desk.open()
         .view()
-        .flatMap(view -> part().map(p -> GrooveScene.of(view, p, groove(), lane, column)));
+        .flatMap(
+            view ->
+                part()
+                    .map(
+                        p ->
+                            GrooveScene.of(
+                                view, p, groove(), desk.open().section(), lane, column)));
   }
 
   GrooveScene scene() {

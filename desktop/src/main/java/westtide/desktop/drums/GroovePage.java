@@ -129,6 +129,9 @@ final class GroovePage implements Page<GrooveScene> {
         amount,
         Controls.action("feel-import", "feel of a MIDI file", this::readFeel),
         Controls.action("groove-copy", "copy it", this::copy),
+        Controls.explained(
+            Controls.action("groove-empty", "new, empty", this::blank),
+            "Another groove with the lanes of this one and nothing in them"),
         Controls.action("groove-drop", "delete groove", this::drop),
         Controls.action("groove-import", "read from MIDI", this::read),
         Controls.action("groove-export", "write as MIDI", this::write));
@@ -252,6 +255,14 @@ final class GroovePage implements Page<GrooveScene> {
     choice.apply(choice.edits().groove().asPattern().copyAs(added));
     choice.chooseGroove(added);
     tell("Groove " + added + " added; choose it for a section in the form.");
+  }
+
+  /** Adds a groove without hits. */
+  void blank() {
+    String added = freeName();
+    choice.apply(choice.edits().groove().blank(added));
+    choice.chooseGroove(added);
+    tell("Groove " + added + " is empty; write its lanes, then use it in a section.");
   }
 
   private String freeName() {

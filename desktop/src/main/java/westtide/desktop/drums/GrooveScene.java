@@ -1,10 +1,17 @@
 package westtide.desktop.drums;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import westtide.desktop.open.SongView;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
+import westtide.rhythm.Position;
+import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
+import westtide.score.Passage;
+import westtide.score.ScoredNote;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -20,6 +27,7 @@ import westtide.song.drum.LaneSound;
  * @param pattern the groove as the part has it
  * @param groove the groove, worked out where it follows another
  * @param parent what it follows, laid out over its bars; empty when it stands alone
+ * @param section the place of the chosen section in the form
  * @param lane the chosen lane, by its place
  * @param column the chosen step, counted in steps of that lane from the start of the groove
  */
@@ -29,10 +37,11 @@ record GrooveScene(
     NamedPattern pattern,
     Pattern.Drums groove,
     Optional<Pattern.Drums> parent,
+    int section,
     int lane,
     int column) {
   /** A groove of a drum part. */
-  static GrooveScene of(SongView view, Part part, String name, int lane, int column) {
+  static GrooveScene of(SongView view, Part part, String name, int section, int lane, int column) {
     Meter meter = view.song().brief().meter();
     NamedPattern pattern = part.pattern(name);
     Pattern.Drums groove = part.groove(pattern.name(), meter).orElseThrow();
@@ -43,7 +52,7 @@ record GrooveScene(
     int row = Math.max(0, Math.min(groove.lanes().size() - 1, lane));
     int last = groove.ticks(meter) / groove.lanes().get(row).grid().ticks() - 1;
     int at = Math.max(0, Math.min(last, column));
-    return new GrooveScene(view, part, pattern, groove, parent, row, at);
+    return new GrooveScene(view, part, pattern, groove, parent, section, row, at);
   }
 
   Song song() {
@@ -56,6 +65,64 @@ record GrooveScene(
 
   Swing swing() {
     return song().brief().swing();
+  }
+
+  /**
+   * Where a tick of the groove is heard, in bars of the song: in the chosen section, else where it
+   * comes first; its place in the groove where it is nowhere heard.
+   */
+  Position position(long tick) {
+    return passage()
+        .map(
+            heard -> {
+              int length = ticks();
+              int from = (heard.from() + length - 1) / length * length;
+              int start = heard.sectionStart() + (from < heard.to() ? from : 0);
+              return song().barLines().position((int) (start + tick));
+            })
+        .orElseGet(() -> Position.of(tick, meter()));
+  }
+
+  /** Where the groove is played, in the chosen section or else first; empty where nowhere. */
+  Optional<Passage> passage() {
+    List<Passage> all =
+        view.score().part(part.id()).stream()
+            .flatMap(scored -> scored.passages().stream())
+            .filter(passage -> passage.name().equals(pattern.name()))
+            .toList();
+    return all.stream()
+        .filter(passage -> passage.place() == section)
+        .findFirst()
+        .or(() -> all.stream().findFirst());
+  }
+
+  /**
+   * The hits of a lane as they are heard; those of another part where it takes its rhythm there.
+   */
+  StepLane heard(DrumLane lane) {
+    Optional<Passage> passage =
+        part.borrowed().containsKey(lane.id()) ? passage() : Optional.empty();
+    return passage.map(heard -> struck(lane, heard)).orElse(lane.lane());
+  }
+
+  /** Whether a lane takes its rhythm from another part. */
+  boolean borrows(DrumLane lane) {
+    return part.borrowed().containsKey(lane.id()) && passage().isPresent();
+  }
+
+  private StepLane struck(DrumLane lane, Passage heard) {
+    int grid = lane.grid().ticks();
+    Map<Integer, Hit> hits = new TreeMap<>();
+    for (ScoredNote note : heard.notes()) {
+      int tick = note.written() - heard.start();
+      boolean own = note.struck().filter(s -> s.lane().equals(lane.id())).isPresent();
+      if (own && tick >= 0 && tick < ticks()) {
+        int step = (tick + grid / 2) / grid;
+        hits.putIfAbsent(step, Hit.of(step, note.velocity()));
+      }
+    }
+    int length = ticks() / grid;
+    return new StepLane(length, hits.values().stream().filter(hit -> hit.step() < length).toList());
   }
 
   /** Ticks of the groove. */

@@ -3,7 +3,6 @@ package westtide.desktop.drums;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.rhythm.Hit;
-import westtide.rhythm.Position;
 import westtide.rhythm.Roll;
 import westtide.rhythm.When;
 import westtide.song.Brief;
@@ -61,7 +60,7 @@ final class HitDescription {
   /** The chosen place and what stands there. */
   static String tell(GrooveScene scene, boolean choked) {
     DrumLane lane = scene.chosen();
-    String at = lane.id() + " · " + Position.of(scene.tick(), scene.meter()) + " · ";
+    String at = scene.part().name(lane.id()) + " · " + scene.position(scene.tick()) + " · ";
     return at
         + scene
             .hit()

@@ -21,6 +21,7 @@ import westtide.rhythm.LaneText;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
+import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;
@@ -42,6 +43,8 @@ final class LanePage implements Page<GrooveScene> {
   private static final int ACCENTS = 7;
   private static final String STRAIGHT = "straight";
   private static final String OWN = "swings by itself";
+  private static final String HERE = "set in this groove";
+  private static final String EVERYWHERE = "set in all grooves";
 
   private final GrooveChoice choice;
   private final NumberField every =
@@ -83,10 +86,13 @@ final class LanePage implements Page<GrooveScene> {
           .inline();
   private final Picker<String> copyBar =
       new Picker<>("lane-copy-bar", "copy this bar to", this::takeCopyBar);
-  private final Picker<LaneId> copyTo =
+  private final Picker<Target> copyTo =
       new Picker<>("lane-copy-to", "copy lane to", this::takeCopyTo);
   private final Chooser<String> rhythm =
       new Chooser<>("lane-rhythm-of", "where its rhythm comes from", List.of(), this::takeRhythm);
+  private final Chooser<String> reach =
+      new Chooser<>("lane-reach", "where the lane is set", List.of(HERE, EVERYWHERE), this::reach);
+  private boolean everywhere;
   private final VBox box;
 
   LanePage(GrooveChoice choice) {
@@ -129,12 +135,23 @@ final class LanePage implements Page<GrooveScene> {
     restart.show(String.valueOf(restartNow()));
     rhythm.display(rhythms(scene), rhythmNow(scene));
     rhythm.setDisable(lane.voice() == DrumVoice.KICK);
+    List<String> others =
+        scene.part().patterns().stream()
+            .map(NamedPattern::name)
+            .filter(name -> !name.equals(scene.pattern().name()))
+            .toList();
+    reach.setVisible(!others.isEmpty());
+    reach.setManaged(reach.isVisible());
+    everywhere &= !others.isEmpty();
+    reach.display(everywhere ? EVERYWHERE : HERE);
     copyBar.offer(bars(scene));
-    copyTo.offer(
-        scene.groove().lanes().stream()
-            .map(DrumLane::id)
-            .filter(id -> !id.equals(lane.id()))
-            .toList());
+    List<Target> targets = new ArrayList<>();
+    scene.groove().lanes().stream()
+        .map(DrumLane::id)
+        .filter(id -> !id.equals(lane.id()))
+        .forEach(id -> targets.add(new Target(Optional.of(id), scene.part().name(id))));
+    others.forEach(groove -> targets.add(new Target(Optional.empty(), groove)));
+    copyTo.offer(targets);
   }
 
   private static List<Part> pitched(GrooveScene scene) {
@@ -199,6 +216,10 @@ final class LanePage implements Page<GrooveScene> {
         random,
         Controls.explained(
             rhythm, "The lane strikes whenever that part does, in every groove, and follows it"),
+        Controls.explained(
+            reach,
+            "Whether offset, humanising, swing, grid, accents and restart of the lane are set in"
+                + " the groove in front and what follows it, or in every groove of the part"),
         copyTo);
   }
 
@@ -238,11 +259,36 @@ final class LanePage implements Page<GrooveScene> {
   }
 
   private void feel(String name, UnaryOperator<LaneFeel> change) {
-    choice.apply(choice.edits().feel(name + " of " + choice.id(), choice.id(), change));
+    String words = name + " of " + choice.id();
+    choice.apply(
+        everywhere
+            ? choice.edits().feelEverywhere(words, choice.id(), change)
+            : choice.edits().feel(words, choice.id(), change));
   }
 
   private void whole(String name, UnaryOperator<DrumLane> change) {
-    choice.apply(choice.edits().whole(name + " of " + choice.id(), choice.id(), change));
+    String words = name + " of " + choice.id();
+    choice.apply(
+        everywhere
+            ? choice.edits().everywhere(words, choice.id(), change)
+            : choice.edits().whole(words, choice.id(), change));
+  }
+
+  private void reach(String chosen) {
+    everywhere = chosen.equals(EVERYWHERE);
+  }
+
+  /**
+   * Where a lane may be copied to.
+   *
+   * @param lane another lane of the groove; empty where it is a groove
+   * @param name what it is called
+   */
+  private record Target(Optional<LaneId> lane, String name) {
+    @Override
+    public String toString() {
+      return lane.isPresent() ? name : "groove " + name;
+    }
   }
 
   private void shape(String name, UnaryOperator<StepLane> change) {
@@ -348,7 +394,15 @@ final class LanePage implements Page<GrooveScene> {
         choice.edits().copyBar(choice.id(), from, to < 0 ? Optional.empty() : Optional.of(to)));
   }
 
-  private void takeCopyTo(LaneId to) {
-    choice.apply(choice.edits().copyTo(choice.id(), to));
+  private void takeCopyToGroove(String groove) {
+    choice.apply(choice.edits().copyToGroove(choice.id(), groove));
+    choice.desk().messages().done(choice.id() + " is in groove " + groove + " too, as it is here.");
+  }
+
+  private void takeCopyTo(Target to) {
+    to.lane()
+        .ifPresentOrElse(
+            lane -> choice.apply(choice.edits().copyTo(choice.id(), lane)),
+            () -> takeCopyToGroove(to.name()));
   }
 }

@@ -49,11 +49,9 @@ record NewLane(LaneId id, String instrument) {
             .orElse(0);
   }
 
-  /** Its name, such as "Tom 2" or "cowbell, as Percussion 2". */
+  /** Its name, such as "Tom 2" or "zap". */
   @Override
   public String toString() {
-    return instrument.isEmpty()
-        ? id.toString()
-        : instrument.toLowerCase(Locale.ROOT) + ", as " + id;
+    return instrument.isEmpty() ? id.toString() : instrument.toLowerCase(Locale.ROOT);
   }
 }

@@ -3,8 +3,6 @@ package westtide.desktop.drums;
 import java.util.List;
 import javafx.scene.shape.QuadCurve;
 import westtide.review.GroovePulls;
-import westtide.rhythm.Meter;
-import westtide.rhythm.Position;
 import westtide.rhythm.Syncopation;
 import westtide.rhythm.Ticks;
 
@@ -37,16 +35,15 @@ record PullMark(Syncopation.Pull pull, double left, double right, double y, Stri
   }
 
   private static PullMark of(Syncopation.Pull pull, BeadScale scale) {
-    Meter meter = scale.scene().meter();
     long from = Ticks.ofSteps(pull.from());
     long to = Ticks.ofSteps(pull.to());
     double left = scale.time().at(scale.scene().swing().at(from));
     double right = scale.time().at(Math.min(to, scale.time().high()));
     String words =
         "what stands at "
-            + Position.of(from, meter)
+            + scale.scene().position(from)
             + " leans on "
-            + Position.of(to, meter)
+            + scale.scene().position(to)
             + " by "
             + pull.weight();
     return new PullMark(pull, left, right, scale.bottom() + BELOW, words);

@@ -30,13 +30,13 @@ public final class SongExports {
     this.background = background;
   }
 
-  /** Writes the whole song as a MIDI file into a folder. */
-  public void exportMidi(Path folder) {
+  /** Writes the whole song as a MIDI file into a folder, as these options say. */
+  public void exportMidi(Path folder, MidiOptions options) {
     export(
         folder,
         score -> {
           Path file = folder.resolve(FileNames.midi(score.song()));
-          MidiFile.write(score, file);
+          MidiFile.write(score, options, file);
           return "Wrote " + file;
         });
   }
@@ -48,13 +48,13 @@ public final class SongExports {
         score -> "Wrote " + MidiFile.writeParts(score, folder).size() + " files to " + folder);
   }
 
-  /** Writes one MIDI file for each section into a folder. */
-  public void exportSections(Path folder) {
+  /** Writes one MIDI file for each section into a folder, as these options say. */
+  public void exportSections(Path folder, MidiOptions options) {
     export(
         folder,
         score ->
             "Wrote "
-                + MidiFile.writeSections(score, MidiOptions.USUAL, folder).size()
+                + MidiFile.writeSections(score, options, folder).size()
                 + " files to "
                 + folder);
   }

@@ -7,6 +7,7 @@ import westtide.desktop.open.SongView;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
+import westtide.rhythm.Position;
 import westtide.score.Passage;
 import westtide.score.ScoredNote;
 import westtide.song.Note;
@@ -176,6 +177,11 @@ public record HeardLine(
   public int songTick() {
     Meter meter = song.brief().meter();
     return song.form().startTick(place, meter) + firstBar * meter.ticksPerBar();
+  }
+
+  /** Where a tick of the pass is heard, counted in bars of the song. */
+  public Position position(int tick) {
+    return song.barLines().position(songTick() + tick);
   }
 
   /** Ticks of the pass. */

@@ -27,7 +27,6 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.PatternTrial;
-import westtide.rhythm.Position;
 import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Part;
@@ -408,10 +407,7 @@ public final class LineBench implements NoteMarks.Actions {
           plays + Character.toUpperCase(over.charAt(0)) + over.substring(1) + ". " + how);
     } else {
       summary.setText(
-          chosen.size()
-              + " notes chosen, from "
-              + Position.of(chosen.get(0).start(), shown.song().brief().meter())
-              + ".");
+          chosen.size() + " notes chosen, from " + shown.position(chosen.get(0).start()) + ".");
     }
   }
 }

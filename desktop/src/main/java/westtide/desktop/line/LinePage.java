@@ -15,6 +15,7 @@ import westtide.song.Note;
  * @param notes the notes of the whole line
  * @param bars how long the line is
  * @param meter its meter
+ * @param songBar bars of the song before the line
  * @param firstBar the first bar on the page, from 0
  * @param shown how many bars a page has
  * @param rows heights of notes
@@ -25,6 +26,7 @@ public record LinePage(
     List<Note> notes,
     int bars,
     Meter meter,
+    int songBar,
     int firstBar,
     int shown,
     Rows rows,
@@ -86,7 +88,8 @@ public record LinePage(
 
   /** A note in words. */
   public String words(Note note) {
-    return rows.key().pitch(note.key()) + " at " + Position.of(note.start(), meter);
+    Position at = Position.of(note.start(), meter);
+    return rows.key().pitch(note.key()) + " at " + at.inBar(songBar + at.bar());
   }
 
   private double distance(Note note, double y) {

@@ -83,14 +83,15 @@ interface LineWriting {
     public Optional<String> told(String typed) {
       int typedBars = measurer.bars(typed).orElseThrow();
       if (typedBars < line.bars()) {
+        String typedWords = typedBars == 1 ? "1 bar" : typedBars + " bars";
         return Optional.of(
-            "The pattern has "
-                + line.bars()
-                + " bars: the "
-                + (typedBars == 1 ? "bar" : typedBars + " bars")
-                + " you typed "
-                + (typedBars == 1 ? "is" : "are")
-                + " repeated to fill them. A shorter pattern is set in pattern … → bars.");
+            line.bars() % typedBars == 0
+                ? "The pattern is " + typedWords + " long now and repeats."
+                : "The pattern has "
+                    + line.bars()
+                    + " bars: the "
+                    + typedWords
+                    + " you typed are repeated to fill them.");
       }
       return reader.read(typed).orElseThrow() instanceof Pattern.Attached attached
           ? figures(attached).told(attached.notes())

@@ -15,7 +15,6 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
-import westtide.rhythm.Position;
 import westtide.rhythm.Velocity;
 import westtide.song.Note;
 import westtide.theory.Pitch;
@@ -207,7 +206,7 @@ final class NoteListPage implements Page<LineScene> {
 
   private String row(Note note, double middle) {
     boolean far = Math.abs(note.velocity() - middle) > FAR;
-    return Position.of(note.start(), scene.line().song().brief().meter())
+    return scene.line().position(note.start())
         + "   "
         + scene.line().song().brief().key().pitch(note.key())
         + "   velocity "

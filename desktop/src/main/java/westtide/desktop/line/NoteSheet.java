@@ -206,6 +206,7 @@ public abstract class NoteSheet extends Drawing {
         shown.notes(),
         shown.bars(),
         meter(),
+        shown.song().barLines().bar(shown.songTick()),
         firstBar,
         shownBars,
         rows(),

@@ -1,7 +1,6 @@
 package westtide.desktop.line;
 
 import java.util.IntSummaryStatistics;
-import westtide.rhythm.Position;
 import westtide.song.Note;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
@@ -23,7 +22,7 @@ final class NoteWords {
         + " over "
         + chord
         + " · at "
-        + Position.of(note.start(), line.song().brief().meter())
+        + line.position(note.start())
         + " · "
         + steps(note.ticks())
         + " · velocity "

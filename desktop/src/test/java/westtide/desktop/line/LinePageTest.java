@@ -13,7 +13,7 @@ class LinePageTest {
   private static final Note HIGH = new Note(4 * 3840 + 960, 240, 73, 90);
   private static final DegreeRows ROWS = new DegreeRows(Key.parse("F# minor"), 60, 84, 30, 500);
   private static final LinePage PAGE =
-      new LinePage(List.of(LOW, HIGH), 6, Meter.COMMON, 4, 4, ROWS, 50, 818);
+      new LinePage(List.of(LOW, HIGH), 6, Meter.COMMON, 0, 4, 4, ROWS, 50, 818);
 
   @Test
   void theLastPageEndsWithTheLine() {

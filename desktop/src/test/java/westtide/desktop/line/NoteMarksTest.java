@@ -45,7 +45,7 @@ class NoteMarksTest {
   }
 
   private LinePage page() {
-    return new LinePage(List.copyOf(notes), 4, Meter.COMMON, 0, 4, ROWS, 50, 818);
+    return new LinePage(List.copyOf(notes), 4, Meter.COMMON, 8, 0, 4, ROWS, 50, 818);
   }
 
   private double x(int tick) {
@@ -93,7 +93,7 @@ class NoteMarksTest {
     notes.add(HIGH);
     marks.choose(Set.of(NOTE, HIGH));
     Pull pull = marks.grab(NOTE, x(1060), ROWS.y(73), false).orElseThrow();
-    assertThat(pull.to(x(1060 + 480), ROWS.y(76))).isEqualTo("E5 at 1.2.3");
+    assertThat(pull.to(x(1060 + 480), ROWS.y(76))).isEqualTo("E5 at 9.2.3");
     assertThat(notes)
         .containsExactlyInAnyOrder(
             NOTE.withStart(1440).withKey(76), HIGH.withStart(2400).withKey(79));
