@@ -31,6 +31,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.MarksPart;
+import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
 import westtide.song.id.PartId;
 import westtide.style.EnsembleHabit;
@@ -83,8 +84,30 @@ public final class Arranger {
     Song mixed = mixed(draft);
     Song joined = joined(mixed);
     Song laid = joined.withForm(laid(joined));
-    Song played = GrooveVariations.in(humanised(grown(laid)));
+    Song heard = withoutSilent(SettledLines.in(laid));
+    Song played = GrooveVariations.in(humanised(grown(heard)));
     return MarksPart.with(RisingBuilds.in(played.withMaster(habit.master())));
+  }
+
+  /** The song without parts that its form leaves out all through; who is kept stays. */
+  private Song withoutSilent(Song song) {
+    Song out = song;
+    for (Part part : song.parts()) {
+      boolean silent =
+          song.form().sections().stream()
+              .flatMap(section -> section.cells(part.id()).stream())
+              .allMatch(cell -> cell.level() == Level.OUT || empty(part, cell));
+      boolean core = part.role() == Role.MARKS || part.id().equals(SongDraft.DRUMS);
+      if (silent && !core && !kept.contains(part.id())) {
+        out = new PartEdits(part.id()).remove().apply(out);
+      }
+    }
+    return out;
+  }
+
+  private static boolean empty(Part part, Cell cell) {
+    return part.pattern(cell.pattern()).pattern() instanceof Pattern.Written line
+        && line.notes().isEmpty();
   }
 
   private Song mixed(Song song) {

@@ -21,7 +21,7 @@ final class ArrangementFindings {
     this.boundaries = new BoundaryFindings(sections, style);
     this.changes = new ChangeFindings(score, sections, style);
     this.order = new OrderFindings(sections, style);
-    this.parts = new PartFindings(sections);
+    this.parts = new PartFindings(sections, style);
   }
 
   List<Finding> all() {

@@ -127,8 +127,11 @@ final class BoundaryFindings {
   }
 
   private Optional<Finding> newParts(int place) {
+    SectionKind before = sections.kind(place - 1);
     boolean may =
-        sections.kind(place) == SectionKind.HOOK || sections.kind(place - 1) == SectionKind.GAP;
+        sections.kind(place) == SectionKind.HOOK
+            || before == SectionKind.GAP
+            || before == SectionKind.INTRO;
     long count = sections.entering(place);
     if (may || count <= MOST_NEW + 1) {
       return Optional.empty();

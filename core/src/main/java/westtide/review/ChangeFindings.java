@@ -28,6 +28,8 @@ import westtide.style.Style;
 final class ChangeFindings {
   private static final int HABIT_BARS = 8;
 
+  private static final int PHRASE = 4;
+
   private final Score score;
   private final PlacedSections sections;
   private final Song song;
@@ -100,7 +102,13 @@ final class ChangeFindings {
     int played = (passage.end() - passage.sectionStart()) / bar;
     return !section.ending(passage.from() / bar)
         && played == section.bars()
-        && played % length(passage) != 0;
+        && played % length(passage) != 0
+        && !half(played, length(passage));
+  }
+
+  /** Half of a pattern, or a quarter, of four bars or more is a phrase of its own. */
+  private static boolean half(int played, int length) {
+    return played >= PHRASE && length % played == 0;
   }
 
   private static int length(Passage passage) {

@@ -24,12 +24,14 @@ final class ChordSoundings {
   private final Song song;
   private final Style style;
   private final Key key;
+  private final ChordLanguage language;
 
   ChordSoundings(Score score, Style style) {
     this.score = score;
     this.song = score.song();
     this.style = style;
     this.key = song.brief().key();
+    this.language = new ChordLanguage(style, song.brief());
   }
 
   StageSoundings take() {
@@ -40,7 +42,7 @@ final class ChordSoundings {
       addStrangers(row, findings);
       findings.addAll(VoicingFindings.turning(row));
     }
-    VoicingFindings voicings = new VoicingFindings(song, all);
+    VoicingFindings voicings = new VoicingFindings(song, all, language);
     all.forEach(laid -> findings.addAll(voicings.of(laid)));
     return new StageSoundings(measures(new PlayedBars(song).progression(), all), findings);
   }
@@ -60,7 +62,7 @@ final class ChordSoundings {
       Chord chord = placed.get(i).chord();
       List<NoteName> outside =
           chord.notes().stream().filter(note -> !inKey(note.pitchClass())).toList();
-      if (outside.isEmpty()) {
+      if (outside.isEmpty() || language.speaks(chord, row)) {
         continue;
       }
       String notes = outside.stream().map(NoteName::toString).collect(Collectors.joining(", "));
@@ -93,7 +95,7 @@ final class ChordSoundings {
     for (int i = 1; i < placed.size(); i++) {
       Chord before = placed.get(i - 1).chord();
       Chord chord = placed.get(i).chord();
-      if (VoiceLeading.commonTones(before, chord) > 0) {
+      if (VoiceLeading.commonTones(before, chord) > 0 || language.moves(before, chord, row)) {
         continue;
       }
       findings.add(

@@ -28,13 +28,18 @@ import westtide.style.Style;
 record DrumRepeats(List<List<Bar>> sections) {
   private static final String FILL = "fill";
   private static final int SHORTEST = 4;
-  private static final double THROUGH_WRITTEN_MOST = 0.75;
-  private static final double HYPNOTIC_LEAST = 0.4;
+  private static final double THROUGH_WRITTEN_MOST = 0.85;
+  private static final double HYPNOTIC_LEAST = 0.3;
+
+  /** Share of all strokes of two bars that both have, from which on one repeats the other. */
+  private static final double ALIKE = 0.84;
 
   /** A bar of drums. */
   enum Bar {
     SILENT,
     NEW,
+    /** Nearly the strokes of an earlier bar. */
+    VARIED,
     LIKE_EARLIER
   }
 
@@ -53,12 +58,28 @@ record DrumRepeats(List<List<Bar>> sections) {
         int from = lines.tick(form.startBar(i) + b);
         int to = lines.tick(form.startBar(i) + b + 1);
         Set<Stroke> strokes = part.map(p -> strokes(p, from, to)).orElse(Set.of());
-        boolean fresh = earlier.add(strokes);
-        bars.add(strokes.isEmpty() ? Bar.SILENT : fresh ? Bar.NEW : Bar.LIKE_EARLIER);
+        bars.add(bar(strokes, earlier));
+        earlier.add(strokes);
       }
       out.add(bars);
     }
     return new DrumRepeats(out);
+  }
+
+  private static Bar bar(Set<Stroke> strokes, Set<Set<Stroke>> earlier) {
+    if (strokes.isEmpty()) {
+      return Bar.SILENT;
+    }
+    if (earlier.contains(strokes)) {
+      return Bar.LIKE_EARLIER;
+    }
+    return earlier.stream().anyMatch(other -> alike(strokes, other)) ? Bar.VARIED : Bar.NEW;
+  }
+
+  /** Whether two bars have most of their strokes in common: a ghost note more is no other bar. */
+  private static boolean alike(Set<Stroke> one, Set<Stroke> other) {
+    long common = one.stream().filter(other::contains).count();
+    return common >= ALIKE * (one.size() + other.size() - common);
   }
 
   private static Set<Stroke> strokes(ScoredPart part, int from, int to) {
@@ -74,8 +95,9 @@ record DrumRepeats(List<List<Bar>> sections) {
   }
 
   private double share() {
-    long played = count(Bar.NEW) + count(Bar.LIKE_EARLIER);
-    return played == 0 ? 0 : count(Bar.LIKE_EARLIER) / (double) played;
+    long repeated = count(Bar.LIKE_EARLIER) + count(Bar.VARIED);
+    long played = count(Bar.NEW) + repeated;
+    return played == 0 ? 0 : repeated / (double) played;
   }
 
   private long count(Bar kind) {

@@ -3,9 +3,11 @@ package westtide.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import westtide.rhythm.Clock;
 import westtide.score.Score;
 import westtide.song.Form;
+import westtide.song.FormLine;
 import westtide.song.Level;
 import westtide.song.Mark;
 import westtide.song.Part;
@@ -190,9 +192,24 @@ final class FormSoundings {
         fix);
   }
 
+  /** Whether the form is one of the style's own, whose length is meant. */
+  private boolean isTheStyles() {
+    return style.form().templates().stream()
+        .map(template -> FormLine.parse(template.line()).orElseThrow())
+        .anyMatch(
+            items ->
+                items.size() == form.sections().size()
+                    && IntStream.range(0, items.size())
+                        .allMatch(
+                            i ->
+                                items.get(i).means(form.sections().get(i))
+                                    && items.get(i).bars() == form.sections().get(i).bars()));
+  }
+
   private void addLength(List<Finding> findings) {
     double seconds = song.millis() / 1000;
-    if (seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS) {
+    boolean usual = seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS;
+    if (usual || isTheStyles()) {
       return;
     }
     findings.add(

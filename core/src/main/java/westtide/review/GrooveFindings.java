@@ -21,7 +21,7 @@ import westtide.style.LaneHabit;
 /** Slips in one groove: velocities that stand out, lanes that choke, steps that are crowded. */
 final class GrooveFindings {
   private static final int SLIP = 25;
-  private static final int CROWD = 6;
+  private static final int CROWD = 7;
   private static final double MOSTLY = 0.6;
 
   private final StyledGroove view;

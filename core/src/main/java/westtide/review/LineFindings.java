@@ -15,9 +15,12 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.FollowRule;
 import westtide.song.HeardPlace;
 import westtide.song.Note;
+import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
@@ -34,6 +37,10 @@ import westtide.theory.Key;
 final class LineFindings {
   private static final double LOST = 0.5;
   private static final double TOGETHER = 0.25;
+
+  /** How far apart two sides are that tell lines apart (common practice, our figure). */
+  private static final int SIDES = 25;
+
   private static final int LONG = 2 * Ticks.PER_STEP;
   private static final int OCTAVE = 12;
   private static final int MINOR_NINTH = 13;
@@ -79,17 +86,26 @@ final class LineFindings {
     return out;
   }
 
-  /** The main part, where it is a line; else the lines that stand loudest. */
+  /** The main part, where it is a line; else the line that is heard longest. */
   private boolean leads(ScoredPart line, List<ScoredPart> lines) {
-    Optional<PartId> main =
-        score.song().main().filter(id -> lines.stream().anyMatch(l -> l.part().id().equals(id)));
-    int loudest = lines.stream().mapToInt(LineFindings::level).max().orElse(0);
-    return main.isPresent() ? main.get().equals(line.part().id()) : level(line) == loudest;
+    return score
+        .song()
+        .main()
+        .filter(id -> lines.stream().anyMatch(l -> l.part().id().equals(id)))
+        .or(() -> new PlayedBars(score.song()).part(Role.LINE).map(Part::id))
+        .filter(line.part().id()::equals)
+        .isPresent();
   }
 
-  /** Chord parts that can hide a line: what lies well under it is a halo, not a tune. */
+  /**
+   * Chord parts that can hide a line: what lies well under it, doubles another part or stands on
+   * another side is a halo, not a tune.
+   */
   private static List<ScoredPart> over(ScoredPart line, List<ScoredPart> beds) {
-    return beds.stream().filter(bed -> level(bed) > level(line) - HALO).toList();
+    return beds.stream()
+        .filter(bed -> level(bed) > level(line) - HALO && !apart(line, bed))
+        .filter(bed -> bed.part().rules(FollowRule.Doubling.class).isEmpty())
+        .toList();
   }
 
   private static int level(ScoredPart part) {
@@ -228,7 +244,7 @@ final class LineFindings {
     String pair = one.part().id() + "." + other.part().id();
     String names = one.part().name() + " and " + other.part().name();
     int up = other.part().transposition().semitones() + OCTAVE;
-    if (unison > TOGETHER * together) {
+    if (unison > TOGETHER * together && !apart(one, other)) {
       add(
           "lines.unison." + pair,
           names + " on one note",
@@ -238,7 +254,7 @@ final class LineFindings {
           new PartEdits(other.part().id()).transpose(up));
     }
     double share = above / (double) (together - unison + 1);
-    if (share > TOGETHER && share < 1 - TOGETHER) {
+    if (share > TOGETHER && share < 1 - TOGETHER && !apart(one, other)) {
       add(
           "lines.crossing." + pair,
           names + " cross",
@@ -247,6 +263,11 @@ final class LineFindings {
           other.part().name() + " an octave up",
           new PartEdits(other.part().id()).transpose(up));
     }
+  }
+
+  /** Whether two lines stand on different sides, which tells them apart in one register too. */
+  private static boolean apart(ScoredPart one, ScoredPart other) {
+    return Math.abs(one.part().mix().pan() - other.part().mix().pan()) >= SIDES;
   }
 
   private void addSlips(ScoredPart line, Passage passage, Pattern.Written written) {

@@ -31,12 +31,17 @@ final class LineSoundings {
   private final Score score;
   private final Song song;
   private final Key key;
+
+  /** Lines of few pitches that run against the bar rub on purpose: they never resolve. */
+  private final boolean rubsAreMeant;
+
   private final boolean bright;
   private final Set<String> found = new HashSet<>();
 
   LineSoundings(Score score, Style style) {
     this.score = score;
     this.bright = style.lead().bright();
+    this.rubsAreMeant = !style.lead().language().cycles().isEmpty();
     this.song = score.song();
     this.key = song.brief().key();
   }
@@ -141,7 +146,7 @@ final class LineSoundings {
     if (fit.notes().isEmpty()) {
       return out;
     }
-    for (Note note : fit.rubs()) {
+    for (Note note : rubsAreMeant ? List.<Note>of() : fit.rubs()) {
       found(
               new Slip("rub", part, passage, line, note),
               Weight.WARNING,
@@ -151,7 +156,7 @@ final class LineSoundings {
           .ifPresent(out::add);
     }
     Note last = fit.notes().get(fit.notes().size() - 1);
-    if (!fit.onChord(last)) {
+    if (!fit.onChord(last) && !rubsAreMeant) {
       found(
               new Slip("end", part, passage, line, last),
               Weight.NOTE,

@@ -27,6 +27,8 @@ import westtide.theory.Pitch;
 
 /** Every 808 against its useful range, the kicks, and the parts above it. */
 final class LowEndSoundings {
+  private static final String KNOCKS = "log drum";
+
   private final Song song;
   private final Score score;
   private final Key key;
@@ -106,10 +108,15 @@ final class LowEndSoundings {
         / (double) notes.size();
   }
 
-  /** Kick and 808 at once while nothing steps back. */
+  /**
+   * Kick and 808 at once while nothing steps back. A log drum knocks with the kick on purpose: it
+   * lands on the strong beats (common practice).
+   */
   private void addKickOverlap(ScoredPart sub, List<Finding> findings) {
     List<KickOverlap> overlaps = KickOverlap.of(score, sub);
-    if (overlaps.isEmpty() || sub.part().mix().duck().trigger() != Duck.Trigger.NONE) {
+    boolean knocks = sub.part().patch().instrument().equals(KNOCKS);
+    boolean ducks = sub.part().mix().duck().trigger() != Duck.Trigger.NONE;
+    if (overlaps.isEmpty() || ducks || knocks) {
       return;
     }
     double longest = overlaps.stream().mapToDouble(KickOverlap::millis).max().orElse(0);

@@ -3,6 +3,7 @@ package westtide.review;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.compose.SongDraft;
 import westtide.compose.TeasePlan;
 import westtide.song.Form;
 import westtide.song.Level;
@@ -12,6 +13,7 @@ import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
+import westtide.style.Style;
 
 /**
  * Where parts are over the whole song: the main part in verses and hooks, once nearly alone and
@@ -20,15 +22,18 @@ import westtide.song.edit.FormEdits;
 final class PartFindings {
   private static final String EVERYWHERE = "the whole song";
   private static final int SECTIONS_TO_REST = 3;
+
   private static final int SECTIONS_TO_STAND_ALONE = 4;
   private static final int NEARLY_ALONE = 2;
 
   private final PlacedSections sections;
+  private final Style style;
   private final Song song;
   private final Form form;
 
-  PartFindings(PlacedSections sections) {
+  PartFindings(PlacedSections sections, Style style) {
     this.sections = sections;
+    this.style = style;
     this.song = sections.song();
     this.form = sections.form();
   }
@@ -73,7 +78,8 @@ final class PartFindings {
   }
 
   private List<Finding> restless(Optional<Part> main) {
-    if (sections.count() < SECTIONS_TO_REST) {
+    boolean could = form.sections().stream().anyMatch(this::restsByStyle);
+    if (sections.count() < SECTIONS_TO_REST || !could) {
       return List.of();
     }
     return song.parts(Role.DRUMS).stream()
@@ -81,6 +87,17 @@ final class PartFindings {
         .filter(this::neverRests)
         .map(PartFindings::restless)
         .toList();
+  }
+
+  /** Whether the style leaves the drums out of some of such a section. */
+  private boolean restsByStyle(Section section) {
+    return Optional.ofNullable(style.form().levels().get(section.word().kind()))
+        .map(plan -> plan.get(SongDraft.DRUMS.value()))
+        .filter(
+            plan ->
+                plan.cells(section.bars(), Role.DRUMS).stream()
+                    .anyMatch(cell -> cell.level() == Level.OUT))
+        .isPresent();
   }
 
   private boolean neverRests(Part part) {

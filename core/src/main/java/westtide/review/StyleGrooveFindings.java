@@ -8,17 +8,19 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
-import westtide.rhythm.Position;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
+import westtide.song.HeardPlace;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
+import westtide.song.id.PartId;
+import westtide.style.EnsembleHabit;
 import westtide.style.LaneHabit;
 import westtide.style.Span;
 import westtide.style.Style;
@@ -122,8 +124,11 @@ final class StyleGrooveFindings {
     return new Finding(
         "drums.missing." + view.id() + "." + id.code() + "." + tick / Ticks.PER_STEP,
         Weight.NOTE,
-        "No " + id.toString().toLowerCase() + " on " + Position.of(tick, meter) + " of the groove",
-        view.where(tick),
+        "No "
+            + id.toString().toLowerCase()
+            + " on "
+            + new HeardPlace(view.song()).of(edits.part(), edits.pattern(), tick),
+        view.where(),
         "Every " + style.name() + " groove of the book has one there: " + why(id),
         placed(id, tick).map(lane -> new Fix("place it", edits.with("Place " + id, lane))));
   }
@@ -168,9 +173,20 @@ final class StyleGrooveFindings {
     }
   }
 
-  /** The groove as a whole, clearly fuller or emptier than the style's. */
+  /**
+   * The groove as a whole, clearly fuller or emptier than the style's; percussion the style itself
+   * plays beside it is not counted.
+   */
   private void addFullness() {
-    double found = all().stream().mapToDouble(StyledGroove::hitsPerBar).sum();
+    Set<PartId> own =
+        style.ensemble().members().stream()
+            .map(EnsembleHabit.Member::id)
+            .collect(Collectors.toSet());
+    double found =
+        all().stream()
+            .filter(groove -> groove == view || !own.contains(groove.edits().part()))
+            .mapToDouble(StyledGroove::hitsPerBar)
+            .sum();
     Span usual = style.groove().hitsPerBar();
     boolean full = found > usual.high() * CLEARLY_FULL;
     if (found > 0 && (full || found < usual.low() / CLEARLY_FULL)) {

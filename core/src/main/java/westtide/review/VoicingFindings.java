@@ -32,11 +32,13 @@ final class VoicingFindings {
       EnumSet.of(VoicingKind.TWO_NOTES, VoicingKind.OCTAVE_STACK, VoicingKind.SHELL);
 
   private final Song song;
+  private final ChordLanguage language;
   private final Key key;
   private final List<LaidChords> all;
 
   /** Findings in a song whose chords are laid out like this. */
-  VoicingFindings(Song song, List<LaidChords> all) {
+  VoicingFindings(Song song, List<LaidChords> all, ChordLanguage language) {
+    this.language = language;
     this.song = song;
     this.key = song.brief().key();
     this.all = all;
@@ -96,7 +98,8 @@ final class VoicingFindings {
     List<ChordSpan> spans = laid.row().spans();
     List<Integer> thin = new ArrayList<>();
     for (int i = 0; i < spans.size(); i++) {
-      if (!lost(laid, spans.get(i)).isEmpty() && !playedElsewhere(laid, i)) {
+      boolean meant = language.spreads(kind(laid, spans.get(i)));
+      if (!meant && !lost(laid, spans.get(i)).isEmpty() && !playedElsewhere(laid, i)) {
         thin.add(i);
       }
     }

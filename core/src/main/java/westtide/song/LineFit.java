@@ -53,6 +53,13 @@ public record LineFit(List<Note> notes, List<PlacedChord> chords, Meter meter) {
     return out;
   }
 
+  /** Notes of so many ticks or more that stand a semitone above a tone of their chord. */
+  public List<Note> grating(int ticks) {
+    return notes.stream()
+        .filter(note -> note.ticks() >= ticks && !onChord(note) && semitoneAboveTone(note))
+        .toList();
+  }
+
   /** Leaps past a fourth that are not followed by a step back, counted by their first note. */
   public int openLeaps() {
     int open = 0;

@@ -62,7 +62,7 @@ class DrumFindingsTest {
     assertThat(find(song, "drums.missing")).isEmpty();
     Song without = A.remove(DrumVoice.CLAP.lane(), 24).apply(song);
     Finding finding = fixed(without, "drums.missing");
-    assertThat(finding.title()).isEqualTo("No clap on 2.3.1");
+    assertThat(finding.title()).isEqualTo("No clap on 10.3.1");
     assertThat(finding.why()).contains("Trap groove").contains("half-time");
   }
 
@@ -81,8 +81,8 @@ class DrumFindingsTest {
   }
 
   @Test
-  void sixDrumsOnOneStepAreACrowdButStackedLanesOfOneAreNot() {
-    Pattern.Drums five =
+  void sevenDrumsOnOneStepAreACrowdButStackedLanesOfOneAreNot() {
+    Pattern.Drums six =
         Songs.groove(
             1,
             DrumVoice.KICK,
@@ -94,13 +94,15 @@ class DrumFindingsTest {
             DrumVoice.RIM,
             "x...",
             DrumVoice.TOM,
+            "x...",
+            DrumVoice.SHAKER,
             "x...");
-    Song song = A.stack(DrumVoice.CLAP.lane()).apply(groove(five));
+    Song song = A.stack(DrumVoice.CLAP.lane()).apply(groove(six));
     assertThat(find(song, "drums.crowd")).isEmpty();
-    Song six =
+    Song seven =
         A.lane(DrumVoice.RIDE.lane(), StepLane.parse("o..."))
-            .apply(A.addVoice(DrumVoice.RIDE).apply(groove(five)));
-    assertThat(fixed(six, "drums.crowd").fix().orElseThrow().label())
+            .apply(A.addVoice(DrumVoice.RIDE).apply(groove(six)));
+    assertThat(fixed(seven, "drums.crowd").fix().orElseThrow().label())
         .isEqualTo("take the Ride off");
   }
 

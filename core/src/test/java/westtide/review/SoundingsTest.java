@@ -99,7 +99,6 @@ class SoundingsTest {
   @ParameterizedTest
   @CsvSource({
     "C#7, raised seventh",
-    "G, semitone above home",
     "B7, dominant seventh",
     "D#m, borrowed from F♯ major",
     "C, No usual reason"
@@ -114,9 +113,29 @@ class SoundingsTest {
 
   @Test
   void aChangeThatHoldsNoNoteIsJoinedByASeventh() {
-    Finding finding = fixes(Songs.oneHook(BRIEF, "F#m | E", 2), Stage.CHORDS, "chords.stranger");
-    assertThat(finding.title()).contains("F♯m to E");
+    Finding finding = fixes(Songs.oneHook(BRIEF, "A | Bm", 2), Stage.CHORDS, "chords.stranger");
+    assertThat(finding.title()).contains("A to Bm");
     assertThat(find(Songs.oneHook(BRIEF, "F#m | D", 2), Stage.CHORDS, "chords.stranger")).isEmpty();
+  }
+
+  /** What a style speaks in is no slip: trap has the chord a semitone above home, house has not. */
+  @Test
+  void theChordLanguageOfAStyleIsRespected() {
+    Song trap = Songs.oneHook(BRIEF, "F#m | G", 2);
+    assertThat(find(trap, Stage.CHORDS, "chords.outside")).isEmpty();
+    assertThat(find(Songs.oneHook(BRIEF, "F#m | E", 2), Stage.CHORDS, "chords.stranger")).isEmpty();
+    Soundings house = Soundings.of(Score.of(trap), Songs.book().get("house"));
+    assertThat(house.at(Stage.CHORDS).findings())
+        .anyMatch(finding -> finding.why().contains("semitone above home"));
+  }
+
+  /** A chord a row comes back to was chosen. */
+  @Test
+  void whatARowSaysAgainIsMeant() {
+    assertThat(find(Songs.oneHook(BRIEF, "F#m | C", 2), Stage.CHORDS, "chords.outside"))
+        .isPresent();
+    Song again = Songs.oneHook(BRIEF, "F#m | C | F#m | C", 4);
+    assertThat(find(again, Stage.CHORDS, "chords.outside")).isEmpty();
   }
 
   @Test
@@ -263,7 +282,7 @@ class SoundingsTest {
 
   @Test
   void aFindingLeftAloneIsNotRaisedAgainUntilItIsRecalled() {
-    Song song = Songs.oneHook(BRIEF, "F#m | G", 2);
+    Song song = Songs.oneHook(BRIEF, "F#m | C", 2);
     Finding finding = find(song, Stage.CHORDS, "chords.outside").orElseThrow();
     Song left = BriefEdits.leave(finding.id()).apply(song);
     assertThat(find(left, Stage.CHORDS, finding.id())).isEmpty();
