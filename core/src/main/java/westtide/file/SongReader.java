@@ -14,6 +14,7 @@ import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Figure;
@@ -111,7 +112,9 @@ final class SongReader {
   private static Plan plan(JsonNode node) {
     Map<String, Integer> minutes = new LinkedHashMap<>();
     node.path("minutes").properties().forEach(e -> minutes.put(e.getKey(), e.getValue().asInt()));
-    return new Plan(node.path("seconds").asInt(0), minutes);
+    Set<String> decided = new TreeSet<>();
+    node.path("decided").forEach(stage -> decided.add(stage.asText()));
+    return new Plan(node.path("seconds").asInt(0), minutes, decided);
   }
 
   private static Part part(JsonNode node) {

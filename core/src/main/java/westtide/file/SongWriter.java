@@ -60,6 +60,10 @@ final class SongWriter {
     ObjectNode plan = out.putObject("plan").put("seconds", brief.plan().seconds());
     ObjectNode minutes = plan.putObject("minutes");
     brief.plan().minutes().forEach(minutes::put);
+    if (!brief.plan().decided().isEmpty()) {
+      ArrayNode decided = plan.putArray("decided");
+      brief.plan().decided().forEach(decided::add);
+    }
     return out;
   }
 

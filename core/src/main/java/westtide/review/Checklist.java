@@ -10,8 +10,8 @@ import westtide.song.Role;
 import westtide.style.Style;
 
 /**
- * What a finished song in a style usually has, ticked from what this one has. Nothing is ticked by
- * hand.
+ * What a finished song in a style usually has, ticked from what this one has where a person has
+ * decided something: a draft that nobody touched ticks nothing. Nothing is ticked by hand.
  *
  * @param points the points in the order of the style
  */
@@ -23,9 +23,15 @@ public record Checklist(List<Point> points) {
    *
    * @param name what is asked for, a few words
    * @param done whether the song has it
+   * @param decided whether a person has worked on its stage, so that it is no mere gift of a draft
    * @param stage where it is worked on
    */
-  public record Point(String name, boolean done, Stage stage) {}
+  public record Point(String name, boolean done, boolean decided, Stage stage) {
+    /** Whether the song has it and somebody decided so. */
+    public boolean ticked() {
+      return done && decided;
+    }
+  }
 
   private record Check(Stage stage, BiPredicate<Score, Style> test) {}
 
@@ -40,7 +46,8 @@ public record Checklist(List<Point> points) {
     for (String name : style.checklist()) {
       Check check = CHECKS.get(name);
       if (check != null) {
-        out.add(new Point(name, check.test.test(score, style), check.stage));
+        boolean decided = score.song().brief().plan().decided().contains(check.stage.toString());
+        out.add(new Point(name, check.test.test(score, style), decided, check.stage));
       }
     }
     return new Checklist(out);
@@ -51,7 +58,12 @@ public record Checklist(List<Point> points) {
     return CHECKS.containsKey(name);
   }
 
-  /** How many points are ticked. */
+  /** How many points a person decided. */
+  public long ticked() {
+    return points.stream().filter(Point::ticked).count();
+  }
+
+  /** How many points the song has, decided or drafted. */
   public long done() {
     return points.stream().filter(Point::done).count();
   }

@@ -315,7 +315,7 @@ class SongFileTest {
             new GrooveEdits(PartId.of("drums"), "B").restart(Restart.NEVER),
             BriefEdits.cents(-35),
             BriefEdits.swing(Swing.of(58).on(Swing.Grid.EIGHTHS)),
-            BriefEdits.plan(new Plan(170, Map.of("Drums", 40))));
+            BriefEdits.plan(new Plan(170, Map.of("Drums", 40), java.util.Set.of("Drums"))));
     Song song = Songs.draft("house", 1);
     for (Edit edit : edits) {
       song = edit.apply(song);

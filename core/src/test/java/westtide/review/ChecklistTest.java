@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
@@ -19,7 +20,9 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
 import westtide.song.edit.ChordPartEdits;
+import westtide.song.edit.Decisions;
 import westtide.song.edit.DrumEdits;
+import westtide.song.edit.Edit;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.id.PartId;
@@ -50,7 +53,7 @@ class ChecklistTest {
               "chords strummed",
               s -> HOOK.everyArticulation("strike", m -> m.withStrum(Optional.empty())).apply(s)),
           Map.entry("second progression", s -> RowEdits.remove("verse").apply(s)),
-          Map.entry("planned length", s -> BriefEdits.plan(new Plan(30, Map.of())).apply(s)));
+          Map.entry("planned length", s -> BriefEdits.plan(Plan.NONE.withSeconds(30)).apply(s)));
 
   private static UnaryOperator<Song> lane(DrumVoice voice, String text) {
     return song -> {
@@ -107,5 +110,25 @@ class ChecklistTest {
     Song strummed =
         HOOK.articulation("s", 0, m -> m.withStrum(Optional.of(Strum.up(20)))).apply(song);
     assertThat(done(strummed, Songs.book().get("bounce"), "chords strummed")).isTrue();
+  }
+
+  /** A draft ticks nothing by itself; a stage a person worked on counts what it has. */
+  @Test
+  void whatADraftBroughtIsNotDecided() {
+    Style style = Songs.book().get("trap");
+    Song draft = Songs.draft("trap", 1);
+    Checklist untouched = Checklist.of(Score.of(draft), style);
+    assertThat(untouched.ticked()).isZero();
+    assertThat(untouched.done()).isPositive();
+    Song played =
+        Decisions.noting(DRUMS.lane(DrumVoice.KICK.lane(), StepLane.parse("x.....x.........")))
+            .apply(draft);
+    assertThat(played.brief().plan().decided()).containsExactly("Drums");
+    Checklist after = Checklist.of(Score.of(played), style);
+    assertThat(after.points())
+        .allMatch(point -> point.ticked() == (point.done() && point.stage() == Stage.DRUMS));
+    assertThat(after.ticked()).isPositive();
+    Song redrawn = Decisions.noting(Edit.of("", song -> Songs.draft("trap", 2))).apply(draft);
+    assertThat(redrawn.brief().plan().decided()).as("another draft decides nothing").isEmpty();
   }
 }

@@ -88,13 +88,22 @@ final class PlanPane extends VBox {
   }
 
   private void showPoints(Checklist list, String style) {
+    long drafted = list.done() - list.ticked();
     ticked.setText(
-        list.done() + " of " + list.points().size() + " points of " + style.toLowerCase());
+        list.ticked()
+            + " of "
+            + list.points().size()
+            + " points of "
+            + style.toLowerCase()
+            + " decided"
+            + (drafted == 0 ? "" : ", " + drafted + " as drafted"));
     points.getChildren().clear();
     for (Checklist.Point point : list.points()) {
-      Label mark = Controls.label(point.done() ? "✓" : "○", point.done() ? "strong" : "small");
+      String sign = point.ticked() ? "✓" : point.done() ? "◦" : "○";
+      Label mark = Controls.label(sign, point.ticked() ? "strong" : "small");
       mark.setMinWidth(20);
-      Label name = Controls.wrapped(point.name());
+      boolean given = point.done() && !point.decided();
+      Label name = Controls.wrapped(point.name() + (given ? " (as drafted)" : ""));
       HBox.setHgrow(name, Priority.ALWAYS);
       name.setMaxWidth(Double.MAX_VALUE);
       Label stage = Controls.whole(Controls.label(point.stage().toString(), "small"));

@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
+import westtide.desktop.play.LoudnessWatcher;
 import westtide.review.Finding;
 import westtide.review.Measure;
 import westtide.review.Stage;
@@ -22,6 +23,8 @@ import westtide.song.edit.Edit;
 
 /** The right of the window: what the present stage measures, and what it found. */
 public final class SoundingsPane extends VBox {
+  private static final String MEASURING =
+      "Measuring what the song sounds like … what is found so far stands above.";
   private static final double WIDTH = 258;
   private static final double LEAST = 210;
   private static final double STRIP = 40;
@@ -91,7 +94,10 @@ public final class SoundingsPane extends VBox {
     showFindings(found.findings());
     count.setText(String.valueOf(found.findings().size()));
     Controls.explained(strip, "Open the soundings: " + found.findings().size() + " findings");
-    calm.setText(calm(figures, view.style().name().toLowerCase()));
+    calm.setText(
+        LoudnessWatcher.waits(view, stage)
+            ? MEASURING
+            : calm(figures, view.style().name().toLowerCase()));
     calm.setVisible(found.findings().isEmpty());
     calm.setManaged(found.findings().isEmpty());
     int left = view.song().leftAlone().size();

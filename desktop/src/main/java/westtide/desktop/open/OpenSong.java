@@ -10,6 +10,7 @@ import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.Decisions;
 import westtide.song.edit.Edit;
 import westtide.song.edit.History;
 import westtide.song.id.SectionId;
@@ -192,19 +193,19 @@ public final class OpenSong {
   /** Applies an edit; what is applied in one gesture is one step of the history. */
   public void apply(Edit edit) {
     if (!givenBack) {
-      change(old -> old.plus(edit, gesture));
+      change(old -> old.plus(Decisions.noting(edit), gesture));
     }
   }
 
   /** Applies an edit that belongs to a run of edits longer than one gesture, such as tapping. */
   public void apply(Edit edit, String run) {
-    change(old -> old.plus(edit, run));
+    change(old -> old.plus(Decisions.noting(edit), run));
   }
 
   /** Applies an edit and chooses what is chosen after it. */
   public void apply(Edit edit, UnaryOperator<Selection> choice) {
     if (!givenBack) {
-      History after = history().plus(edit, gesture);
+      History after = history().plus(Decisions.noting(edit), gesture);
       Memory before = memory();
       selection = choice.apply(selection);
       history = Optional.of(after);

@@ -50,6 +50,11 @@ public final class LoudnessWatcher {
     calm.setOnFinished(event -> listen());
   }
 
+  /** Whether what is said at a stage waits for what the song sounds like. */
+  public static boolean waits(SongView view, Stage front) {
+    return LISTENING.contains(front) && view.heard().isEmpty();
+  }
+
   /** Shows a state of the song and the stage in front. */
   public void show(SongView view, Stage front) {
     boolean known = view.heard().isPresent() || (asked != null && asked.song() == view.song());
