@@ -1,5 +1,6 @@
 package westtide.file;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -9,6 +10,7 @@ import westtide.song.HintSound;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.Transition;
 import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 
@@ -43,8 +45,20 @@ final class EarlierHints {
     return out;
   }
 
-  /** What is told of a song in which chords are asked to leave their bass out. */
+  /** What an earlier song plays otherwise now, a sentence each. */
   static List<String> told(Song song) {
+    List<String> out = new ArrayList<>(withoutBass(song));
+    boolean holds =
+        song.form().sections().stream()
+            .flatMap(section -> section.marks().stream())
+            .anyMatch(mark -> mark.transition().kind() == Transition.Kind.HOLD);
+    if (holds) {
+      out.add("Bars that are held now change their chord where the row does.");
+    }
+    return out;
+  }
+
+  private static List<String> withoutBass(Song song) {
     boolean asked =
         song.form().sections().stream()
             .flatMap(section -> section.cells().values().stream())

@@ -120,10 +120,10 @@ public final class SongFile {
     try {
       SongMending.Mended mended = SongMending.of(tree);
       Song read = SongLimits.checked(new SongReader(mended.tree()).read());
-      boolean earlier = tree.path("version").asInt(1) == EarlierHints.VERSION;
-      Song song = earlier ? EarlierHints.spelledOut(read) : read;
+      int version = tree.path("version").asInt(1);
+      Song song = version == EarlierHints.VERSION ? EarlierHints.spelledOut(read) : read;
       List<String> notices = new ArrayList<>(mended.notices());
-      notices.addAll(earlier ? EarlierHints.told(read) : List.of());
+      notices.addAll(version < SongWriter.VERSION ? EarlierHints.told(read) : List.of());
       ForkJoinTask<Optional<ObjectNode>> unknown =
           ForkJoinPool.commonPool()
               .submit(() -> ForeignFields.in(mended.tree(), new SongWriter().write(song)));

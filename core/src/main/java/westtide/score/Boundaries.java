@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
 import westtide.song.CellSpan;
 import westtide.song.Level;
@@ -102,6 +103,22 @@ final class Boundaries {
     return song.form().startTick(place, meter);
   }
 
+  /** A stretch of one section with the places at which its chords change. */
+  private List<Integer> changes(int from, int to) {
+    List<Integer> out = new ArrayList<>(List.of(from));
+    int place = song.form().sectionAt(song.barLines().bar(from));
+    Section section = song.form().sections().get(place);
+    int start = sectionStart(place);
+    Harmony.of(song.progression(section.progression()), section.bars(), song.brief())
+        .chords()
+        .stream()
+        .map(chord -> start + chord.start())
+        .filter(tick -> tick > from && tick < to)
+        .forEach(out::add);
+    out.add(to);
+    return out;
+  }
+
   /** A part's notes with every transition of the form. */
   Applied applied(Part part, List<ScoredNote> notes) {
     Change change = new Change(part, notes);
@@ -174,7 +191,10 @@ final class Boundaries {
 
     private void hold(At at) {
       if (part.role() != Role.DRUMS && part.role() != Role.MARKS && chosen(at, true)) {
-        notes = HeldEnd.held(notes, at.from(), at.to(), meter.ticksPerBeat());
+        List<Integer> edges = changes(at.from(), at.to());
+        for (int i = 0; i + 1 < edges.size(); i++) {
+          notes = HeldEnd.held(notes, edges.get(i), edges.get(i + 1), meter.ticksPerBeat());
+        }
       }
     }
 

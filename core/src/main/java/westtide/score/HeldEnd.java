@@ -3,7 +3,9 @@ package westtide.score;
 import java.util.ArrayList;
 import java.util.List;
 
-/** What sounds when a stretch begins is held to its end; nothing else is struck in it. */
+/**
+ * What sounds when a stretch of one chord begins is held to its end; nothing else is struck in it.
+ */
 final class HeldEnd {
   private HeldEnd() {}
 

@@ -13,6 +13,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.FormDraft;
 import westtide.compose.TransitionDraft;
+import westtide.follow.Harmony;
 import westtide.review.Soundings;
 import westtide.review.Stage;
 import westtide.rhythm.Meter;
@@ -297,8 +298,21 @@ class BoundariesTest {
     Song out = new SectionEdits(SONG.form().id(1), SectionEdits.Scope.THIS).heldEnd(2).apply(SONG);
     int end = HOOK + 8 * BAR;
     List<ScoredNote> held = between(out, Role.CHORDS, end - 2 * BAR, end);
-    assertThat(held).isNotEmpty().allMatch(n -> n.end() == end);
-    assertThat(held.stream().map(ScoredNote::start).distinct()).hasSize(1);
+    List<Integer> changes =
+        Harmony.of(SONG.progression(SONG.form().sections().get(1).progression()), 8, SONG.brief())
+            .chords()
+            .stream()
+            .map(chord -> HOOK + chord.start())
+            .filter(tick -> tick >= end - 2 * BAR && tick < end)
+            .toList();
+    assertThat(changes).as("chords change inside").hasSizeGreaterThan(1);
+    assertThat(held.stream().map(ScoredNote::start).distinct().toList())
+        .as("each is struck once, where it changes")
+        .isEqualTo(changes);
+    assertThat(held)
+        .isNotEmpty()
+        .allMatch(
+            n -> n.end() == changes.stream().filter(c -> c > n.start()).findFirst().orElse(end));
   }
 
   @Test

@@ -10,7 +10,7 @@ class FindingsTest extends TrapSongTest {
   @Test
   void aFindingIsFixedLeftAndRecalled() {
     go(Stage.CHORDS);
-    type("#chord-line", "i | V7 | bII | i");
+    type("#chord-line", "i | V7 | II | i");
     String first = lookup("#finding-0 .label").queryAs(javafx.scene.control.Label.class).getText();
     press("#leave-0");
     assertThat(lookup("#finding-0 .label").queryAs(javafx.scene.control.Label.class).getText())

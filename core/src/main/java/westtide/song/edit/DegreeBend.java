@@ -44,13 +44,28 @@ record DegreeBend(Key from, Key to) {
     return chord.pitchClasses().stream().allMatch(scale::contains);
   }
 
-  /** A chord on the same degree of the other key. */
+  /**
+   * A chord in the other key: as it is, moved with home, where the other key has all of it or the
+   * old one had not; on the same degree where the scale changed under it.
+   */
   Chord chord(Chord chord) {
+    Chord along =
+        new Chord(along(chord.root()), chord.quality(), chord.slashBass().map(this::along));
+    Key scale = to.chordKey();
+    boolean stays = along.pitchClasses().stream().allMatch(scale::contains);
+    return stays || !belongs(chord) ? along : bent(chord);
+  }
+
+  private NoteName along(NoteName note) {
+    return to.tonic().plus(from.tonic().to(note)).simplest();
+  }
+
+  private Chord bent(Chord chord) {
     Chord moved = RomanNumeral.of(chord, from).in(to).orElseThrow();
     Chord plain =
         new Chord(
             moved.root().simplest(), moved.quality(), moved.slashBass().map(NoteName::simplest));
-    return belongs(chord) ? plain.withQuality(quality(chord)) : plain;
+    return plain.withQuality(quality(chord));
   }
 
   /**

@@ -246,7 +246,7 @@ public record SectionEdits(SectionId id, Scope scope) {
         });
   }
 
-  /** Holds what sounds when the last bars of the section begin. */
+  /** Holds each chord of the last bars of the section from its change on. */
   public Edit heldEnd(int bars) {
     return Edit.named(
         song -> "Hold the last " + bars + " bars of " + called(song),

@@ -125,6 +125,7 @@ class EditsTest {
     "F# minor, A minor, i9 | VImaj7 | bII | V7, Am9 Fmaj7 B♭ E7",
     "C major, Eb major, I | vi/3 | IV/V, E♭ Cm/E♭ A♭/B♭",
     "A minor, A dorian, i | IV | VI, Am D F♯dim",
+    "A minor, A in-sen, i | bII | iv | V7, Am B♭ Dm E7",
     "A minor, A major, i9 | iv7 | VImaj7 | v, Amaj9 Dmaj7 F♯m7 E",
     "B minor, G# minor, i | III, G♯m B"
   })
