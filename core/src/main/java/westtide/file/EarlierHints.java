@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import westtide.song.Cell;
+import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.HintSound;
 import westtide.song.Role;
@@ -13,6 +14,7 @@ import westtide.song.Song;
 import westtide.song.Transition;
 import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
+import westtide.theory.voicing.VoicingKind;
 
 /**
  * Hints of files of version 3, in which the level by itself filtered a part, raised a line by an
@@ -52,6 +54,12 @@ final class EarlierHints {
         song.form().sections().stream()
             .flatMap(section -> section.marks().stream())
             .anyMatch(mark -> mark.transition().kind() == Transition.Kind.HOLD);
+    boolean stacks =
+        song.rules(FollowRule.Chords.class).stream()
+            .anyMatch(rule -> rule.kind() == VoicingKind.OCTAVE_STACK);
+    if (stacks) {
+      out.add("Octave stacks now move as one shape, each chord on its root.");
+    }
     if (holds) {
       out.add("Bars that are held now change their chord where the row does.");
     }

@@ -5,10 +5,11 @@ import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 
 /** How a part of each role usually sounds, until something else is chosen. */
-final class PartSound {
+public final class PartSound {
   private PartSound() {}
 
-  static Patch patch(Role role) {
+  /** The preview instrument of a role. */
+  public static Patch patch(Role role) {
     return Patch.of(
         switch (role) {
           case CHORDS -> "electric piano";
@@ -21,7 +22,7 @@ final class PartSound {
   }
 
   /** Melodic parts leave everything below 150 Hz to the low end (common practice). */
-  static Mix mix(Role role) {
+  public static Mix mix(Role role) {
     Duck kick = new Duck(Duck.Trigger.KICK, 60, 120, 0);
     return switch (role) {
       case CHORDS -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(22).withWidth(35);

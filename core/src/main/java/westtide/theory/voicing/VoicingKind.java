@@ -67,11 +67,11 @@ public enum VoicingKind {
 
   /**
    * How many inversions the kind allows for a hand. A shell stands on its third or its seventh,
-   * never on the ninth, which would rub against the root.
+   * never on the ninth, which would rub against the root. An octave stack moves as one shape.
    */
   int inversions(List<Integer> hand) {
     return switch (this) {
-      case ROOT_DOUBLED -> 1;
+      case ROOT_DOUBLED, OCTAVE_STACK -> 1;
       case SHELL -> Math.min(2, hand.size());
       default -> hand.size();
     };
@@ -84,6 +84,14 @@ public enum VoicingKind {
       case SHELL -> 5;
       default -> 0;
     };
+  }
+
+  /**
+   * Semitones by which a kind may stand under the bottom of its range, so that what moves as one
+   * shape never has to jump an octave to stay inside.
+   */
+  int depth() {
+    return this == OCTAVE_STACK ? 6 : 0;
   }
 
   private static List<Integer> withoutBass(Chord chord) {

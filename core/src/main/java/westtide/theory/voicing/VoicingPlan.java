@@ -100,13 +100,13 @@ public final class VoicingPlan {
     if (!out.isEmpty()) {
       return out;
     }
-    List<Integer> keys = spread.stand(lowest(hand, 0, bass), hand, 0);
+    List<Integer> keys = spread.stand(lowest(hand, 0, bass, spread), hand, 0);
     return List.of(onBass(bass, keys.get(0) > bass ? keys : raised(keys)));
   }
 
   private void addInversion(
       List<Voicing> out, VoicingKind spread, List<Integer> hand, int turns, int bass) {
-    for (int low = lowest(hand, turns, bass); low <= range.high(); low += 12) {
+    for (int low = lowest(hand, turns, bass, spread); low <= range.high(); low += 12) {
       List<Integer> keys = spread.stand(low, hand, turns);
       if (keys.get(0) > bass && keys.get(keys.size() - 1) <= range.high() + spread.reach()) {
         out.add(onBass(bass, keys));
@@ -118,8 +118,9 @@ public final class VoicingPlan {
     return keys.stream().map(key -> key + 12).toList();
   }
 
-  private int lowest(List<Integer> hand, int turns, int bass) {
-    return Pitch.atOrAbove(Math.max(range.low(), bass + 1), hand.get(turns));
+  private int lowest(List<Integer> hand, int turns, int bass, VoicingKind spread) {
+    int from = Math.max(range.low() - spread.depth(), bass + 1);
+    return Pitch.atOrAbove(from, hand.get(turns));
   }
 
   private static Voicing onBass(int bass, List<Integer> hand) {
@@ -129,7 +130,26 @@ public final class VoicingPlan {
   }
 
   private static double hand(Voicing from, Voicing to) {
+    List<Integer> before = from.upper();
+    List<Integer> after = to.upper();
+    if (stacked(before) && stacked(after) && before.size() == after.size()) {
+      int moved = 0;
+      for (int i = 0; i < before.size(); i++) {
+        moved += Math.abs(after.get(i) - before.get(i));
+      }
+      return moved;
+    }
     return VoiceLeading.movement(new Voicing(from.upper()), new Voicing(to.upper()));
+  }
+
+  /** Whether a hand is doubled an octave higher, so that it moves as one shape. */
+  private static boolean stacked(List<Integer> hand) {
+    int half = hand.size() / 2;
+    boolean doubled = half > 1 && hand.size() % 2 == 0;
+    for (int i = 0; i < half && doubled; i++) {
+      doubled = hand.get(i + half) - hand.get(i) == 12;
+    }
+    return doubled;
   }
 
   private double standing(Voicing voicing) {

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import westtide.theory.Chord;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
@@ -85,6 +87,22 @@ class VoicingKindTest {
               .isEqualTo(chord.notes().get(turn).pitchClass());
         }
       }
+    }
+  }
+
+  /** The top voice goes as far as the root does: a sixth at most, where it leapt 11 to 14. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {"Am | F | C | G", "Am | Bb | Am | E", "F#m | D | Bm | C#m", "Cm | Ab | Fm"})
+  void anOctaveStackMovesAsOneShape(String line) {
+    List<Chord> chords = Stream.of(line.split(" \\| ")).map(Chord::parse).toList();
+    List<Voicing> laid = VoicingPlan.in(RANGE).spread(VoicingKind.OCTAVE_STACK).voice(chords);
+    for (int i = 1; i < laid.size(); i++) {
+      List<Integer> before = laid.get(i - 1).upper();
+      List<Integer> after = laid.get(i).upper();
+      assertThat(Math.abs(after.get(after.size() - 1) - before.get(before.size() - 1)))
+          .as(chords.get(i - 1) + " to " + chords.get(i))
+          .isLessThanOrEqualTo(9);
     }
   }
 }

@@ -6,6 +6,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
+import westtide.review.level.EntryLevel;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -72,7 +73,9 @@ public final class NewPartPanel extends VBox {
     Song song = desk.open().song();
     String heard = instrument.value();
     String called = name.getText().isBlank() ? suggested : name.getText().strip();
-    Part part = PartEdits.blank(song, role, called, Patch.of(heard), Instruments.program(heard, 0));
+    Part blank =
+        PartEdits.blank(song, role, called, Patch.of(heard), Instruments.program(heard, 0));
+    Part part = EntryLevel.of(blank, song, desk.open().view().orElseThrow().style());
     SectionId section = desk.open().selection().section();
     desk.panels().close();
     desk.apply(PartEdits.add(part, section));
