@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
+import westtide.rhythm.When;
 import westtide.score.Chokes;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -105,7 +106,9 @@ final class GrooveFindings {
     DrumLane lane = groove.lanes().get(index);
     Set<Integer> silencing = new HashSet<>();
     for (int other : Chokes.silencing(index, groove, part)) {
-      view.laid(groove.lanes().get(other)).forEach(laid -> silencing.add(laid.tick()));
+      view.laid(groove.lanes().get(other)).stream()
+          .filter(laid -> laid.hit().when().equals(When.ALWAYS))
+          .forEach(laid -> silencing.add(laid.tick()));
     }
     List<PlacedHit> own = view.laid(lane);
     long silent = own.stream().filter(laid -> silencing.contains(laid.tick())).count();

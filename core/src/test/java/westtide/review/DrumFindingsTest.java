@@ -106,6 +106,19 @@ class DrumFindingsTest {
         .isEqualTo("take the Ride off");
   }
 
+  /** Open hats on every fourth pass leave the closed ones sounding on the others. */
+  @Test
+  void hitsThatAreNotAlwaysPlayedChokeNoLane() {
+    String four = "x...x...x...x...";
+    Song always = groove(Songs.groove(1, DrumVoice.OPEN_HAT, four, DrumVoice.CLOSED_HAT, four));
+    assertThat(find(always, "drums.choked")).isPresent();
+    Song some =
+        groove(
+            Songs.groove(
+                1, DrumVoice.OPEN_HAT, "x/4...x/4...x/4...x/4...", DrumVoice.CLOSED_HAT, four));
+    assertThat(find(some, "drums.choked")).isEmpty();
+  }
+
   @Test
   void aLaneFarFromTheStylesDensityIsTold() {
     Song song = Songs.draft("trap", 2);

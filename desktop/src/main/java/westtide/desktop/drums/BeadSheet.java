@@ -185,11 +185,12 @@ final class BeadSheet extends Drawing {
     return choice.desk().play().alone(name) ? " · solo" : muted;
   }
 
-  /** Ticks at which another lane of its choke group silences a lane. */
+  /** Ticks at which another lane of its choke group silences a lane on every pass. */
   Set<Integer> choked(int index) {
     Set<Integer> out = new HashSet<>();
     for (int other : Chokes.silencing(index, scene.groove(), scene.part())) {
       scene.groove().laid(scene.groove().lanes().get(other), scene.meter()).stream()
+          .filter(laid -> laid.hit().when().equals(When.ALWAYS))
           .map(PlacedHit::tick)
           .forEach(out::add);
     }
