@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import westtide.follow.Harmony;
+import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.CellSpan;
@@ -16,7 +17,6 @@ import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
 
 /**
@@ -120,15 +120,13 @@ final class SettledLines {
 
   private List<Heard> heard(String name) {
     List<Heard> out = new ArrayList<>();
-    for (Section section : song.form().sections()) {
-      for (CellSpan span : section.spans(part.id())) {
+    for (int place = 0; place < song.form().sections().size(); place++) {
+      for (CellSpan span : song.form().sections().get(place).spans(part.id())) {
         Cell cell = span.cell();
         boolean plays =
             cell.level() != Level.OUT && part.pattern(cell.pattern()).name().equals(name);
         if (plays) {
-          Harmony chords =
-              Harmony.of(song.progression(section.progression()), section.bars(), song.brief());
-          Harmony heard = section.pedal().map(chords::overPedal).orElse(chords);
+          Harmony heard = new SectionHarmony(song).of(place);
           out.add(new Heard(heard, span.from(meter), span.to(meter)));
         }
       }

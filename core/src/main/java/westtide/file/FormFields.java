@@ -19,9 +19,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import westtide.song.Alternatives;
 import westtide.song.Cell;
 import westtide.song.CellSound;
+import westtide.song.ChordOption;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Mark;
@@ -91,6 +93,10 @@ final class FormFields {
             .put("progression", section.progression());
     writeByPart(section.cells(), FormFields::cell, out.putObject("cells"));
     section.pedal().ifPresent(note -> out.put("pedal", note.toString()));
+    if (!section.options().isEmpty()) {
+      ArrayNode options = out.putArray("chordOptions");
+      section.options().stream().sorted().forEach(option -> options.add(option.name()));
+    }
     if (!section.curves().isEmpty()) {
       writeByPart(section.curves(), FormFields::curve, out.putObject("curves"));
     }
@@ -134,9 +140,22 @@ final class FormFields {
         cells,
         curves,
         node.has("pedal") ? Optional.of(NoteName.parse(text(node, "pedal"))) : Optional.empty(),
+        options(node.path("chordOptions")),
         node.has("name") ? Optional.of(text(node, "name")) : Optional.empty(),
         node.has("marks") ? list(field(node, "marks"), FormFields::mark) : List.of(),
         node.has("link") ? Optional.of(link(field(node, "link"))) : Optional.empty());
+  }
+
+  private static Set<ChordOption> options(JsonNode array) {
+    Set<ChordOption> out = new LinkedHashSet<>();
+    for (JsonNode node : array) {
+      out.add(
+          Stream.of(ChordOption.values())
+              .filter(option -> option.name().equals(node.asText()))
+              .findFirst()
+              .orElseThrow(() -> unknown("way of chords", node.asText())));
+    }
+    return out;
   }
 
   private static ObjectNode cell(Cell cell) {

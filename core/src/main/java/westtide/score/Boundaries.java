@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import westtide.follow.Harmony;
+import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
 import westtide.song.CellSpan;
 import westtide.song.Level;
@@ -107,14 +107,12 @@ final class Boundaries {
   private List<Integer> changes(int from, int to) {
     List<Integer> out = new ArrayList<>(List.of(from));
     int place = song.form().sectionAt(song.barLines().bar(from));
-    Section section = song.form().sections().get(place);
     int start = sectionStart(place);
-    Harmony.of(song.progression(section.progression()), section.bars(), song.brief())
-        .chords()
-        .stream()
-        .map(chord -> start + chord.start())
-        .filter(tick -> tick > from && tick < to)
-        .forEach(out::add);
+    new SectionHarmony(song)
+        .of(place).chords().stream()
+            .map(chord -> start + chord.start())
+            .filter(tick -> tick > from && tick < to)
+            .forEach(out::add);
     out.add(to);
     return out;
   }

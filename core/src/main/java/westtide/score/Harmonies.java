@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import westtide.follow.Harmony;
+import westtide.follow.SectionHarmony;
 import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -22,6 +23,7 @@ import westtide.theory.NoteName;
 final class Harmonies {
   private final Song song;
   private final List<Part> drums;
+  private final SectionHarmony sections;
   private final Map<Key, Heard> known = new HashMap<>();
   private final List<Kicks> kicks = new ArrayList<>();
   private final Map<List<Integer>, Kicks> distinct = new HashMap<>();
@@ -43,11 +45,16 @@ final class Harmonies {
   record Kicks(int id, List<Integer> ticks) {}
 
   private record Key(
-      String progression, int ticks, Optional<NoteName> pedal, Optional<ChordRhythm> rhythm) {}
+      String progression,
+      int offset,
+      int ticks,
+      Optional<NoteName> pedal,
+      Optional<ChordRhythm> rhythm) {}
 
   Harmonies(Song song) {
     this.song = song;
     this.drums = song.parts(Role.DRUMS);
+    this.sections = new SectionHarmony(song);
     song.form().sections().forEach(section -> kicks.add(null));
   }
 
@@ -60,7 +67,9 @@ final class Harmonies {
             .orElse(FollowRule.Own.NOTHING);
     Section section = song.form().sections().get(place);
     String row = own.progression().orElse(section.progression());
-    Key key = new Key(row, section.ticks(song.brief().meter()), section.pedal(), own.rhythm());
+    int offset = row.equals(section.progression()) ? sections.offset(place) : 0;
+    Key key =
+        new Key(row, offset, section.ticks(song.brief().meter()), section.pedal(), own.rhythm());
     Heard found = known.get(key);
     if (found == null) {
       found = new Heard(known.size(), harmony(key));
@@ -82,7 +91,7 @@ final class Harmonies {
   private Harmony harmony(Key key) {
     Progression row = song.progression(key.progression);
     Progression played = key.rhythm.isPresent() ? row.withRhythm(key.rhythm) : row;
-    Harmony chords = Harmony.over(played, key.ticks, song.brief());
+    Harmony chords = sections.over(played, key.offset, key.ticks);
     return key.pedal.map(chords::overPedal).orElse(chords);
   }
 }

@@ -143,8 +143,10 @@ final class Scoring {
 
   private Line thinned(Part part, CellSpan span, int place) {
     String name = Spans.name(part, span.cell());
-    return new Thinned(span.cell())
-        .of(lines.of(part, name, place), () -> harmonies.of(part, name, place).harmony());
+    Line left =
+        new Thinned(span.cell())
+            .of(lines.of(part, name, place), () -> harmonies.of(part, name, place).harmony());
+    return PedalNotes.of(left, part, song.form().sections().get(place));
   }
 
   private static Transposition higher(Part part, CellSpan span) {

@@ -64,7 +64,9 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
               || old.id().equals(now.id())
                   && old.bars() == now.bars()
                   && old.progression().equals(now.progression())
+                  && old.lastBeats() == now.lastBeats()
                   && old.pedal().equals(now.pedal())
+                  && old.options().equals(now.options())
                   && old.marks().equals(now.marks());
       if (!same) {
         return false;

@@ -2,10 +2,12 @@ package westtide.song;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -28,6 +30,7 @@ import westtide.theory.NoteName;
  * @param cells for each part id, what the part does from beat to beat; a part without cells is out
  * @param curves for each part id, what moves from here on
  * @param pedal the note the bass stays on below the chords; empty lets it move with them
+ * @param options how the chords run through it where not as usual
  * @param name what people call it where that is not the word; 1 to 24 letters
  * @param marks what announces and lands its bars, one of each kind a bar
  * @param link what keeps it the same as other sections
@@ -41,6 +44,7 @@ public record Section(
     Map<PartId, List<Cell>> cells,
     Map<PartId, List<Curve>> curves,
     Optional<NoteName> pedal,
+    Set<ChordOption> options,
     Optional<String> name,
     List<Mark> marks,
     Optional<SectionLink> link) {
@@ -71,6 +75,7 @@ public record Section(
           "a section's name has 1 to 24 letters, but was \"" + name.get() + "\"");
     }
     marks = ordered(marks);
+    options = options.isEmpty() ? Set.of() : Set.copyOf(options);
     Map<PartId, List<Cell>> copy = new LinkedHashMap<>();
     cells.forEach((part, list) -> copy.put(part, list.stream().sorted(Cell.ORDER).toList()));
     cells = Collections.unmodifiableMap(copy);
@@ -104,6 +109,7 @@ public record Section(
         cells,
         Map.of(),
         Optional.empty(),
+        Set.of(),
         Optional.empty(),
         List.of(),
         Optional.empty());
@@ -166,12 +172,14 @@ public record Section(
             .map(mark -> mark.withBar(movedBar(mark.bar(), other)))
             .filter(mark -> mark.bar() <= other)
             .toList();
-    return new Section(id, word, other, 0, progression, moved, moving, pedal, name, kept, link);
+    return new Section(
+        id, word, other, 0, progression, moved, moving, pedal, options, name, kept, link);
   }
 
   /** The section with a last bar of so many beats, or a whole one for 0. */
   public Section withLastBeats(int other) {
-    return new Section(id, word, bars, other, progression, cells, curves, pedal, name, marks, link);
+    return new Section(
+        id, word, bars, other, progression, cells, curves, pedal, options, name, marks, link);
   }
 
   /** The bars of the section, the last of them as long as it is. */
@@ -220,13 +228,24 @@ public record Section(
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
     return new Section(
-        id, word, bars, lastBeats, progression, more, curves, pedal, name, marks, link);
+        id, word, bars, lastBeats, progression, more, curves, pedal, options, name, marks, link);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
     return new Section(
-        other, word, bars, lastBeats, progression, cells, curves, pedal, name, marks, link);
+        other,
+        word,
+        bars,
+        lastBeats,
+        progression,
+        cells,
+        curves,
+        pedal,
+        options,
+        name,
+        marks,
+        link);
   }
 
   /** The section without a part. */
@@ -244,6 +263,7 @@ public record Section(
         fewerCells,
         fewerCurves,
         pedal,
+        options,
         name,
         marks.stream()
             .filter(mark -> !mark.transition().parts().equals(java.util.Set.of(part)))
@@ -275,7 +295,18 @@ public record Section(
     fewerCells.remove(part);
     fewerCurves.remove(part);
     return new Section(
-        id, word, bars, lastBeats, progression, fewerCells, fewerCurves, pedal, name, marks, link);
+        id,
+        word,
+        bars,
+        lastBeats,
+        progression,
+        fewerCells,
+        fewerCurves,
+        pedal,
+        options,
+        name,
+        marks,
+        link);
   }
 
   private Section withArrangement(PartId part, Optional<List<Cell>> list, List<Curve> moves) {
@@ -286,7 +317,7 @@ public record Section(
       moving.put(part, moves);
     }
     return new Section(
-        id, word, bars, lastBeats, progression, more, moving, pedal, name, marks, link);
+        id, word, bars, lastBeats, progression, more, moving, pedal, options, name, marks, link);
   }
 
   /** Whether a part does the same in another section. */
@@ -312,6 +343,7 @@ public record Section(
         cells,
         curves,
         pedal,
+        options,
         Optional.empty(),
         marks,
         link);
@@ -319,7 +351,8 @@ public record Section(
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(id, word, bars, lastBeats, other, cells, curves, pedal, name, marks, link);
+    return new Section(
+        id, word, bars, lastBeats, other, cells, curves, pedal, options, name, marks, link);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -328,13 +361,31 @@ public record Section(
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
     return new Section(
-        id, word, bars, lastBeats, progression, cells, more, pedal, name, marks, link);
+        id, word, bars, lastBeats, progression, cells, more, pedal, options, name, marks, link);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
     return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, other, name, marks, link);
+        id, word, bars, lastBeats, progression, cells, curves, other, options, name, marks, link);
+  }
+
+  /** Whether the chords run through it in a way. */
+  public boolean has(ChordOption option) {
+    return options.contains(option);
+  }
+
+  /** The section with chords that run through it in a way, or no longer. */
+  public Section with(ChordOption option, boolean on) {
+    Set<ChordOption> other = EnumSet.noneOf(ChordOption.class);
+    other.addAll(options);
+    if (on) {
+      other.add(option);
+    } else {
+      other.remove(option);
+    }
+    return new Section(
+        id, word, bars, lastBeats, progression, cells, curves, pedal, other, name, marks, link);
   }
 
   /** What people call it: a name of its own, or the word. */
@@ -345,7 +396,7 @@ public record Section(
   /** The section under a name of its own, or its word's again. */
   public Section withName(Optional<String> other) {
     return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, other, marks, link);
+        id, word, bars, lastBeats, progression, cells, curves, pedal, options, other, marks, link);
   }
 
   /** What announces and lands the section. */
@@ -378,12 +429,12 @@ public record Section(
   /** The section with other marks. */
   public Section withMarks(List<Mark> other) {
     return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, name, other, link);
+        id, word, bars, lastBeats, progression, cells, curves, pedal, options, name, other, link);
   }
 
   /** The section kept the same as others, or standing alone. */
   public Section withLink(Optional<SectionLink> other) {
     return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, name, marks, other);
+        id, word, bars, lastBeats, progression, cells, curves, pedal, options, name, marks, other);
   }
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import westtide.song.ChordOption;
 import westtide.song.FollowRule;
 import westtide.song.Section;
 import westtide.song.SectionKind;
@@ -85,6 +86,17 @@ public final class RowEdits {
     return Edit.of(
         note.map(n -> "Hold " + n + " in the bass").orElse("Let the bass move"),
         song -> sections(song, s -> s.word().kind() == kind ? s.withPedal(note) : s));
+  }
+
+  /**
+   * Lets low parts of the sections of a kind play the note of their pedal alone, or their lines.
+   */
+  public static Edit strictPedal(SectionKind kind, boolean strict) {
+    return Edit.of(
+        strict ? "Keep low parts to the pedal" : "Let low parts move over the pedal",
+        song ->
+            sections(
+                song, s -> s.word().kind() == kind ? s.with(ChordOption.STRICT_PEDAL, strict) : s));
   }
 
   private static Section using(Section section, String from, String to) {

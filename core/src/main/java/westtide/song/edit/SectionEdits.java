@@ -15,6 +15,7 @@ import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.CellSound;
+import westtide.song.ChordOption;
 import westtide.song.Form;
 import westtide.song.Level;
 import westtide.song.Part;
@@ -244,6 +245,13 @@ public record SectionEdits(SectionId id, Scope scope) {
           Song with = out;
           return changed(with, section -> HalfTime.played(section, with.parts(Role.DRUMS)));
         });
+  }
+
+  /** Lets the chords go on where the section before left them, or begin anew. */
+  public Edit chordsGoOn(boolean on) {
+    return Edit.named(
+        song -> (on ? "Go on with the chords in " : "Begin the chords anew in ") + called(song),
+        song -> changed(song, section -> section.with(ChordOption.GOES_ON, on)));
   }
 
   /** Holds each chord of the last bars of the section from its change on. */

@@ -17,6 +17,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.FigureSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
+import westtide.song.ChordOption;
 import westtide.song.Section;
 import westtide.song.SectionKind;
 import westtide.song.Song;
@@ -24,6 +25,7 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.RhythmText;
+import westtide.song.edit.Edit;
 import westtide.song.edit.RowEdits;
 import westtide.theory.NoteName;
 
@@ -133,9 +135,15 @@ final class RowPage implements ChordPage {
         new Chooser<>(
             "pedal-" + id,
             "bass of the " + id,
-            Stream.concat(Stream.of(MOVES), scale.stream().map(RowPage::stays)).toList(),
-            words -> choice.apply(RowEdits.pedal(kind, staying(scale, words))));
-    pedal.display(first.pedal().map(RowPage::stays).orElse(MOVES));
+            Stream.of(
+                    Stream.of(MOVES),
+                    scale.stream().map(RowPage::stays),
+                    scale.stream().map(RowPage::alone))
+                .flatMap(words -> words)
+                .toList(),
+            words -> takePedal(kind, scale, words));
+    boolean strict = first.has(ChordOption.STRICT_PEDAL);
+    pedal.display(first.pedal().map(note -> strict ? alone(note) : stays(note)).orElse(MOVES));
     return Controls.row(4, Controls.whole(Controls.label(id, "small")), row, pedal);
   }
 
@@ -143,8 +151,20 @@ final class RowPage implements ChordPage {
     return "stays on " + note;
   }
 
-  private static Optional<NoteName> staying(List<NoteName> scale, String words) {
-    return scale.stream().filter(note -> stays(note).equals(words)).findFirst();
+  private static String alone(NoteName note) {
+    return "nothing but " + note;
+  }
+
+  private void takePedal(SectionKind kind, List<NoteName> scale, String words) {
+    Optional<NoteName> note =
+        scale.stream()
+            .filter(one -> stays(one).equals(words) || alone(one).equals(words))
+            .findFirst();
+    boolean strict = note.filter(one -> alone(one).equals(words)).isPresent();
+    choice.apply(
+        Edit.together(
+            note.map(one -> "Hold " + one + " in the bass").orElse("Let the bass move"),
+            List.of(RowEdits.pedal(kind, note), RowEdits.strictPedal(kind, strict))));
   }
 
   private static List<String> rhythms() {

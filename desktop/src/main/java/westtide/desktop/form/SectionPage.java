@@ -15,6 +15,7 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.DraftsPanel;
+import westtide.song.ChordOption;
 import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Section;
@@ -51,6 +52,7 @@ final class SectionPage implements Page<FormScene> {
       new Chips<>("scope-", SectionEdits.Scope::toString, this::scope);
   private final Chooser<String> model =
       new Chooser<>("section-model", "the other section", List.of(), n -> {});
+  private final Button chords = Controls.action("section-chords", "", this::turnChords);
   private final NumberField bars =
       NumberField.held(
               "section-sub-bars", "bars", 1, Section.MOST_BARS, this::barsNow, this::barsNow)
@@ -135,8 +137,12 @@ final class SectionPage implements Page<FormScene> {
                 does(
                     "section-hold",
                     "hold the last two bars",
-                    "What sounds there is held to the end",
+                    "Each chord there is held from its change on",
                     () -> edits().heldEnd(2)),
+                Controls.explained(
+                    chords,
+                    "A row of chords longer than its section is heard whole where the next section"
+                        + " of the same row goes on with it"),
                 does(
                     "section-no-sub",
                     "leave the 808 out of the first",
@@ -205,6 +211,10 @@ final class SectionPage implements Page<FormScene> {
       model.display(others, others.contains(model.value()) ? model.value() : others.get(0));
     }
     answer.setText(linked());
+    chords.setText(
+        scene.section().has(ChordOption.GOES_ON)
+            ? "begin the chords anew"
+            : "go on with the chords");
   }
 
   /** How the section stands to those it is linked to. */
@@ -277,6 +287,11 @@ final class SectionPage implements Page<FormScene> {
 
   private void like() {
     done(edits().arrangedLike(other()));
+  }
+
+  private void turnChords() {
+    boolean on = !scene.section().has(ChordOption.GOES_ON);
+    done(edits(SectionEdits.Scope.THIS).chordsGoOn(on));
   }
 
   private void link() {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import westtide.desktop.open.SongView;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
+import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.score.Passage;
@@ -72,7 +73,8 @@ public record HeardLine(
     int firstBar = Math.min(bar, section.bars() - 1) / bars * bars;
     Progression row = song.progression(section.progression());
     int barTicks = song.brief().meter().ticksPerBar();
-    Harmony whole = Harmony.of(row, firstBar + bars, song.brief());
+    SectionHarmony sections = new SectionHarmony(song);
+    Harmony whole = sections.over(row, sections.offset(place), (firstBar + bars) * barTicks);
     Harmony heard =
         section
             .pedal()

@@ -1,0 +1,35 @@
+package westtide.score;
+
+import java.util.List;
+import westtide.song.ChordOption;
+import westtide.song.Note;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Section;
+import westtide.theory.NoteName;
+
+/** Low parts over a pedal that is strict: every note of theirs is the one that stays. */
+final class PedalNotes {
+  private static final int OCTAVE = 12;
+
+  private PedalNotes() {}
+
+  /** What a part plays in a section of what its line says. */
+  static Line of(Line line, Part part, Section section) {
+    boolean low = part.role() == Role.SUB || part.role() == Role.BASS;
+    boolean strict = low && section.has(ChordOption.STRICT_PEDAL);
+    return strict ? section.pedal().map(note -> kept(line, note)).orElse(line) : line;
+  }
+
+  private static Line kept(Line line, NoteName pedal) {
+    List<Note> notes =
+        line.notes().stream().map(note -> note.withKey(nearest(note.key(), pedal))).toList();
+    return new Line(line.pattern(), notes, line.origins());
+  }
+
+  private static int nearest(int key, NoteName pedal) {
+    int up = Math.floorMod(pedal.pitchClass() - key, OCTAVE);
+    int moved = up <= OCTAVE / 2 ? key + up : key + up - OCTAVE;
+    return moved > 127 ? moved - OCTAVE : moved < 0 ? moved + OCTAVE : moved;
+  }
+}
