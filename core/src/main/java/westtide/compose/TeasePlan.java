@@ -3,6 +3,7 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import westtide.song.Cell;
 import westtide.song.Form;
 import westtide.song.HintSound;
@@ -22,8 +23,19 @@ import westtide.song.id.SectionId;
  *
  * @param song the song
  * @param part the line
+ * @param chosen levels of stages a person chose otherwise, by section; out leaves a stage away
  */
-public record TeasePlan(Song song, PartId part) {
+public record TeasePlan(Song song, PartId part, Map<SectionId, Level> chosen) {
+  /** The path as it usually is. */
+  public TeasePlan(Song song, PartId part) {
+    this(song, part, Map.of());
+  }
+
+  /** Copies the levels. */
+  public TeasePlan {
+    chosen = Map.copyOf(chosen);
+  }
+
   /** The pattern that is played as a hint where the line has one. */
   private static final String TEASE = "tease";
 
@@ -78,6 +90,22 @@ public record TeasePlan(Song song, PartId part) {
     return new Stage(form.id(place), place, bar, level, pattern, why);
   }
 
+  /** The stages with the levels that were chosen, those that are out left away. */
+  public List<Stage> path() {
+    return stages().stream()
+        .map(
+            stage ->
+                new Stage(
+                    stage.section(),
+                    stage.place(),
+                    stage.fromBar(),
+                    chosen.getOrDefault(stage.section(), stage.level()),
+                    stage.pattern(),
+                    stage.why()))
+        .filter(stage -> stage.level() != Level.OUT)
+        .toList();
+  }
+
   /** The pattern the line plays where it is fullest now. */
   private String main(Part line) {
     return song.form().sections().stream()
@@ -101,7 +129,7 @@ public record TeasePlan(Song song, PartId part) {
     for (int i = 0; i <= peak() && i < form.sections().size(); i++) {
       out = out.with(form.id(i), section -> section.withCells(part, List.of(Cell.out())));
     }
-    for (Stage stage : stages()) {
+    for (Stage stage : path()) {
       List<Cell> cells = new ArrayList<>();
       if (stage.fromBar() > 0) {
         cells.add(Cell.out());

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -315,5 +316,24 @@ class FormBuildingTest {
     assertThat(finding.fix().orElseThrow().label()).contains("enter at bar 5");
     Optional<Transition> none = Transition.parse("boom");
     assertThat(none).isEmpty();
+  }
+
+  /** A stage that was set otherwise is planted so, one that is out is left away. */
+  @Test
+  void theStagesOfATeaseAreChosen() {
+    Song song = Songs.draft("trap", 1);
+    PartId lead = song.parts(Role.LINE).get(0).id();
+    List<TeasePlan.Stage> usual = new TeasePlan(song, lead).stages();
+    TeasePlan own =
+        new TeasePlan(
+            song,
+            lead,
+            Map.of(usual.get(0).section(), Level.OUT, usual.get(1).section(), Level.LIFTED));
+    assertThat(own.path()).hasSize(usual.size() - 1);
+    Song planted = own.edit().apply(song);
+    Section first = planted.form().sections().get(usual.get(0).place());
+    assertThat(first.cells(lead)).allMatch(cell -> cell.level() == Level.OUT);
+    Section second = planted.form().sections().get(usual.get(1).place());
+    assertThat(second.cell(lead, usual.get(1).fromBar()).level()).isEqualTo(Level.LIFTED);
   }
 }

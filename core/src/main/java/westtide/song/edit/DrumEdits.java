@@ -184,6 +184,31 @@ public record DrumEdits(PartId part, String pattern) {
         name, song -> song.withPart(part, p -> p.withSound(id, change.apply(p.sound(id)))));
   }
 
+  /** Tunes every lane of the part by cents more or less, each held inside its range. */
+  public Edit tuneAll(int cents) {
+    return Edit.of(
+        "Tune all drums by " + cents + " cents",
+        song -> {
+          Part drums = song.part(part).orElseThrow();
+          Part out = drums;
+          for (LaneId id : allLanes(drums, song)) {
+            LaneSound sound = drums.sound(id);
+            int tuned = Math.max(-2400, Math.min(2400, sound.cents() + cents));
+            out = out.withSound(id, sound.withCents(tuned));
+          }
+          Part tuned = out;
+          return song.withPart(part, p -> tuned);
+        });
+  }
+
+  private static List<LaneId> allLanes(Part drums, Song song) {
+    return drums.grooves(song.brief().meter()).values().stream()
+        .flatMap(groove -> groove.lanes().stream())
+        .map(DrumLane::id)
+        .distinct()
+        .toList();
+  }
+
   /** Lets a lane take its rhythm from a part, in every groove, or gives it its own again. */
   public Edit borrow(LaneId id, Optional<PartId> model) {
     return Edit.named(

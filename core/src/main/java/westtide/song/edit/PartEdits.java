@@ -20,6 +20,7 @@ import westtide.song.Transposition;
 import westtide.song.drum.DrumLane;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.line.NoteShapes;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
 import westtide.theory.Interval;
@@ -34,6 +35,12 @@ import westtide.theory.voicing.ChordMember;
 public record PartEdits(PartId part) {
   /** How far below its model a double begins, in tenths of a dB. */
   private static final int DOUBLE_BELOW = 60;
+
+  /** How far apart two takes stand, and how much the second strays: our own choice, by ear. */
+  private static final int SIDE = 55;
+
+  private static final int TAKE_TICKS = 14;
+  private static final int TAKE_VELOCITY = 8;
 
   /**
    * Adds a part as the last of its role; it plays in full in one section. A name that is taken gets
@@ -67,6 +74,38 @@ public record PartEdits(PartId part) {
                 with(song, p -> p.withId(copy).withName(PartNames.free(song, p.name()))),
                 copy,
                 lane -> lane.feel().differs() ? reseeded(lane, copy) : lane));
+  }
+
+  /**
+   * Adds the same part once more as another take, one on each side, as guitars are doubled: its
+   * written notes are a little elsewhere and otherwise loud, its chords vary otherwise, its drums
+   * stray in their own way.
+   */
+  public Edit otherTake(PartId copy) {
+    return Edit.named(
+        said("Another take of "),
+        song -> {
+          Song doubled = duplicate(copy).apply(song);
+          Song apart =
+              doubled
+                  .withPart(part, p -> p.withMix(p.mix().withPan(-SIDE)))
+                  .withPart(copy, p -> p.withMix(p.mix().withPan(SIDE)));
+          return apart.withPart(
+              copy, p -> p.withPatterns(p.patterns().stream().map(n -> taken(n, copy)).toList()));
+        });
+  }
+
+  private static NamedPattern taken(NamedPattern named, PartId copy) {
+    if (named.pattern() instanceof Pattern.Written line) {
+      return named.withPattern(
+          line.withNotes(
+              NoteShapes.humanised(line.notes(), TAKE_TICKS, TAKE_VELOCITY, copy.seed())));
+    }
+    return named.withRule(
+        FollowRule.Chords.class,
+        rule ->
+            rule.withVary(
+                new FollowRule.Vary(Math.max(TAKE_VELOCITY, rule.vary().amount()), copy.seed())));
   }
 
   private static DrumLane reseeded(DrumLane lane, PartId part) {

@@ -177,6 +177,24 @@ public final class NoteShapes {
   }
 
   /**
+   * Other pitches at random in the same rhythm: each of the key, between the lowest and the highest
+   * of the notes, an octave apart at least; the same seed gives the same.
+   */
+  public static List<Note> randomPitches(List<Note> notes, Key key, long seed) {
+    int low = notes.stream().mapToInt(Note::key).min().orElse(0);
+    int high =
+        Math.min(127, Math.max(low + 12, notes.stream().mapToInt(Note::key).max().orElse(0)));
+    List<Integer> pitches = new ArrayList<>();
+    for (int midi = low; midi <= high; midi++) {
+      if (key.contains(midi % 12)) {
+        pitches.add(midi);
+      }
+    }
+    SplittableRandom random = new SplittableRandom(seed);
+    return each(notes, note -> note.withKey(pitches.get(random.nextInt(pitches.size()))));
+  }
+
+  /**
    * One note split into repeats whose velocity rises to that of the note: a riser made of it.
    *
    * @param repeats 2 to 24

@@ -359,4 +359,13 @@ class DrumEditsTest {
         .map(n -> n.start() + "+" + n.ticks() + " " + n.key() + " " + n.velocity())
         .collect(Collectors.joining("; "));
   }
+
+  @Test
+  void allDrumsAreTunedEachFromWhereItIs() {
+    Song song = A.sound("", KICK, s -> s.withCents(-2350)).apply(begun());
+    Song tuned = A.tuneAll(-100).apply(song);
+    assertThat(drums(tuned).sound(KICK).cents()).as("held inside the range").isEqualTo(-2400);
+    assertThat(drums(tuned).sound(HAT).cents()).isEqualTo(drums(song).sound(HAT).cents() - 100);
+    assertThat(groove(tuned, "A")).isEqualTo(groove(song, "A"));
+  }
 }

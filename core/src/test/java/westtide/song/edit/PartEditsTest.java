@@ -307,4 +307,23 @@ class PartEditsTest {
     assertThatThrownBy(() -> draft.withPart(KEYS, p -> p.withPatterns(List.of(lost))))
         .hasMessageContaining("nowhere");
   }
+
+  /** Two takes: the same notes in number and pitch, a little elsewhere, one on each side. */
+  @Test
+  void anotherTakeStandsOnTheOtherSide() {
+    for (String id : List.of("lead", "keys", "drums")) {
+      PartId original = PartId.of(id);
+      Song doubled = new PartEdits(original).otherTake(COPY).apply(draft);
+      assertThat(part(doubled, original).mix().pan()).isNegative();
+      assertThat(part(doubled, COPY).mix().pan()).isEqualTo(-part(doubled, original).mix().pan());
+      var first = Score.of(doubled).part(original).orElseThrow().notes();
+      var second = Score.of(doubled).part(COPY).orElseThrow().notes();
+      assertThat(second).as(id).isNotEmpty().isNotEqualTo(first);
+      if (id.equals("lead")) {
+        assertThat(second).hasSameSizeAs(first);
+        assertThat(second.stream().map(note -> note.key()).sorted().toList())
+            .isEqualTo(first.stream().map(note -> note.key()).sorted().toList());
+      }
+    }
+  }
 }

@@ -146,4 +146,24 @@ class NoteShapesTest {
     assertThat(rhythm).extracting(Note::ticks).containsExactly(960, 240, 480);
     assertThat(rhythm).extracting(Note::key).containsExactly(60, 62, 67);
   }
+
+  /**
+   * Rhythm and velocities stay, pitches are of the key and inside the range, an octave at least.
+   */
+  @ParameterizedTest
+  @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
+  void randomPitchesKeepRhythmScaleAndRange(long seed) {
+    List<Note> line = random(seed);
+    List<Note> drawn = NoteShapes.randomPitches(line, C, seed);
+    int low = line.stream().mapToInt(Note::key).min().orElseThrow();
+    int high = Math.max(low + 12, line.stream().mapToInt(Note::key).max().orElseThrow());
+    assertThat(drawn).hasSameSizeAs(line);
+    for (int i = 0; i < line.size(); i++) {
+      assertThat(drawn.get(i).withKey(60)).isEqualTo(line.get(i).withKey(60));
+      assertThat(drawn.get(i).key()).isBetween(low, high);
+      assertThat(C.contains(drawn.get(i).key() % 12)).isTrue();
+    }
+    assertThat(NoteShapes.randomPitches(line, C, seed)).isEqualTo(drawn);
+    assertThat(NoteShapes.randomPitches(line, C, seed + 1)).isNotEqualTo(drawn);
+  }
 }

@@ -63,6 +63,16 @@ final class SoundPage implements Page<GrooveScene> {
           "effects",
           "Equaliser, starts and ringing, tape, grain, phaser, chorus and tremolo of the lane",
           Controls.column(6, copyTo, effects));
+  private final NumberField tuneAll =
+      NumberField.held(
+              "lane-tune-all",
+              "all drums by, cents",
+              -2400,
+              2400,
+              () -> 0,
+              by -> choice().apply(choice().edits().tuneAll(by)))
+          .inline()
+          .telling("Every drum of the part up or down by as much, each from where it is");
   private final VBox box;
 
   SoundPage(GrooveChoice choice) {
@@ -72,6 +82,7 @@ final class SoundPage implements Page<GrooveScene> {
             Controls.whole(Controls.label("instrument", "small")),
             instrument,
             tune,
+            tuneAll,
             level,
             pan,
             reverb,
@@ -151,6 +162,11 @@ final class SoundPage implements Page<GrooveScene> {
                 : "The clap is on the beat with the snare again.");
   }
 
+  /** For what is made before the page is. */
+  private GrooveChoice choice() {
+    return choice;
+  }
+
   @Override
   public String title() {
     return "sound";
@@ -166,6 +182,7 @@ final class SoundPage implements Page<GrooveScene> {
     LaneSound sound = scene.sound();
     instrument.display(sound.instrument().isEmpty() ? KIT : sound.instrument());
     tune.show(String.valueOf(sound.cents()));
+    tuneAll.show("0");
     level.show(String.valueOf(sound.level()));
     pan.show(String.valueOf(sound.pan()));
     choke.show(String.valueOf(sound.choke()));

@@ -21,6 +21,8 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Thinning;
+import westtide.song.drum.DrumLane;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
@@ -71,6 +73,8 @@ final class CellPage implements Page<FormScene> {
           .telling("Notes softer than this velocity are left out here; 0 plays all");
   private final Chips<ChordMember> without =
       new Chips<>("cell-without-", CellPage::word, this::leaveOut);
+  private final Chips<LaneId> lanesOut =
+      new Chips<>("cell-lane-out-", lane -> scene().part().name(lane), this::leaveLaneOut);
   private final Chooser<String> instrument =
       new Chooser<>("cell-instrument", "the sound of the part here", List.of(), this::instrument);
   private final VBox box = new VBox(8);
@@ -83,7 +87,9 @@ final class CellPage implements Page<FormScene> {
     this.changed = changed;
     level.getStyleClass().add("small-chips");
     without.getStyleClass().add("small-chips");
-    this.thinRow = Controls.row(8, Controls.whole(Controls.label("leave out", "small")), without);
+    lanesOut.getStyleClass().add("small-chips");
+    this.thinRow =
+        Controls.row(8, Controls.whole(Controls.label("leave out", "small")), without, lanesOut);
     box.getChildren()
         .addAll(
             Controls.flow(
@@ -123,7 +129,11 @@ final class CellPage implements Page<FormScene> {
     softest.show(String.valueOf(sound.thinning().softest()));
     boolean drums = scene.part().role() == Role.DRUMS;
     octave.setDisable(drums);
-    thinRow.setDisable(drums);
+    without.setVisible(!drums);
+    without.setManaged(!drums);
+    lanesOut.setVisible(drums);
+    lanesOut.setManaged(drums);
+    lanesOut.showMany(lanes(), List.copyOf(sound.thinning().lanes()));
     without.showMany(List.of(ChordMember.values()), List.copyOf(sound.thinning().without()));
     List<String> names = new ArrayList<>(List.of(OWN));
     if (!drums) {
@@ -131,6 +141,27 @@ final class CellPage implements Page<FormScene> {
     }
     instrument.display(names, sound.instrument().isEmpty() ? OWN : sound.instrument());
     instrument.setDisable(drums);
+  }
+
+  private FormScene scene() {
+    return scene;
+  }
+
+  /** The lanes of the groove played here. */
+  private List<LaneId> lanes() {
+    return scene
+        .part()
+        .groove(scene.cell().pattern(), scene.song().brief().meter())
+        .map(groove -> groove.lanes().stream().map(DrumLane::id).toList())
+        .orElse(List.of());
+  }
+
+  private void leaveLaneOut(LaneId lane) {
+    Set<LaneId> next = new LinkedHashSet<>(thinning().lanes());
+    if (!next.remove(lane)) {
+      next.add(lane);
+    }
+    thin(thinning().withoutLanes(next));
   }
 
   private CellSound now() {

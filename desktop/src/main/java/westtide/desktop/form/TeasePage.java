@@ -1,34 +1,41 @@
 package westtide.desktop.form;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.compose.TeasePlan;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Desk;
 import westtide.rhythm.BarLines;
+import westtide.song.Level;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.id.SectionId;
 
 /** A line planted early: the path from its first hint to its peak, heard stage by stage. */
 final class TeasePage implements Page<FormScene> {
   private final Desk desk;
   private final VBox box = new VBox(8);
   private final FlowPane path = Controls.flow();
+  private final Map<SectionId, Level> chosen = new HashMap<>();
   private FormScene scene;
 
   TeasePage(Desk desk) {
     this.desk = desk;
+    desk.open().watchOpening(chosen::clear);
     path.setId("tease-path");
     box.getChildren()
         .addAll(
             Controls.wrapped(
                 "The selected line comes as a hint, half open, then in full at the last hook. Press"
-                    + " a stage to hear it as it would be.",
+                    + " a stage to hear it as it would be, or set how full it is there.",
                 "small"),
             path,
             Controls.explained(
@@ -48,6 +55,9 @@ final class TeasePage implements Page<FormScene> {
 
   @Override
   public void show(FormScene shown) {
+    if (scene != null && !scene.part().id().equals(shown.part().id())) {
+      chosen.clear();
+    }
     scene = shown;
     List<Node> nodes = new ArrayList<>();
     if (scene.part().role() == Role.DRUMS || scene.part().role() == Role.MARKS) {
@@ -61,9 +71,10 @@ final class TeasePage implements Page<FormScene> {
             Controls.explained(
                 Controls.action(
                     "tease-stage-" + i,
-                    "▷ " + scene.song().form().label(stage.place()) + from + ": " + stage.level(),
+                    "▷ " + scene.song().form().label(stage.place()) + from,
                     () -> hear(stage)),
                 stage.why()));
+        nodes.add(levels(i, stage));
         if (i + 1 < stages.size()) {
           nodes.add(Controls.label("→", "small"));
         }
@@ -72,8 +83,23 @@ final class TeasePage implements Page<FormScene> {
     path.getChildren().setAll(nodes);
   }
 
+  /** How full the line is at a stage; out leaves the stage away. */
+  private Node levels(int index, TeasePlan.Stage stage) {
+    Chooser<Level> level =
+        new Chooser<>(
+            "tease-level-" + index,
+            "how full the line is there",
+            List.of(Level.values()),
+            wanted -> {
+              chosen.put(stage.section(), wanted);
+              show(scene);
+            });
+    level.display(chosen.getOrDefault(stage.section(), stage.level()));
+    return level;
+  }
+
   private TeasePlan plan() {
-    return new TeasePlan(scene.song(), scene.part().id());
+    return new TeasePlan(scene.song(), scene.part().id(), chosen);
   }
 
   /** The stage as it will be, in its section, round and round. */

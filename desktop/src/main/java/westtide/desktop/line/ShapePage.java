@@ -76,6 +76,11 @@ final class ShapePage implements Page<LineScene> {
                 grids,
                 strength,
                 does("shape-humanise", "humanise", "A little off, by a seed", this::humanised),
+                does(
+                    "shape-random",
+                    "random pitches",
+                    "Other notes of the key in the same rhythm and range",
+                    this::randomPitches),
                 does("shape-chop", "chop", "Cut into pieces at the grid", this::chopped),
                 repeats,
                 does("shape-ramp", "ramp", "Rising repeats of the last note", this::ramp),
@@ -155,6 +160,11 @@ final class ShapePage implements Page<LineScene> {
 
   private List<Note> quantised(List<Note> notes) {
     return NoteShapes.quantised(notes, gridNow.ticks, strengthNow);
+  }
+
+  private List<Note> randomPitches(List<Note> notes) {
+    long seed = scene.line().song().seed() + scene.line().part().id().seed() + turns++;
+    return notes.isEmpty() ? notes : NoteShapes.randomPitches(notes, key(), seed);
   }
 
   private List<Note> humanised(List<Note> notes) {

@@ -119,6 +119,9 @@ public final class PartPanel extends VBox {
                 Controls.explained(
                     Controls.action("part-duplicate", "duplicate", this::duplicate),
                     "A copy that goes its own way"),
+                Controls.explained(
+                    Controls.action("part-other-take", "another take", this::otherTake),
+                    "The same once more, played a little otherwise: one take on each side"),
                 remove),
             Controls.row(10, Controls.primary("part-done", "done", desk.panels()::close)));
     show();
@@ -257,6 +260,12 @@ public final class PartPanel extends VBox {
   private void duplicate() {
     PartId copy = PartNames.freeId(desk.open().song(), part().role());
     desk.apply(edits().duplicate(copy));
+    turnTo(copy);
+  }
+
+  private void otherTake() {
+    PartId copy = PartNames.freeId(desk.open().song(), part().role());
+    desk.apply(edits().otherTake(copy));
     turnTo(copy);
   }
 
