@@ -1,17 +1,23 @@
 package westtide.song.edit;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Ticks;
+import westtide.song.Part;
+import westtide.song.Role;
+import westtide.song.Song;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.theory.Chord;
+import westtide.theory.voicing.ChordMember;
 
 /**
  * Edits of the chords of one progression. Chords are counted from 0.
@@ -25,6 +31,23 @@ public record ChordEdits(String row) {
    */
   public Edit line(List<ChordSpan> typed) {
     return of("Type the chords of the " + row, p -> p.withSpans(kept(p.spans(), typed)));
+  }
+
+  /**
+   * Lets the chord parts rest over a chord, by its place, while the bass goes on; or play again.
+   */
+  public Edit chordsRest(int index, boolean rest) {
+    Set<ChordMember> all =
+        rest ? EnumSet.allOf(ChordMember.class) : EnumSet.noneOf(ChordMember.class);
+    return Edit.of(
+        rest ? "Rest the chords, bass goes on" : "Play the chord again",
+        song -> {
+          Song out = song;
+          for (Part part : song.parts(Role.CHORDS)) {
+            out = new ChordPartEdits(part.id()).without(row, index, all).apply(out);
+          }
+          return out;
+        });
   }
 
   private static List<ChordSpan> kept(List<ChordSpan> old, List<ChordSpan> typed) {

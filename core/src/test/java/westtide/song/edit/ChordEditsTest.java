@@ -159,4 +159,22 @@ class ChordEditsTest {
       default -> HOOK.octave(random.nextInt(5) - 2);
     };
   }
+
+  /** The chord parts fall silent over one chord, and what follows the chords below goes on. */
+  @Test
+  void chordsRestWhileTheBassGoesOn() {
+    Song song = westtide.Songs.draft("trap", 1);
+    String row = song.progressions().get(0).name();
+    Song rests = new ChordEdits(row).chordsRest(1, true).apply(song);
+    for (westtide.song.Part part : song.parts()) {
+      var before = westtide.score.Score.of(song).part(part.id()).orElseThrow().notes();
+      var after = westtide.score.Score.of(rests).part(part.id()).orElseThrow().notes();
+      if (part.role() == westtide.song.Role.CHORDS) {
+        assertThat(after.size()).isLessThan(before.size());
+      } else {
+        assertThat(after).as(part.name()).isEqualTo(before);
+      }
+    }
+    assertThat(new ChordEdits(row).chordsRest(1, false).apply(rests)).isEqualTo(song);
+  }
 }

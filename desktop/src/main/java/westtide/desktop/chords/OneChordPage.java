@@ -19,6 +19,8 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.TypedLine;
 import westtide.song.Brief;
+import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Strum;
@@ -27,6 +29,7 @@ import westtide.theory.Interval;
 import westtide.theory.NoteName;
 import westtide.theory.Pitch;
 import westtide.theory.RomanNumeral;
+import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.StackDescription;
 import westtide.theory.voicing.VoiceLeading;
 import westtide.theory.voicing.Voicing;
@@ -49,6 +52,7 @@ final class OneChordPage implements ChordPage {
   private final Chips<String> turns = new Chips<>("inversion-", w -> w, this::takeTurns);
   private final Chips<String> strum = new Chips<>("strum-", w -> w, this::takeStrum);
   private final ToggleButton rest = new ToggleButton("rest");
+  private final ToggleButton chordsRest = new ToggleButton("rest, bass goes on");
   private final Chooser<String> spread =
       new Chooser<>("chord-spread", "voicing type of this chord", spreads(), this::takeSpread);
   private final NumberField millis;
@@ -95,6 +99,7 @@ final class OneChordPage implements ChordPage {
     notes.show(names(scene.voicing(), scene.brief()));
     push.show(PUSHES, PUSHES.get(Math.min(2, articulation.push() / 240)));
     rest.setSelected(articulation.rest());
+    chordsRest.setSelected(onlyChordsRest(scene));
     turns.show(
         TURNS, TURNS.get(articulation.inversion().map(turn -> Math.min(4, turn + 1)).orElse(0)));
     spread.display(articulation.kind().map(VoicingKind::toString).orElse(AS_PART));
@@ -114,6 +119,11 @@ final class OneChordPage implements ChordPage {
     rest.setId("chord-rest");
     rest.getStyleClass().setAll("toggle-button", "chip");
     rest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    chordsRest.setId("chord-rest-chords");
+    chordsRest.getStyleClass().setAll("toggle-button", "chip");
+    chordsRest.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    chordsRest.setOnAction(
+        e -> choice.apply(choice.edits().chordsRest(choice.chord(), chordsRest.isSelected())));
     rest.setOnAction(e -> articulation("Rest a chord", m -> m.withRest(rest.isSelected())));
     box.getChildren()
         .addAll(
@@ -134,7 +144,8 @@ final class OneChordPage implements ChordPage {
                 Controls.action("chord-remove", "delete", this::remove),
                 Controls.spring(),
                 push,
-                rest),
+                rest,
+                chordsRest),
             Controls.flow(
                 spread,
                 Controls.whole(Controls.label("inversion", "small")),
@@ -175,6 +186,17 @@ final class OneChordPage implements ChordPage {
   void cyclePush() {
     int early = choice.scene().span().articulation().push();
     articulation("Push a chord", m -> m.withPush(early >= 480 ? 0 : early + 240));
+  }
+
+  /** Whether every chord part leaves the whole chord out. */
+  private static boolean onlyChordsRest(ChordScene scene) {
+    List<Part> parts = scene.song().parts(Role.CHORDS);
+    return !parts.isEmpty()
+        && parts.stream()
+            .allMatch(
+                part ->
+                    scene.span().articulation().without(part.id()).size()
+                        == ChordMember.values().length);
   }
 
   void toggleRest() {

@@ -51,7 +51,7 @@ public final class DeliverRoom implements Room {
   private final Label facts = Controls.wrapped("", "small");
   private final SoundBox sound;
   private final GridPane parts = new GridPane();
-  private final Label summary = Controls.wrapped("");
+  private final Label summary = Controls.wrapped("", "small");
   private final Chooser<String> ports =
       new Chooser<>(
           "deliver-ports", "MIDI ports of drum parts", List.of(SHARED, OWN_PORTS), this::takePorts);
@@ -95,7 +95,7 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
-    summary.setText(String.join(" ", MidiPlan.of(view.score().parts(), options.ports()).notices()));
+    summary.setText(String.join("\n", MidiPlan.of(view.score().parts(), options.ports()).notices()));
     ports.display(options.ports() == Ports.ONE ? SHARED : OWN_PORTS);
     ports.setVisible(view.score().parts(Role.DRUMS).size() > 1);
     ports.setManaged(ports.isVisible());
