@@ -2,6 +2,7 @@ package westtide.cli;
 
 import java.io.IOException;
 import java.io.PrintWriter;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -21,6 +22,7 @@ import westtide.file.FileNames;
 import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
+import westtide.file.disk.Plain;
 import westtide.file.midi.MidiFile;
 import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
@@ -92,6 +94,8 @@ final class ExportCommand implements Callable<Integer> {
   @Option(names = "--rate", paramLabel = "HZ", description = "44100, or 48000 as usual")
   private int rate = WavFormat.USUAL.rate();
 
+  private static final int LONGEST = 1000;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -102,6 +106,8 @@ final class ExportCommand implements Callable<Integer> {
               + " --wav FILE.wav or --stems DIR");
     }
     WavFormat format = new WavFormat(rate, bits);
+    ending(midi, "--midi", List.of(".mid", ".midi"));
+    ending(wav, "--wav", List.of(".wav"));
     boolean several = songs.size() > 1;
     if (several
         && Stream.of(midi, wav).anyMatch(file -> file != null && StandardOutput.means(file))) {
@@ -119,6 +125,27 @@ final class ExportCommand implements Callable<Integer> {
       writeSound(Bounce.of(score, format), several ? in(wav, name + ".wav") : wav);
     }
     return 0;
+  }
+
+  /** A name that says another kind of file is a slip; a folder or no ending at all may be meant. */
+  private static void ending(Path file, String option, List<String> right) {
+    if (file == null || StandardOutput.means(file) || Files.exists(file)) {
+      return;
+    }
+    String name = file.getFileName() == null ? "" : file.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    String ending = dot < 1 ? "" : name.substring(dot).toLowerCase(Locale.ROOT);
+    if (ending.matches("\\.[a-z][a-z0-9]{0,4}") && !right.contains(ending)) {
+      throw new IllegalArgumentException(
+          option
+              + " writes "
+              + right.get(0)
+              + ", but the file is called "
+              + name
+              + "; call it "
+              + name.substring(0, dot)
+              + right.get(0));
+    }
   }
 
   /** A name none of the songs before had. */
@@ -150,7 +177,7 @@ final class ExportCommand implements Callable<Integer> {
       }
       MidiPlan.of(score.parts(), options().ports())
           .notices()
-          .forEach(spec.commandLine().getErr()::println);
+          .forEach(told -> spec.commandLine().getErr().println(Plain.of(told, LONGEST)));
     }
     if (parts != null) {
       OutputFolder.make(parts);

@@ -1,6 +1,9 @@
 package westtide.cli;
 
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
@@ -13,7 +16,9 @@ import picocli.CommandLine.Spec;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
+import westtide.file.SongVersions;
 import westtide.file.StyleFile;
+import westtide.file.disk.Folders;
 import westtide.file.disk.UnusableFileException;
 import westtide.review.StyleTrial;
 import westtide.review.level.DraftLevels;
@@ -115,16 +120,25 @@ final class NewCommand implements Callable<Integer> {
       description = "the file to write; - for the standard output")
   private Path file;
 
+  @Option(
+      names = "--force",
+      description = "replaces a song that is there already; what it holds stays among its versions")
+  private boolean force;
+
   @Spec private CommandSpec spec;
 
   @Override
   public Integer call() throws Exception {
     long take = seed == null ? 1 + new Random().nextInt(9999) : seed;
     Style wanted = wanted();
+    refuseToReplace();
     SongDraft draft = SongDraft.in(wanted).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
     Song song = repeated(DraftLevels.set(lined(joined(draft)), wanted));
+    if (!StandardOutput.means(file)) {
+      replacing();
+    }
     if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
       return 0;
     }
@@ -150,6 +164,20 @@ final class NewCommand implements Callable<Integer> {
     return form == null
         ? song
         : LinkedSections.repeated(song, FormLine.parse(form, song.brief().meter()).orElseThrow());
+  }
+
+  /** A song that is there is not written over unasked. */
+  private void refuseToReplace() {
+    if (!force && !StandardOutput.means(file) && Files.isRegularFile(file)) {
+      throw new IllegalArgumentException(
+          file + " is there already; give another name, or --force to replace it");
+    }
+  }
+
+  /** What is about to be replaced stays among the versions of the file. */
+  private void replacing() throws IOException {
+    Path versions = Folders.ofUser().data().resolve(SongVersions.FOLDER);
+    new SongVersions(versions, Clock.systemUTC()).keepReplaced(file);
   }
 
   /** The style of that name, or of that file. */

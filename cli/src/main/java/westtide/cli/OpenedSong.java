@@ -3,11 +3,14 @@ package westtide.cli;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import westtide.file.SongFile;
+import westtide.file.disk.Plain;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
 
 /** A song as a command reads it: what was mended or may be missing is told beside the result. */
 final class OpenedSong {
+  private static final int LONGEST = 1000;
+
   private OpenedSong() {}
 
   /**
@@ -21,7 +24,7 @@ final class OpenedSong {
       told.println(
           file + " was written by a newer version; what this one does not know is left out here.");
     }
-    opened.notices().forEach(told::println);
+    opened.notices().forEach(notice -> told.println(Plain.of(notice, LONGEST)));
     return opened.score();
   }
 }

@@ -6,9 +6,14 @@ import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import westtide.file.disk.Plain;
 
-/** What is in a song, printed to be read. */
+/**
+ * What is in a song, printed to be read: texts of the file on one line, without control characters.
+ */
 final class SongText {
+  private static final int LONGEST = 300;
+
   private final JsonNode song;
   private final PrintWriter out;
 
@@ -112,6 +117,6 @@ final class SongText {
   }
 
   private static String text(JsonNode node, String field) {
-    return node.path(field).asText();
+    return Plain.of(node.path(field).asText(), LONGEST);
   }
 }

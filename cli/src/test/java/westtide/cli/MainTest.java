@@ -415,10 +415,63 @@ class MainTest {
   private List<String> counter(String line) throws Exception {
     Path song = folder.resolve("heard.tide");
     Result made =
-        run("new", "--style", "trap", "--seed", "4", "--line", line, "-o", song.toString());
+        run(
+            "new",
+            "--style",
+            "trap",
+            "--seed",
+            "4",
+            "--line",
+            line,
+            "--force",
+            "-o",
+            song.toString());
     assertThat(made.status()).as(made.err()).isZero();
     JsonNode notes =
         new ObjectMapper().readTree(run("show", song.toString(), "--json", "--notes").out());
     return notesOf(notes, "Counter flute");
+  }
+
+  @Test
+  void aSongThatIsThereIsNotReplacedUnasked() throws Exception {
+    Path song = folder.resolve("there.tide");
+    assertThat(run("new", "--style", "trap", "--title", "One", "-o", song.toString()).status())
+        .isZero();
+    Result again = run("new", "--style", "house", "--title", "Two", "-o", song.toString());
+    assertThat(again.status()).isEqualTo(2);
+    assertThat(again.err()).contains("is there already").contains("--force");
+    assertThat(run("show", song.toString()).out()).contains("One");
+    Result forced =
+        run("new", "--style", "house", "--title", "Two", "--force", "-o", song.toString());
+    assertThat(forced.status()).as(forced.err()).isZero();
+    assertThat(run("show", song.toString()).out()).contains("Two");
+  }
+
+  @Test
+  void aFileOfAnotherKindIsAskedForItsEnding() {
+    Path song = folder.resolve("kind.tide");
+    run("new", "--style", "trap", "-o", song.toString());
+    Result wrong = run("export", song.toString(), "--midi", folder.resolve("x.mp3").toString());
+    assertThat(wrong.status()).isEqualTo(2);
+    assertThat(wrong.err()).contains("--midi writes .mid").contains("x.mid");
+    assertThat(folder.resolve("x.mp3")).doesNotExist();
+  }
+
+  /** Names from a file are data: no control character of theirs reaches the terminal. */
+  @Test
+  void namesInASongControlNoTerminal() throws Exception {
+    Path song = folder.resolve("loud.tide");
+    run("new", "--style", "trap", "--title", "Plain", "-o", song.toString());
+    String text = Files.readString(song);
+    Files.writeString(
+        song,
+        text.replace("\"Plain\"", "\"\\u001b[31mRed\\u0007\\nforged\"")
+            .replace("\"Keys\"", "\"K\\u009beys\""));
+    Result shown = run("show", song.toString(), "--notes");
+    assertThat(shown.status()).as(shown.err()).isZero();
+    assertThat(shown.out().replace("\n", "").replace("\r", ""))
+        .doesNotContainPattern("\\p{Cntrl}")
+        .contains("Red");
+    assertThat(shown.err()).doesNotContainPattern("[\\x00-\\x09\\x0b-\\x1f\\x7f-\\x9f]");
   }
 }

@@ -8,6 +8,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -29,6 +31,10 @@ import westtide.song.Song;
 public final class Recovery implements Closeable {
   private static final String ENDING = ".unsaved";
   private static final String LOCK = ".lock";
+
+  /** A clock may be wrong by so much; what was kept later than that is no time. */
+  private static final Duration LIKELY = Duration.ofDays(400);
+
   private static final int BYTES = 2 * SongLimits.BYTES;
   private static final ObjectMapper MAPPER = new ObjectMapper();
 
@@ -48,11 +54,19 @@ public final class Recovery implements Closeable {
    *
    * @param at the recovery file
    * @param song the song as it was
-   * @param file the song file it belonged to, if it had one
+   * @param file the song file it belongs to; empty where it had none, and where what it names is
+   *     not a song this person wrote, so that saving asks for a name
    * @param saved the song in that file, where it can be read
    * @param kept when it was kept
+   * @param note why it opens as a copy though it names a file; empty where nothing is to be said
    */
-  public record Left(Path at, Song song, Optional<Path> file, Optional<Song> saved, Instant kept) {
+  public record Left(
+      Path at,
+      Song song,
+      Optional<Path> file,
+      Optional<Song> saved,
+      Instant kept,
+      Optional<String> note) {
     /** Deletes it. */
     public void discard() throws IOException {
       Files.deleteIfExists(at);
@@ -145,13 +159,19 @@ public final class Recovery implements Closeable {
         && !HeldLock.isHeld(lockOf(path));
   }
 
-  private static Optional<Left> read(Path path) throws IOException {
+  private Optional<Left> read(Path path) throws IOException {
     JsonNode tree = JsonDocument.read(path, BYTES);
     String named = tree.path("file").asText();
     Optional<Path> file = named.isEmpty() ? Optional.empty() : Optional.of(Path.of(named));
-    Song song = SongFile.opened(tree.path("song")).song();
-    Optional<Song> saved = file.flatMap(Recovery::saved);
-    Left left = new Left(path, song, file, saved, kept(tree, path));
+    SongFile.Opened opened = SongFile.opened(tree.path("song"));
+    Song song = opened.song();
+    Optional<String> note =
+        opened.newer()
+            ? Optional.of("written by a newer version, opens as a copy")
+            : file.flatMap(target -> mistrusted(target, path));
+    Optional<Path> target = note.isPresent() ? Optional.empty() : file;
+    Optional<Song> saved = target.flatMap(Recovery::saved);
+    Left left = new Left(path, song, target, saved, kept(tree, path), note);
     if (saved.filter(song::equals).isPresent()) {
       left.discard();
       return Optional.empty();
@@ -159,10 +179,42 @@ public final class Recovery implements Closeable {
     return Optional.of(left);
   }
 
-  private static Instant kept(JsonNode tree, Path path) throws IOException {
-    return tree.has("kept")
-        ? Instant.parse(tree.get("kept").asText())
-        : Files.getLastModifiedTime(path).toInstant();
+  /**
+   * Why a file that kept work names is not one to save over: only a song, by name and content, of
+   * the person whose work it is.
+   */
+  private static Optional<String> mistrusted(Path target, Path kept) {
+    if (!Files.exists(target)) {
+      return Optional.of("its file is gone");
+    }
+    boolean song =
+        target.toString().endsWith(SongFile.ENDING)
+            && Files.isRegularFile(target)
+            && saved(target).isPresent();
+    return song && sameOwner(target, kept)
+        ? Optional.empty()
+        : Optional.of(
+            target.getFileName() + " is not a song of yours, so the work opens as a copy");
+  }
+
+  private static boolean sameOwner(Path one, Path other) {
+    try {
+      return Files.getOwner(one).equals(Files.getOwner(other));
+    } catch (IOException | UnsupportedOperationException e) {
+      return false;
+    }
+  }
+
+  /** When it was kept; a time that cannot be is that of the file. */
+  private Instant kept(JsonNode tree, Path path) throws IOException {
+    Instant written = Files.getLastModifiedTime(path).toInstant();
+    try {
+      Instant said = Instant.parse(tree.path("kept").asText());
+      boolean likely = said.isAfter(Instant.EPOCH) && said.isBefore(clock.instant().plus(LIKELY));
+      return likely ? said : written;
+    } catch (DateTimeException e) {
+      return written;
+    }
   }
 
   private static Optional<Song> saved(Path file) {

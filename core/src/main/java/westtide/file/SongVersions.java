@@ -21,6 +21,9 @@ import westtide.song.Song;
  * @param clock tells when a version was saved
  */
 public record SongVersions(Path folder, Clock clock) {
+  /** Where versions are kept, below the folder of a person's things. */
+  public static final String FOLDER = "versions";
+
   /** How many versions of a song are kept. */
   public static final int MOST = 10;
 
@@ -59,6 +62,30 @@ public record SongVersions(Path folder, Clock clock) {
   }
 
   /**
+   * Keeps what is in a file now, before it is replaced, unless that is a version already or is no
+   * song. Whoever wrote it, it can be had again.
+   *
+   * @throws IOException when the folder cannot be written
+   */
+  public void keepReplaced(Path file) throws IOException {
+    if (!Files.isRegularFile(file)) {
+      return;
+    }
+    Song there;
+    try {
+      there = SongFile.read(file);
+    } catch (UnusableFileException e) {
+      return;
+    }
+    for (Version version : all(file)) {
+      if (Files.mismatch(version.file(), file) < 0) {
+        return;
+      }
+    }
+    keep(there, file);
+  }
+
+  /**
    * The versions of the song in a file, the latest first.
    *
    * @throws IOException when the folder cannot be listed
@@ -71,7 +98,7 @@ public record SongVersions(Path folder, Clock clock) {
     List<Version> out = new ArrayList<>();
     try (Stream<Path> files = Files.list(place)) {
       files
-          .filter(path -> path.getFileName().toString().matches("\\d{1,18}\\" + SongFile.ENDING))
+          .filter(path -> path.getFileName().toString().matches("\\d{1,14}\\" + SongFile.ENDING))
           .forEach(path -> out.add(new Version(path, time(path))));
     }
     out.sort(Comparator.comparing(Version::saved).reversed());

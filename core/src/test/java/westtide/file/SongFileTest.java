@@ -231,6 +231,7 @@ class SongFileTest {
     Clock clock = Clock.fixed(Instant.parse("2026-11-26T18:30:00Z"), ZoneOffset.UTC);
     Recovery crashed = Recovery.in(folder, clock);
     Recovery running = Recovery.in(folder, clock);
+    SongFile.write(Songs.draft("house", 3), folder.resolve("mine.tide"));
     crashed.keep(song, Optional.of(folder.resolve("mine.tide")));
     running.keep(Songs.draft("trap", 1), Optional.empty());
     Files.writeString(folder.resolve("333.unsaved"), "half a fi");

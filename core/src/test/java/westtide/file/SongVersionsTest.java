@@ -65,4 +65,21 @@ class SongVersionsTest {
         .asString()
         .contains("808");
   }
+
+  /** What somebody else wrote is kept before it is replaced, once; what is no song is left. */
+  @Test
+  void whatIsReplacedIsKept() throws Exception {
+    SongVersions versions = new SongVersions(folder.resolve("kept"), Clock.systemUTC());
+    Path file = folder.resolve("song.tide");
+    versions.keepReplaced(file);
+    assertThat(versions.all(file)).isEmpty();
+    SongFile.write(BriefEdits.title("Theirs").apply(SONG), file);
+    versions.keepReplaced(file);
+    versions.keepReplaced(file);
+    assertThat(versions.all(file)).hasSize(1);
+    assertThat(versions.all(file).get(0).song().title()).isEqualTo("Theirs");
+    Files.writeString(file, "no song");
+    versions.keepReplaced(file);
+    assertThat(versions.all(file)).hasSize(1);
+  }
 }

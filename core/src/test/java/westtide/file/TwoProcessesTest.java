@@ -43,4 +43,19 @@ class TwoProcessesTest {
     mine.left().work().get(0).discard();
     assertThat(mine.left().work()).isEmpty();
   }
+
+  /** A name that leaves no room for the ending of a lock has one all the same. */
+  @Test
+  void aSongWithALongNameIsLocked() throws Exception {
+    Path song = folder.resolve("x".repeat(250) + ".tide");
+    SongLock.Answer first = SongLock.of(song, Clock.systemUTC());
+    assertThat(first.lock()).isPresent();
+    assertThat(first.unlocked()).isFalse();
+    first.lock().orElseThrow().close();
+    assertThat(folder.toFile().list()).isEmpty();
+    assertThat(
+            SongLock.of(folder.resolve("nowhere").resolve("a.tide"), Clock.systemUTC()).unlocked())
+        .as("a place that cannot be locked is told")
+        .isTrue();
+  }
 }

@@ -83,6 +83,7 @@ public final class Shell {
   private final SongFiles files;
   private final Autosave autosave;
   private final List<Room> rooms;
+  private boolean ended;
   private final List<Command> commands;
   private final Bridge bridge;
   private final Course course;
@@ -112,7 +113,7 @@ public final class Shell {
             new SongFiles.Kept(
                 recent,
                 recovery,
-                new SongVersions(around.data().resolve("versions"), around.clock()),
+                new SongVersions(around.data().resolve(SongVersions.FOLDER), around.clock()),
                 around.documents()));
     SongExports exports = new SongExports(open, messages, background);
     OwnStyles own = new OwnStyles(around.data().resolve("styles"), open.book());
@@ -160,6 +161,7 @@ public final class Shell {
     Comparison comparison = new Comparison(open, play, messages, background);
     files.comparing(comparison::with);
     open.watchOpening(comparison::forget);
+    overlay.whenLeft(this::neverWithoutSong);
     List<Command> all =
         new ArrayList<>(new ShellCommands(this, open, files, play, comparison).list());
     all.add(
@@ -265,6 +267,13 @@ public final class Shell {
         });
   }
 
+  /** Every way out of a question ends at a song or at the start sheet. */
+  private void neverWithoutSong() {
+    if (!open.isOpen() && !ended) {
+      showStart();
+    }
+  }
+
   /** Shows the start sheet over everything. */
   public void showStart() {
     StartSheet.Ways ways =
@@ -336,6 +345,7 @@ public final class Shell {
    * Forgets kept work and finishes what is being written; the last thing before the process ends.
    */
   void close() {
+    ended = true;
     pulse.stop();
     loudness.close();
     play.close();

@@ -191,4 +191,49 @@ class KeptWorkTest extends WindowTest {
     interact(() -> shell.open().apply(BriefEdits.title("Still here")));
     assertThat(words("#bridge-title")).isEqualTo("Still here");
   }
+
+  /** Cancel decides nothing, the usual answer destroys nothing, and what is replaced is kept. */
+  @Test
+  void leavingTheQuestionWhoseVersionDecidesNothing() throws Exception {
+    opened("Mine");
+    interact(() -> shell.open().apply(BriefEdits.title("Changed here")));
+    SongFile.write(draft("Changed there"), file);
+    clickOn("#save");
+    waitFor(() -> shown("#question"));
+    press("#question-stay");
+    clickOn("#save");
+    waitFor(() -> shown("#question"));
+    assertThat(SongFile.read(file).title()).as("it asks again").isEqualTo("Changed there");
+    push(javafx.scene.input.KeyCode.ESCAPE);
+    waitFor(() -> !shown("#question"));
+    interact(shell::inFront);
+    settle();
+    SongFile.write(draft("Changed once more"), file);
+    interact(shell::inFront);
+    waitFor(() -> shown("#question"));
+    push(javafx.scene.input.KeyCode.ENTER);
+    waitFor(() -> shown("#file-path"));
+    assertThat(SongFile.read(file).title()).isEqualTo("Changed once more");
+    push(javafx.scene.input.KeyCode.ESCAPE);
+    clickOn("#save");
+    waitFor(() -> shown("#question"));
+    press("#question-mine");
+    waitFor(() -> words("#saved-state").equals("saved"));
+    assertThat(SongFile.read(file).title()).isEqualTo("Changed here");
+    run("versions");
+    waitFor(() -> shown("#versions"));
+    assertThat(
+            new westtide.file.SongVersions(
+                    folder.resolve("data").resolve("versions"), Clock.systemUTC())
+                .all(file))
+        .anyMatch(version -> title(version).equals("Changed once more"));
+  }
+
+  private static String title(westtide.file.SongVersions.Version version) {
+    try {
+      return version.song().title();
+    } catch (IOException e) {
+      throw new java.io.UncheckedIOException(e);
+    }
+  }
 }

@@ -114,4 +114,26 @@ class StartTest extends WindowTest {
     assertThat(SongFile.read(folder.resolve("documents").resolve(FileNames.stem(song()) + ".tide")))
         .isEqualTo(song());
   }
+
+  /** Every way out of "it is open elsewhere" ends at a song or at the start sheet. */
+  @Test
+  void aSongThatIsOpenElsewhereLeavesTheStartSheet() throws Exception {
+    java.nio.file.Path song = folder.resolve("documents").resolve("Shared.tide");
+    westtide.file.SongFile.write(
+        westtide.compose.SongDraft.in(westtide.style.StyleBook.shipped().get("trap")).song(), song);
+    var other = westtide.file.SongLock.of(song, java.time.Clock.systemUTC());
+    for (String way : new String[] {"#question-stay", "escape", "#question-copy"}) {
+      interact(() -> shell.openFile(song));
+      waitFor(() -> shown("#question"));
+      if (way.equals("escape")) {
+        push(javafx.scene.input.KeyCode.ESCAPE);
+      } else {
+        press(way);
+      }
+      boolean copy = way.equals("#question-copy");
+      waitFor(() -> !shown("#question") && (copy ? shell.open().isOpen() : shown("#start-sheet")));
+    }
+    waitFor(() -> !shown("#start-sheet"));
+    other.lock().orElseThrow().close();
+  }
 }

@@ -47,11 +47,16 @@ public record Folders(Path data, Optional<String> notice) {
       return new Folders(wanted.get(), Optional.empty());
     }
     Path temporary =
-        Path.of(property.apply("java.io.tmpdir"), NAME + "-" + property.apply("user.name"));
-    writable(temporary);
+        PrivateFolder.below(Path.of(temporaries(property)), NAME, property.apply("user.name"));
     String why = wanted.map(path -> path + " cannot be written").orElse("there is no home folder");
     return new Folders(
         temporary, Optional.of(why + "; unsaved work and settings are kept in " + temporary + "."));
+  }
+
+  private static String temporaries(UnaryOperator<String> property) {
+    return Optional.ofNullable(property.apply("java.io.tmpdir"))
+        .filter(text -> !text.isBlank())
+        .orElse("/tmp");
   }
 
   private static Path share(Path home) {
@@ -72,7 +77,7 @@ public record Folders(Path data, Optional<String> notice) {
 
   private static boolean writable(Path folder) {
     try {
-      Files.createDirectories(folder);
+      PrivateFolder.make(folder);
       return Files.isWritable(folder);
     } catch (IOException e) {
       return false;

@@ -87,6 +87,21 @@ public final class HeldLock implements Closeable {
     }
   }
 
+  /**
+   * Whether somebody has the lock of a file that may be read but not written, as that of another
+   * person: a shared lock is not to be had then.
+   */
+  public static boolean isHeldByOther(Path file) {
+    if (!Files.isReadable(file)) {
+      return false;
+    }
+    try (FileChannel channel = FileChannel.open(file, StandardOpenOption.READ)) {
+      return channel.tryLock(0, Long.MAX_VALUE, true) == null;
+    } catch (IOException | OverlappingFileLockException e) {
+      return false;
+    }
+  }
+
   /** The line that says who took it; empty when it cannot be read. */
   public static Optional<String> owner(Path file) {
     try {

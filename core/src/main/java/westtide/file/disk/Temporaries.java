@@ -8,12 +8,15 @@ import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.UUID;
 
 /** Temporary files beside the files they will become, and those that a crash left. */
 final class Temporaries {
   private static final String START = ".west-tide-";
   private static final String ENDING = ".part";
+  private static final Duration LONGEST_WRITING = Duration.ofMinutes(10);
 
   /** Tells the files of this process from those of others, which may have the same number. */
   private static final String PROCESS = UUID.randomUUID().toString().substring(0, 8);
@@ -27,17 +30,28 @@ final class Temporaries {
     return target.resolveSibling(START + PROCESS + "-" + name + "-" + thread + ENDING);
   }
 
-  /** Deletes what nobody writes any more: whoever writes holds a lock. */
+  /**
+   * Deletes what nobody writes any more: whoever writes holds a lock, or has only just begun. Where
+   * a file system has no locks, age alone tells.
+   */
   static void clean(Path folder) {
     try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, START + "*" + ENDING)) {
       for (Path file : left) {
-        if (!file.getFileName().toString().startsWith(START + PROCESS) && isFree(file)) {
+        boolean own = file.getFileName().toString().startsWith(START + PROCESS);
+        if (!own && old(file) && isFree(file)) {
           Files.deleteIfExists(file);
         }
       }
     } catch (IOException e) {
       // What cannot be listed or deleted now goes with a later file.
     }
+  }
+
+  /** Whether it is older than any writing takes. */
+  private static boolean old(Path file) throws IOException {
+    return Files.getLastModifiedTime(file)
+        .toInstant()
+        .isBefore(Instant.now().minus(LONGEST_WRITING));
   }
 
   private static boolean isFree(Path file) {

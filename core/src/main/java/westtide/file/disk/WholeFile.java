@@ -14,8 +14,9 @@ import java.nio.file.StandardOpenOption;
 /**
  * Writes files whole: to a temporary file in the same folder first, flushed, then put into place.
  * What stood there keeps its rights, owner and the links that lead to it. What is no regular file,
- * such as a pipe, is written to and never replaced. Temporary files that a crash left in the folder
- * go with the next file that is written there.
+ * such as a pipe, is written to and never replaced. Its lock is held until it stands in its place,
+ * so that nobody who cleans takes it; temporary files that a crash left go with a later file
+ * written there.
  */
 public final class WholeFile {
   private static final int BUFFER = 1 << 16;
@@ -109,8 +110,9 @@ public final class WholeFile {
     }
     Temporaries.clean(target.getParent());
     Path temporary = Temporaries.of(target);
-    try {
-      boolean whole = fill(temporary, content);
+    try (Disk.Writing writing = disk.create(temporary)) {
+      temporary.toFile().deleteOnExit();
+      boolean whole = fill(writing, content);
       if (whole) {
         if (Files.exists(target)) {
           disk.dressLike(temporary, target);
@@ -123,15 +125,12 @@ public final class WholeFile {
     }
   }
 
-  private boolean fill(Path temporary, Content content) throws IOException {
-    try (Disk.Writing writing = disk.create(temporary)) {
-      temporary.toFile().deleteOnExit();
-      OutputStream out = new BufferedOutputStream(writing.out(), BUFFER);
-      boolean whole = content.to(out);
-      out.flush();
-      writing.flush();
-      return whole;
-    }
+  private static boolean fill(Disk.Writing writing, Content content) throws IOException {
+    OutputStream out = new BufferedOutputStream(writing.out(), BUFFER);
+    boolean whole = content.to(out);
+    out.flush();
+    writing.flush();
+    return whole;
   }
 
   private void discard(Path temporary) {

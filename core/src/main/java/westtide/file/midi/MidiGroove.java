@@ -21,7 +21,7 @@ import westtide.song.drum.PlayedLanes;
  * one has none, on the drums of the General MIDI percussion map. Hits keep how far they are from
  * the step they are nearest to.
  *
- * @param groove what was read, 1 to 16 bars
+ * @param groove what was read from the first bar with a hit on, 1 to 16 bars
  * @param unknown notes that are no drum of ours, which were left out
  * @param cut whether the file went on after 16 bars
  */
@@ -70,6 +70,11 @@ public record MidiGroove(Pattern.Drums groove, List<Integer> unknown, boolean cu
   private static MidiGroove groove(
       List<PlayedHit> hits, List<Integer> unknown, Meter meter, Swing swing) {
     Quantise quantise = new Quantise(StepGrid.SIXTEENTHS, swing, 0);
+    long first = hits.stream().mapToLong(h -> quantise.place(h.tick()).step()).min().orElse(0);
+    long silent = Math.max(0, first) / meter.stepsPerBar() * meter.ticksPerBar();
+    if (silent > 0) {
+      return groove(hits.stream().map(h -> h.earlierBy(silent)).toList(), unknown, meter, swing);
+    }
     long last = hits.stream().mapToLong(h -> quantise.place(h.tick()).step()).max().orElse(0);
     int needed = (int) (last / meter.stepsPerBar()) + 1;
     int bars = Math.min(MOST_BARS, needed);

@@ -13,4 +13,9 @@ public record PlayedHit(LaneId lane, long tick, int velocity, int semitones) {
   public PlayedHit(LaneId lane, long tick, int velocity) {
     this(lane, tick, velocity, 0);
   }
+
+  /** The same earlier by ticks. */
+  public PlayedHit earlierBy(long ticks) {
+    return new PlayedHit(lane, tick - ticks, velocity, semitones);
+  }
 }

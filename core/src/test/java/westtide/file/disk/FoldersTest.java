@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -52,5 +53,33 @@ class FoldersTest {
     environment.put("HOME", file.toString());
     assertThat(folders().notice().orElseThrow()).contains(file + "/", "cannot be written");
     assertThat(folders().data()).isDirectory();
+  }
+
+  /** A name in a folder everybody can write may have been taken: no link is followed. */
+  @Test
+  void aPlantedLinkIsNotFollowed() throws IOException {
+    Path tmp = Files.createDirectories(folder.resolve("tmp"));
+    Path theirs = Files.createDirectory(folder.resolve("theirs"));
+    Files.createSymbolicLink(tmp.resolve("west-tide-mara"), theirs);
+    assertThat(folders().data()).isEqualTo(tmp.resolve("west-tide-mara-2")).isDirectory();
+    assertThat(theirs.toFile().list()).isEmpty();
+  }
+
+  @Test
+  void whatIsKeptIsForItsOwnerAlone() throws IOException {
+    environment.put("HOME", folder.resolve("home").toString());
+    assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folders().data())))
+        .isEqualTo("rwx------");
+    environment.clear();
+    assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(folders().data())))
+        .isEqualTo("rwx------");
+  }
+
+  @Test
+  void withoutAFolderForTemporaryFilesThereIsOneAllTheSame() {
+    properties.remove("java.io.tmpdir");
+    assertThat(
+            Folders.of(environment::get, name -> name.equals("user.name") ? "mara" : null).data())
+        .isDirectory();
   }
 }

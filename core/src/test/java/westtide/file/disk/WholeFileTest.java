@@ -8,7 +8,9 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Instant;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -95,6 +97,7 @@ class WholeFileTest {
   @Test
   void whatACrashLeftGoesWithTheNextFileAndWhatIsBeingWrittenStays() throws Exception {
     Path left = Files.write(folder.resolve(".west-tide-0badcafe-1-1.part"), OLD);
+    Files.setLastModifiedTime(left, FileTime.from(Instant.now().minusSeconds(3600)));
     Path other = Files.write(folder.resolve("mine.part"), OLD);
     WholeFile.write(
         folder.resolve("song"),
@@ -145,5 +148,13 @@ class WholeFileTest {
         .isFalse();
     assertThat(file).hasBinaryContent(OLD);
     assertThat(folder.toFile().list()).containsExactly("song");
+  }
+
+  /** Another process may be between making its file and locking it. */
+  @Test
+  void aTemporaryFileThatIsYoungIsNobodysToClean() throws Exception {
+    Path young = Files.write(folder.resolve(".west-tide-0badcafe-2-2.part"), OLD);
+    WholeFile.write(folder.resolve("song"), OLD);
+    assertThat(young).exists();
   }
 }

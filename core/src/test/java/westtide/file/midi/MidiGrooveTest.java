@@ -23,6 +23,8 @@ import westtide.rhythm.Swing;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.Cell;
+import westtide.song.Form;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -37,6 +39,8 @@ import westtide.style.Style;
 
 /** Single grooves written as MIDI, listed by independent readers, and read again. */
 class MidiGrooveTest {
+  private static final PartId DRUMS = PartId.of("drums");
+
   /** Swing there and back may round by a tick or two. */
   private static final int ROUNDING = 2;
 
@@ -137,5 +141,29 @@ class MidiGrooveTest {
   private static List<ScoredNote> written(Score score) {
     ScoredPart drums = score.parts().get(0);
     return MidiDrums.written(drums, LaneNotes.of(List.of(drums)));
+  }
+
+  /** A file whose drums enter late is read from there, and never as a groove of nothing. */
+  @Test
+  void drumsThatEnterLateAreReadFromThere() throws IOException {
+    Song song = Songs.draft("trap", 1);
+    int bars = song.form().bars();
+    Song late =
+        song.withForm(
+            new Form(
+                List.of(
+                    song.form()
+                        .sections()
+                        .get(0)
+                        .withBars(24)
+                        .withCells(DRUMS, List.of(Cell.out())),
+                    song.form().sections().get(1))));
+    assertThat(bars).isPositive();
+    Path file = folder.resolve("late.mid");
+    MidiFile.write(Score.of(late), file);
+    MidiGroove read = MidiGroove.read(file, Meter.COMMON, late.brief().swing());
+    assertThat(read.groove().lanes()).isNotEmpty();
+    assertThat(read.groove().lanes())
+        .anyMatch(lane -> lane.lane().hits().stream().anyMatch(hit -> hit.step() < 16));
   }
 }

@@ -95,7 +95,8 @@ public final class DeliverRoom implements Room {
             + ", "
             + view.song().brief().key()
             + ", 960 ticks to the quarter, type 1");
-    summary.setText(String.join("\n", MidiPlan.of(view.score().parts(), options.ports()).notices()));
+    summary.setText(
+        String.join("\n", MidiPlan.of(view.score().parts(), options.ports()).notices()));
     ports.display(options.ports() == Ports.ONE ? SHARED : OWN_PORTS);
     ports.setVisible(view.score().parts(Role.DRUMS).size() > 1);
     ports.setManaged(ports.isVisible());

@@ -15,6 +15,7 @@ final class FileGuard {
 
   private final Clock clock;
   private Optional<Grip> held = Optional.empty();
+  private Optional<KnownFile> asked = Optional.empty();
 
   FileGuard(Clock clock) {
     this.clock = clock;
@@ -28,6 +29,11 @@ final class FileGuard {
    * @param owner who else has it
    */
   record Grip(KnownFile file, Optional<HeldLock> lock, Optional<String> owner) {
+    /** Whether nobody can be kept from opening the file at the same time. */
+    boolean unlocked() {
+      return lock.isEmpty() && owner.isEmpty();
+    }
+
     void release() {
       try {
         if (lock.isPresent()) {
@@ -84,11 +90,15 @@ final class FileGuard {
 
   /** Whether somebody else wrote the file since this window read or wrote it. */
   synchronized boolean changed() {
-    return held.filter(grip -> grip.file().changed()).isPresent();
+    Optional<KnownFile> now = held.map(grip -> KnownFile.of(grip.file().path()));
+    boolean changed = !now.equals(held.map(Grip::file));
+    asked = changed ? now : Optional.empty();
+    return changed;
   }
 
-  /** What is in the file now is known; nobody is asked about it again. */
-  synchronized void accept() {
-    held = held.map(Grip::asWritten);
+  /** As {@link #changed}, but only where it is not what a person was asked about already. */
+  synchronized boolean changedAgain() {
+    Optional<KnownFile> before = asked;
+    return changed() && !asked.equals(before);
   }
 }

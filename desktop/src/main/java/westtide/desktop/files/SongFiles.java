@@ -3,6 +3,7 @@ package westtide.desktop.files;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
@@ -29,7 +30,6 @@ public final class SongFiles {
   private final Background background;
   private final Kept kept;
   private final FileGuard guard;
-  private boolean asking;
 
   /**
    * Where things are kept.
@@ -186,6 +186,12 @@ public final class SongFiles {
     } else {
       guard.hold(loaded.grip());
       kept.recent().add(file);
+      if (loaded.grip().unlocked()) {
+        messages.notice(
+            file.getFileName()
+                + " cannot be locked where it lies: nobody who opens it too is told. Saving looks"
+                + " whether it was changed meanwhile.");
+      }
     }
     overlay.close();
     if (!read.notices().isEmpty()) {
@@ -210,6 +216,7 @@ public final class SongFiles {
                 "open a copy",
                 () -> {
                   open.begin(read.song());
+                  overlay.close();
                   messages.done("A copy of " + file.getFileName() + "; saving asks for a name.");
                   then.run();
                 })));
@@ -260,10 +267,10 @@ public final class SongFiles {
     Question.ask(
         overlay,
         "Replace the file?",
-        file.getFileName() + " is there already. Its saved versions stay.",
+        file.getFileName() + " is there already. What it holds stays among its versions.",
         List.of(
-            new Question.Answer("question-stay", "cancel", () -> {}),
-            new Question.Answer("question-replace", "replace it", () -> write(file, then))));
+            new Question.Answer("question-replace", "replace it", () -> write(file, then)),
+            new Question.Answer("question-stay", "cancel", () -> {})));
   }
 
   private void writeUnlessChanged(Path file, Runnable then) {
@@ -280,44 +287,39 @@ public final class SongFiles {
 
   /** Looks whether somebody else wrote the open file, such as when the window comes in front. */
   public void lookAgain() {
-    if (open.file().isEmpty() || asking || overlay.isOpen()) {
+    if (open.file().isEmpty() || overlay.isOpen()) {
       return;
     }
     Path file = open.file().get();
     background.run(
-        guard::changed,
+        guard::changedAgain,
         changed -> {
-          if (changed && !asking && open.file().filter(file::equals).isPresent()) {
+          boolean same = open.file().filter(file::equals).isPresent();
+          if (changed && !overlay.isOpen() && same) {
             askWhose(file, () -> {});
           }
         });
   }
 
+  /**
+   * Asks whose version is to stay. Leaving the question decides nothing: the next save asks again,
+   * and so does a further change on disk.
+   */
   private void askWhose(Path file, Runnable then) {
-    asking = true;
     boolean there = Files.exists(file);
     String what =
         there
-            ? " was changed by another program since it was opened or saved here."
+            ? " was changed by another program since it was opened or saved here. What is replaced"
+                + " stays among the versions."
             : " was moved or deleted since it was opened or saved here.";
-    List<Question.Answer> answers = new java.util.ArrayList<>();
-    answers.add(answer("question-stay", "cancel", guard::accept));
+    List<Question.Answer> answers = new ArrayList<>();
+    answers.add(new Question.Answer("question-stay", "cancel", () -> {}));
     if (there) {
-      answers.add(answer("question-theirs", "take theirs", () -> load(file)));
+      answers.add(new Question.Answer("question-theirs", "take theirs", () -> load(file)));
     }
-    answers.add(answer("question-save-as", "save mine as …", () -> saveAs(then)));
-    answers.add(answer("question-mine", "keep mine", () -> write(file, then)));
+    answers.add(new Question.Answer("question-mine", "keep mine", () -> write(file, then)));
+    answers.add(new Question.Answer("question-save-as", "save mine as …", () -> saveAs(then)));
     Question.ask(overlay, "Whose version?", file.getFileName() + what, answers);
-  }
-
-  private Question.Answer answer(String id, String words, Runnable run) {
-    return new Question.Answer(
-        id,
-        words,
-        () -> {
-          asking = false;
-          run.run();
-        });
   }
 
   private record Written(Path file, FileGuard.Grip grip, Optional<String> notice) {}
@@ -335,6 +337,7 @@ public final class SongFiles {
                     + "; save under another name.");
           }
           try {
+            kept.versions().keepReplaced(file);
             SongFile.write(song, file);
           } catch (IOException e) {
             guard.drop(grip);

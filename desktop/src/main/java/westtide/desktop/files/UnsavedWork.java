@@ -27,11 +27,8 @@ public record UnsavedWork(Recovery.Left left, String words) {
   }
 
   private static String differences(Recovery.Left left) {
-    if (left.file().isEmpty()) {
-      return ", in no file";
-    }
-    if (left.saved().isEmpty()) {
-      return ", its file is gone";
+    if (left.file().isEmpty() || left.saved().isEmpty()) {
+      return ", " + left.note().orElse("in no file");
     }
     List<String> changes = SongChanges.between(left.saved().get(), left.song());
     String more = changes.size() > MOST_WORDS ? " and " + (changes.size() - MOST_WORDS) : "";

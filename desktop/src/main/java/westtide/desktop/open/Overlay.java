@@ -1,5 +1,6 @@
 package westtide.desktop.open;
 
+import javafx.application.Platform;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -17,6 +18,7 @@ import westtide.desktop.kit.Layer;
 public final class Overlay extends StackPane implements Panels, Layer {
   private Node focusedBefore;
   private boolean leavable;
+  private Runnable afterwards = () -> {};
 
   /** An overlay with nothing in it. */
   public Overlay() {
@@ -68,6 +70,11 @@ public final class Overlay extends StackPane implements Panels, Layer {
     panel.setMaxSize(Double.MAX_VALUE, Double.MAX_VALUE);
   }
 
+  /** Runs something whenever a panel was left and no other one came in its place. */
+  public void whenLeft(Runnable then) {
+    afterwards = then;
+  }
+
   @Override
   public void close() {
     if (!isVisible()) {
@@ -78,6 +85,12 @@ public final class Overlay extends StackPane implements Panels, Layer {
     if (focusedBefore != null) {
       focusedBefore.requestFocus();
     }
+    Platform.runLater(
+        () -> {
+          if (!isVisible()) {
+            afterwards.run();
+          }
+        });
   }
 
   /** Whether something lies in front of the window. */
