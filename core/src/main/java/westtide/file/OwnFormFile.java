@@ -21,6 +21,7 @@ import westtide.song.Form;
 import westtide.song.OwnForm;
 import westtide.song.Role;
 import westtide.song.id.PartId;
+import westtide.text.OneOf;
 
 /** Plans saved from one's own songs as JSON files that can be read and shared. */
 public final class OwnFormFile {
@@ -70,7 +71,8 @@ public final class OwnFormFile {
       Map<PartId, Role> roles = new LinkedHashMap<>();
       Fields.field(json, "roles")
           .properties()
-          .forEach(e -> roles.put(PartId.of(e.getKey()), Role.valueOf(e.getValue().asText())));
+          .forEach(
+              e -> roles.put(PartId.of(e.getKey()), OneOf.of(Role.class, e.getValue().asText())));
       Form form = FormFields.form(Fields.field(json, "form"));
       boolean earlier = json.path("version").asInt(1) < VERSION;
       return new OwnForm(

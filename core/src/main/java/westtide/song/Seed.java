@@ -23,6 +23,10 @@ public record Seed(long value) {
 
   /** One of several, each as likely. */
   public static <T> T pick(List<T> choices, Random random) {
+    if (choices.isEmpty()) {
+      throw new IllegalArgumentException(
+          "there is nothing to draw from: a list of the style is empty");
+    }
     return choices.get(random.nextInt(choices.size()));
   }
 }

@@ -14,6 +14,7 @@ import westtide.song.Arpeggio;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Master;
+import westtide.text.OneOf;
 import westtide.theory.voicing.ChordMember;
 
 /** Reads who plays in a style from its JSON document; whoever is not named does not play. */
@@ -98,8 +99,8 @@ final class EnsembleReader {
 
   private static Arpeggio arpeggio(JsonNode node) {
     return new Arpeggio(
-        Arpeggio.Order.valueOf(node.path("order").asText("UP")),
-        Arpeggio.Rate.valueOf(node.path("rate").asText("EIGHTH")),
+        OneOf.of(Arpeggio.Order.class, node.path("order").asText("UP")),
+        OneOf.of(Arpeggio.Rate.class, node.path("rate").asText("EIGHTH")),
         node.path("span").asInt(1),
         node.path("gate").asInt(80),
         new Figure(node.path("figure").asText("x")),
@@ -111,7 +112,7 @@ final class EnsembleReader {
 
   private static Set<ChordMember> without(JsonNode node) {
     Set<ChordMember> out = EnumSet.noneOf(ChordMember.class);
-    node.path("without").forEach(member -> out.add(ChordMember.valueOf(member.asText())));
+    node.path("without").forEach(member -> out.add(OneOf.of(ChordMember.class, member.asText())));
     return out;
   }
 
@@ -122,7 +123,7 @@ final class EnsembleReader {
         node.path("width").asInt(0),
         node.path("reverb").asInt(0),
         node.path("delay").asInt(0),
-        DelayTime.valueOf(node.path("every").asText(DelayTime.DOTTED_EIGHTH.name())),
+        OneOf.of(DelayTime.class, node.path("every").asText(DelayTime.DOTTED_EIGHTH.name())),
         node.path("lowCut").asInt(0),
         (int) Math.round(10 * node.path("clip").asDouble(0)));
   }

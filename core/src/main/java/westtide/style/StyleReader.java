@@ -21,6 +21,7 @@ import westtide.song.Transition;
 import westtide.song.chord.RhythmText;
 import westtide.song.drum.LaneId;
 import westtide.song.mix.Duck;
+import westtide.text.OneOf;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
 import westtide.theory.voicing.VoicingKind;
@@ -147,7 +148,7 @@ final class StyleReader {
         node.required("second").asBoolean(),
         node.required("pedal").asBoolean(),
         some(node, "figures").stream().map(RhythmText::parse).toList(),
-        VoicingKind.valueOf(text(node, "spread")),
+        OneOf.of(VoicingKind.class, text(node, "spread")),
         node.required("strum").asInt(),
         node.required("vary").asInt(),
         texts(node.required("colours")).stream().map(ChordQuality::parse).toList(),
@@ -182,7 +183,7 @@ final class StyleReader {
   private static LaneHabit lane(JsonNode node) {
     return new LaneHabit(
         some(node, "texts"),
-        StepGrid.valueOf(node.path("grid").asText(StepGrid.SIXTEENTHS.name())),
+        OneOf.of(StepGrid.class, node.path("grid").asText(StepGrid.SIXTEENTHS.name())),
         node.path("nudge").asInt(0),
         node.path("pan").asInt(0),
         node.path("accents").asText(""),
@@ -207,7 +208,7 @@ final class StyleReader {
     return new PartHabit.Bass808(
         text(node, "name"),
         program(node),
-        KickLink.valueOf(text(node, "link")),
+        OneOf.of(KickLink.class, text(node, "link")),
         figures(node),
         node.required("lowest").asInt(),
         node.has("grammar") ? grammar(node.get("grammar")) : plain(node, 20));
@@ -224,9 +225,9 @@ final class StyleReader {
 
   private static LowHabit grammar(JsonNode node) {
     return new LowHabit(
-        LowLine.Rhythm.valueOf(text(node, "rhythm")),
-        LowLine.Pitches.valueOf(text(node, "pitches")),
-        LowLine.PickUp.valueOf(text(node, "pickUp")),
+        OneOf.of(LowLine.Rhythm.class, text(node, "rhythm")),
+        OneOf.of(LowLine.Pitches.class, text(node, "pitches")),
+        OneOf.of(LowLine.PickUp.class, text(node, "pickUp")),
         node.required("phraseBars").asInt(),
         pair(node.required("rest")),
         node.required("shaped").asBoolean(),
@@ -251,7 +252,7 @@ final class StyleReader {
         halves(node, "opens"),
         halves(node, "answers"),
         halves(node, "closes"),
-        LineLanguage.Pitches.valueOf(text(node, "pitches")),
+        OneOf.of(LineLanguage.Pitches.class, text(node, "pitches")),
         texts(node.required("cycles")).stream().map(Integer::valueOf).toList(),
         node.required("triplets").asBoolean());
   }
@@ -272,7 +273,7 @@ final class StyleReader {
     return new SoundHabit(
         instruments,
         new LinkedHashSet<>(texts(node.required("ducked"))),
-        Duck.Trigger.valueOf(text(node, "duck")));
+        OneOf.of(Duck.Trigger.class, text(node, "duck")));
   }
 
   /** The forms of the style, or of the family it names. */
@@ -350,7 +351,7 @@ final class StyleReader {
     out.add(
         reason(
             "808",
-            KickLink.valueOf(text(json.required("sub"), "link")).toString(),
+            OneOf.of(KickLink.class, text(json.required("sub"), "link")).toString(),
             json.required("sub")));
     out.add(reason("Bass", text(json.required("bass"), "name"), json.required("bass")));
     out.add(
