@@ -119,7 +119,11 @@ public final class Shell {
     OwnStyles own = new OwnStyles(around.data().resolve("styles"), open.book());
     open.useBook(own.book());
     this.autosave =
-        new Autosave(open, recovery, what -> Platform.runLater(() -> messages.failed(what)));
+        new Autosave(
+            open,
+            recovery,
+            what -> Platform.runLater(() -> messages.failed(what)),
+            () -> Platform.runLater(() -> messages.withdraw(Autosave.CANNOT)));
     this.preferencesFile = around.data().resolve("preferences.properties");
     this.appearance =
         new Appearance(

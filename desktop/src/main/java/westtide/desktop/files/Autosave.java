@@ -24,7 +24,12 @@ public final class Autosave {
 
   private final OpenSong open;
   private final Recovery recovery;
+
+  /** How the message begins that says so; it goes when the work is kept again. */
+  public static final String CANNOT = "Unsaved work cannot be kept just now";
+
   private final Consumer<String> told;
+  private final Runnable better;
   private final ScheduledExecutorService keeper =
       Executors.newSingleThreadScheduledExecutor(
           run -> {
@@ -44,11 +49,15 @@ public final class Autosave {
     }
   }
 
-  /** Keeps the unsaved work of the open song; {@code told} hears once of what goes wrong. */
-  public Autosave(OpenSong open, Recovery recovery, Consumer<String> told) {
+  /**
+   * Keeps the unsaved work of the open song; {@code told} hears once of what goes wrong, {@code
+   * better} when it goes well again.
+   */
+  public Autosave(OpenSong open, Recovery recovery, Consumer<String> told, Runnable better) {
     this.open = open;
     this.recovery = recovery;
     this.told = told;
+    this.better = better;
     open.watch(view -> present = Optional.of(work()));
   }
 
@@ -98,7 +107,10 @@ public final class Autosave {
         recovery.forget();
       }
       kept = now;
-      failing = false;
+      if (failing) {
+        failing = false;
+        better.run();
+      }
     } catch (IOException | RuntimeException | Error e) {
       failed(e);
     }
@@ -109,7 +121,8 @@ public final class Autosave {
     if (!failing) {
       failing = true;
       told.accept(
-          "Unsaved work cannot be kept just now: "
+          CANNOT
+              + ": "
               + e.getMessage()
               + " It is tried again every second; save the song to be sure.");
     }

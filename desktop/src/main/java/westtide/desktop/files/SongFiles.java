@@ -273,16 +273,16 @@ public final class SongFiles {
             new Question.Answer("question-stay", "cancel", () -> {})));
   }
 
+  /**
+   * Writes the song as it is now. Looking and writing are one piece of work beside the window, so
+   * that a save asked for is a save done however busy the window is.
+   */
   private void writeUnlessChanged(Path file, Runnable then) {
+    Song song = open.song();
     background.run(
-        guard::changed,
-        changed -> {
-          if (changed) {
-            askWhose(file, then);
-          } else {
-            write(file, then);
-          }
-        });
+        () -> guard.changed() ? Optional.<Written>empty() : Optional.of(written(song, file)),
+        written ->
+            written.ifPresentOrElse(done -> saved(song, done, then), () -> askWhose(file, then)));
   }
 
   /** Looks whether somebody else wrote the open file, such as when the window comes in front. */
@@ -326,33 +326,33 @@ public final class SongFiles {
 
   private void write(Path file, Runnable then) {
     Song song = open.song();
-    background.run(
-        () -> {
-          FileGuard.Grip grip = guard.ask(file);
-          if (grip.owner().isPresent()) {
-            throw new IOException(
-                file.getFileName()
-                    + " is open in "
-                    + grip.owner().get()
-                    + "; save under another name.");
-          }
-          try {
-            kept.versions().keepReplaced(file);
-            SongFile.write(song, file);
-          } catch (IOException e) {
-            guard.drop(grip);
-            throw e;
-          }
-          return new Written(file, grip.asWritten(), keepVersion(song, file));
-        },
-        written -> {
-          open.saved(song, written.file());
-          guard.hold(written.grip());
-          kept.recent().add(written.file());
-          messages.done("Saved " + written.file().getFileName());
-          written.notice().ifPresent(messages::notice);
-          then.run();
-        });
+    background.run(() -> written(song, file), written -> saved(song, written, then));
+  }
+
+  private Written written(Song song, Path file) throws IOException {
+    FileGuard.Grip grip = guard.ask(file);
+    if (grip.owner().isPresent()) {
+      throw new IOException(
+          file.getFileName() + " is open in " + grip.owner().get() + "; save under another name.");
+    }
+    try {
+      kept.versions().keepReplaced(file);
+      SongFile.write(song, file);
+    } catch (IOException e) {
+      guard.drop(grip);
+      throw e;
+    }
+    Written written = new Written(file, grip.asWritten(), keepVersion(song, file));
+    guard.hold(written.grip());
+    return written;
+  }
+
+  private void saved(Song song, Written written, Runnable then) {
+    open.saved(song, written.file());
+    kept.recent().add(written.file());
+    messages.done("Saved " + written.file().getFileName());
+    written.notice().ifPresent(messages::notice);
+    then.run();
   }
 
   private Optional<String> keepVersion(Song song, Path file) {

@@ -69,6 +69,13 @@ public final class Messages extends HBox {
     }
   }
 
+  /** Takes a message away that begins so, once it is no longer true. */
+  public void withdraw(String beginning) {
+    if (isVisible() && words.getText().startsWith(beginning)) {
+      hide();
+    }
+  }
+
   /** Takes the message away. */
   public void hide() {
     setVisible(false);

@@ -25,7 +25,7 @@ class AutosaveTest {
   private final OpenSong open = new OpenSong(book);
   private final BlockingQueue<String> done = new LinkedBlockingQueue<>();
   private final Recovery slow = mock(Recovery.class);
-  private final Autosave autosave = new Autosave(open, slow, said -> {});
+  private final Autosave autosave = new Autosave(open, slow, said -> {}, () -> {});
 
   private void rename(String name) {
     open.apply(new PartEdits(PartId.of("lead")).rename(name));
