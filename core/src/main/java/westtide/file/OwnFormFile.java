@@ -5,7 +5,6 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -14,7 +13,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import westtide.file.disk.OutputFolder;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.song.Form;
@@ -44,10 +42,9 @@ public final class OwnFormFile {
     ObjectNode roles = out.putObject("roles");
     form.roles().forEach((part, role) -> roles.put(part.value(), role.name()));
     FormFields.write(form.form(), out.putArray("form"));
-    OutputFolder.make(folder);
     try {
       String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(out);
-      WholeFile.write(file(form.name(), folder), (text + "\n").getBytes(StandardCharsets.UTF_8));
+      WholeFile.keep(file(form.name(), folder), text + "\n");
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("a form could not be written as JSON", e);
     }

@@ -18,6 +18,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import westtide.file.disk.HeldLock;
+import westtide.file.disk.PrivateFolder;
 import westtide.file.disk.ThisProcess;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
@@ -99,15 +100,15 @@ public final class Recovery implements Closeable {
    * @throws IOException when the folder cannot be written
    */
   public synchronized void keep(Song song, Optional<Path> file) throws IOException {
-    Files.createDirectories(folder);
+    PrivateFolder.make(folder);
     if (lock.isEmpty()) {
-      lock = HeldLock.take(lockOf(own), ThisProcess.words(clock));
+      lock = HeldLock.takePrivately(lockOf(own), ThisProcess.words(clock));
     }
     ObjectNode out = MAPPER.createObjectNode();
     out.put("file", file.map(path -> path.toAbsolutePath().toString()).orElse(""));
     out.put("kept", clock.instant().toString());
     out.set("song", SongFile.tree(song));
-    WholeFile.write(own, MAPPER.writeValueAsBytes(out));
+    WholeFile.keep(own, MAPPER.writeValueAsBytes(out));
   }
 
   /**

@@ -90,6 +90,15 @@ public final class SongFile {
     WholeFile.write(path, format(song).getBytes(StandardCharsets.UTF_8));
   }
 
+  /**
+   * Writes a song the application keeps for a person, which nobody else may read.
+   *
+   * @throws UnusableFileException with one sentence when the place cannot be written
+   */
+  static void keep(Song song, Path path) throws UnusableFileException {
+    WholeFile.keep(path, format(song));
+  }
+
   /** The document as text. */
   static String format(Song song) {
     try {

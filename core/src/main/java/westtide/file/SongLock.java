@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
 import westtide.file.disk.HeldLock;
+import westtide.file.disk.LeftLocks;
 import westtide.file.disk.ThisProcess;
 
 /**
@@ -34,10 +35,11 @@ public final class SongLock {
 
   /**
    * Asks for the lock of a song file. A lock file of another person, which cannot be written, is
-   * asked whether somebody holds it.
+   * asked whether somebody holds it. Those that crashes left in the folder go.
    */
   public static Answer of(Path song, Clock clock) {
     Path file = file(song);
+    LeftLocks.clean(file.getParent(), ".*.lock");
     try {
       Optional<HeldLock> lock = HeldLock.take(file, ThisProcess.words(clock));
       return lock.isPresent()

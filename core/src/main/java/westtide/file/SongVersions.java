@@ -11,6 +11,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
+import westtide.file.disk.PrivateFolder;
 import westtide.file.disk.UnusableFileException;
 import westtide.song.Song;
 
@@ -51,10 +52,10 @@ public record SongVersions(Path folder, Clock clock) {
    */
   public void keep(Song song, Path file) throws IOException {
     Path place = of(file);
-    Files.createDirectories(place);
+    PrivateFolder.make(place);
     long newest =
         all(file).stream().mapToLong(version -> version.saved().toEpochMilli()).max().orElse(0);
-    SongFile.write(song, named(place, Math.max(clock.millis(), newest + 1)));
+    SongFile.keep(song, named(place, Math.max(clock.millis(), newest + 1)));
     List<Version> all = all(file);
     for (Version old : all.subList(Math.min(MOST, all.size()), all.size())) {
       Files.deleteIfExists(old.file());

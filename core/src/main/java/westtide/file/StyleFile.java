@@ -3,7 +3,6 @@ package westtide.file;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
@@ -20,14 +19,14 @@ public final class StyleFile {
   private StyleFile() {}
 
   /**
-   * Writes a style.
+   * Writes a style of this person's own.
    *
    * @throws UnusableFileException when the place cannot be written
    */
   public static void write(Style style, Path path) throws UnusableFileException {
     try {
       String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(style.write());
-      WholeFile.write(path, (text + "\n").getBytes(StandardCharsets.UTF_8));
+      WholeFile.keep(path, text + "\n");
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("a style could not be written as JSON", e);
     }

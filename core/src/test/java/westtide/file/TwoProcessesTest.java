@@ -44,6 +44,26 @@ class TwoProcessesTest {
     assertThat(mine.left().work()).isEmpty();
   }
 
+  /** Locks a crash left in a folder go when a song there is opened; those that are held do not. */
+  @Test
+  void locksNobodyHoldsGo() throws Exception {
+    Path left = folder.resolve(".song.tide.lock");
+    try (OtherProcess other = OtherProcess.start("hold", folder)) {
+      assertThat(other.next()).isEqualTo("held");
+      Path another = folder.resolve("another.tide");
+      SongLock.of(another, Clock.systemUTC()).lock().orElseThrow().close();
+      assertThat(left).as("held").exists();
+      other.kill();
+      Path notOurs = Files.writeString(folder.resolve(".notes.lock"), "milk, bread");
+      SongLock.Answer mine = SongLock.of(another, Clock.systemUTC());
+      assertThat(left).as("left by a crash").doesNotExist();
+      assertThat(notOurs).exists();
+      SongLock.of(folder.resolve("third.tide"), Clock.systemUTC()).lock().orElseThrow().close();
+      assertThat(folder.resolve(".another.tide.lock")).as("this process's own").exists();
+      mine.lock().orElseThrow().close();
+    }
+  }
+
   /** A name that leaves no room for the ending of a lock has one all the same. */
   @Test
   void aSongWithALongNameIsLocked() throws Exception {

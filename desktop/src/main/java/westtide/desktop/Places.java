@@ -16,11 +16,11 @@ import westtide.song.Part;
 /** Controls of the rooms and parts of the song as things that can be found and gone to. */
 final class Places {
   private final Shell shell;
-  private final List<Room> rooms;
+  private final List<? extends Room> rooms;
   private final Stage front;
 
   /** Places of a window with one room in front, whose controls come first. */
-  Places(Shell shell, List<Room> rooms, Stage front) {
+  Places(Shell shell, List<? extends Room> rooms, Stage front) {
     this.shell = shell;
     this.rooms = rooms;
     this.front = front;

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
@@ -56,6 +57,7 @@ import westtide.desktop.play.Pulse;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.StandingRoom;
 import westtide.file.Recovery;
 import westtide.file.SongVersions;
 import westtide.play.AudioOutput;
@@ -82,7 +84,7 @@ public final class Shell {
   private final Recovery recovery;
   private final SongFiles files;
   private final Autosave autosave;
-  private final List<Room> rooms;
+  private final List<StandingRoom> rooms;
   private boolean ended;
   private final List<Command> commands;
   private final Bridge bridge;
@@ -141,14 +143,14 @@ public final class Shell {
     Desk desk = new Desk(open, files, exports, grooves, messages, background, play, overlay);
     this.rooms =
         List.of(
-            new BriefRoom(desk, own, around.millis()),
-            new ChordsRoom(desk),
-            new DrumsRoom(desk),
-            new LowEndRoom(desk),
-            new LinesRoom(desk),
-            new FormRoom(desk, around.data().resolve("forms")),
-            new LevelsRoom(desk),
-            new DeliverRoom(desk));
+            standing(() -> new BriefRoom(desk, own, around.millis())),
+            standing(() -> new ChordsRoom(desk)),
+            standing(() -> new DrumsRoom(desk)),
+            standing(() -> new LowEndRoom(desk)),
+            standing(() -> new LinesRoom(desk)),
+            standing(() -> new FormRoom(desk, around.data().resolve("forms"))),
+            standing(() -> new LevelsRoom(desk)),
+            standing(() -> new DeliverRoom(desk)));
     this.bridge =
         new Bridge(
             open,
@@ -188,6 +190,10 @@ public final class Shell {
     frame.widthProperty().addListener((o, was, is) -> soundings.fit(is.doubleValue()));
     root.getStyleClass().add("desk");
     root.getChildren().addAll(new ScrolledFrame(frame), overlay, messages);
+  }
+
+  private StandingRoom standing(Supplier<Room> builder) {
+    return new StandingRoom(builder, messages::builtAnew);
   }
 
   /** A command of a room; unless it is done anywhere its room comes in front first. */
@@ -308,7 +314,7 @@ public final class Shell {
   /** Brings a stage's sheet to the front. */
   public void go(Stage stage) {
     if (front != stage) {
-      room().leave();
+      front().leave();
       messages.leave();
     }
     front = stage;
@@ -325,7 +331,7 @@ public final class Shell {
   /** Opens the card of all keys. */
   void keys() {
     if (open.isOpen()) {
-      overlay.open(new KeyCard(room().keys(), commands, overlay::close));
+      overlay.open(new KeyCard(front().keys(), commands, overlay::close));
     }
   }
 
@@ -339,10 +345,19 @@ public final class Shell {
     files.settled(then);
   }
 
-  /** Logs what nobody expected and says that nothing was lost. */
+  /**
+   * Logs what nobody expected and says that nothing was lost; the sheet in front is built anew, so
+   * that what failed in it does not stay.
+   */
   void unexpected(Throwable problem) {
     LOG.error("Something unexpected went wrong in the window", problem);
     messages.unexpected();
+    open.view()
+        .ifPresent(
+            view -> {
+              front().anew(view.song());
+              show(view);
+            });
   }
 
   /**
@@ -398,12 +413,9 @@ public final class Shell {
   }
 
   private void show(SongView view) {
-    Room room = room();
-    if (frame.getCenter() != room.node()) {
-      ((Region) room.node()).setMinSize(0, 0);
-      frame.setCenter(room.node());
-    }
-    room.show(view);
+    putInFront(front());
+    front().show(view);
+    putInFront(front());
     bridge.show(view);
     course.show(view, rooms, front);
     soundings.show(view, front, open.selection());
@@ -411,15 +423,23 @@ public final class Shell {
     loudness.show(view, front);
   }
 
+  private void putInFront(Room room) {
+    if (frame.getCenter() != room.node()) {
+      ((Region) room.node()).setMinSize(0, 0);
+      frame.setCenter(room.node());
+    }
+  }
+
   private void follow(Moment moment) {
     if (open.isOpen()) {
       bridge.follow(moment);
       tide.follow(moment);
-      room().follow(moment);
+      front().follow(moment);
     }
   }
 
-  private Room room() {
+  /** The sheet in front. */
+  StandingRoom front() {
     return rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
   }
 

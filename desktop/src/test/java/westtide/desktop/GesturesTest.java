@@ -228,10 +228,10 @@ class GesturesTest extends TrapSongTest {
     choose("#add-voice", "Tom");
     choose("#add-voice", "Tom 2");
     assertThat(groove().find(new LaneId(DrumVoice.TOM, 2))).isPresent();
-    choose("#add-voice", "cowbell, as");
+    choose("#add-voice", "zap");
     LaneId added = groove().lanes().get(groove().lanes().size() - 1).id();
     assertThat(added.voice()).isEqualTo(DrumVoice.PERCUSSION);
-    assertThat(song().parts(Role.DRUMS).get(0).sound(added).instrument()).contains("cowbell");
+    assertThat(song().parts(Role.DRUMS).get(0).sound(added).instrument()).contains("zap");
     run("drums-sound");
     type("#lane-reverb", "40");
     assertThat(song().parts(Role.DRUMS).get(0).sound(added).reverb()).isEqualTo(40);

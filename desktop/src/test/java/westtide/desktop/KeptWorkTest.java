@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.file.Recovery;
@@ -113,6 +115,39 @@ class KeptWorkTest extends WindowTest {
     assertThat(shell.open().file()).contains(file);
     assertThat(shell.open().unsavedWork()).isTrue();
     assertThat(SongFile.read(file).brief().tempo()).hasToString("150");
+  }
+
+  /** What the application keeps is for its owner alone; a song is as open as new files are. */
+  @Test
+  void whatIsKeptIsReadByNobodyElse() throws Exception {
+    opened("Private");
+    type("#tempo", "150");
+    clickOn("#save");
+    waitFor(() -> words("#saved-state").equals("saved"));
+    type("#tempo", "151");
+    Path data = folder.resolve("data");
+    waitFor(() -> kept(data).stream().anyMatch(path -> path.toString().endsWith(".unsaved")));
+    interact(() -> shell.remember(0, 0, 1280, 800));
+    List<Path> kept = kept(data);
+    assertThat(kept.stream().map(path -> path.getFileName().toString()))
+        .contains("window.properties", "recent-files.txt")
+        .anyMatch(name -> name.endsWith(".tide"));
+    assertThat(kept)
+        .allSatisfy(
+            path ->
+                assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(path)))
+                    .isEqualTo("rw-------"));
+    Path plain = Files.createFile(folder.resolve("plain"));
+    assertThat(Files.getPosixFilePermissions(file)).isEqualTo(Files.getPosixFilePermissions(plain));
+  }
+
+  private static List<Path> kept(Path data) throws IOException {
+    try (Stream<Path> files = Files.walk(data)) {
+      return files
+          .filter(Files::isRegularFile)
+          .filter(path -> !path.getFileName().toString().endsWith(".part"))
+          .toList();
+    }
   }
 
   @Test

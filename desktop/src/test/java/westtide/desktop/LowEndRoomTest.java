@@ -27,7 +27,7 @@ class LowEndRoomTest extends TrapSongTest {
   @Test
   void the808IsDrawnOnTheKickAndCanGoItsOwnWay() {
     go(Stage.LOW_END);
-    assertHas(lookup("#sub-0").query().getAccessibleText(), "F♯1 at 1.1.1");
+    assertHas(lookup("#sub-0").query().getAccessibleText(), "F♯1 at 9.1.1");
     press("#link-own-rhythm");
     assertThat(rule().rhythm()).isEqualTo(LowLine.Rhythm.DRAWN);
     type("#sub-lowest", "A0");

@@ -4,6 +4,7 @@ import java.io.Closeable;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileAttribute;
 
 /** The disk files are written to; a port, so that a full, slow or vanishing one can be tried. */
 interface Disk {
@@ -20,11 +21,12 @@ interface Disk {
   }
 
   /**
-   * Makes a file that must not be there yet, with the rights new files have.
+   * Makes a file that must not be there yet.
    *
+   * @param rights what it is made with; none is the rights new files have
    * @throws IOException when it is there or cannot be made
    */
-  Writing create(Path file) throws IOException;
+  Writing create(Path file, FileAttribute<?>... rights) throws IOException;
 
   /** Gives a file the rights, owner and group of another, as far as this person may. */
   void dressLike(Path file, Path model) throws IOException;

@@ -25,6 +25,7 @@ public record Folders(Path data, Optional<String> notice) {
   public static Folders ofUser() {
     Folders folders = of(System::getenv, System::getProperty);
     System.setProperty(PROPERTY, folders.data().toString());
+    PrivateFolder.closeFiles(folders.data(), "*.log");
     return folders;
   }
 

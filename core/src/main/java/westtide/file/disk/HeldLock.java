@@ -9,9 +9,12 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
+import java.nio.file.OpenOption;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileAttribute;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ThreadLocalRandom;
 
 /**
@@ -21,6 +24,8 @@ import java.util.concurrent.ThreadLocalRandom;
  */
 public final class HeldLock implements Closeable {
   private static final int TRIES = 5;
+  private static final Set<OpenOption> MADE =
+      Set.of(StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
   private static final int LONGEST_PADDING = 4000;
 
   private final Path file;
@@ -38,10 +43,22 @@ public final class HeldLock implements Closeable {
    * @throws IOException when the file cannot be made there
    */
   public static Optional<HeldLock> take(Path file, String owner) throws IOException {
+    return taken(file, owner);
+  }
+
+  /**
+   * Takes a lock in a folder of this person's own, which nobody else may read.
+   *
+   * @throws IOException when the file cannot be made there
+   */
+  public static Optional<HeldLock> takePrivately(Path file, String owner) throws IOException {
+    return taken(file, owner, PrivateFolder.ofFile(file));
+  }
+
+  private static Optional<HeldLock> taken(Path file, String owner, FileAttribute<?>... rights)
+      throws IOException {
     for (int i = 0; i < TRIES; i++) {
-      FileChannel channel =
-          FileChannel.open(
-              file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
+      FileChannel channel = FileChannel.open(file, MADE, rights);
       if (!locked(channel)) {
         channel.close();
         return Optional.empty();

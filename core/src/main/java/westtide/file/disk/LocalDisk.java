@@ -9,15 +9,18 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileAttribute;
 import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFileAttributes;
+import java.util.Set;
 
 /** The file systems of this machine, by way of channels that can be flushed and locked. */
 final class LocalDisk implements Disk {
   @Override
-  public Writing create(Path file) throws IOException {
+  public Writing create(Path file, FileAttribute<?>... rights) throws IOException {
     FileChannel channel =
-        FileChannel.open(file, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
+        FileChannel.open(
+            file, Set.of(StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE), rights);
     lock(channel);
     return new Open(channel);
   }

@@ -1,6 +1,7 @@
 package westtide.file.disk;
 
 import java.io.IOException;
+import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -12,9 +13,11 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.util.Set;
 
 /** Folders nobody else can look into: what a person keeps there is theirs alone. */
-final class PrivateFolder {
+public final class PrivateFolder {
   private static final Set<PosixFilePermission> OWNER_ONLY =
       PosixFilePermissions.fromString("rwx------");
+  private static final Set<PosixFilePermission> OWNER_ONLY_FILE =
+      PosixFilePermissions.fromString("rw-------");
   private static final int TRIES = 20;
 
   private PrivateFolder() {}
@@ -25,19 +28,37 @@ final class PrivateFolder {
    *
    * @throws IOException when it cannot be made
    */
-  static void make(Path folder) throws IOException {
+  public static void make(Path folder) throws IOException {
     if (!Files.isDirectory(folder)) {
       if (folder.getParent() != null) {
         Files.createDirectories(folder.getParent());
       }
       create(folder);
     }
-    close(folder);
+    close(folder, OWNER_ONLY);
+  }
+
+  /** Closes the files of a folder to others, such as those a log wrote, by a pattern of names. */
+  static void closeFiles(Path folder, String pattern) {
+    try (DirectoryStream<Path> files = Files.newDirectoryStream(folder, pattern)) {
+      for (Path file : files) {
+        if (Files.isRegularFile(file, LinkOption.NOFOLLOW_LINKS)) {
+          close(file, OWNER_ONLY_FILE);
+        }
+      }
+    } catch (IOException e) {
+      // The folder itself is closed.
+    }
+  }
+
+  /** What a file of this person's own is made with. */
+  static FileAttribute<?>[] ofFile(Path file) {
+    return attributes(file, OWNER_ONLY_FILE);
   }
 
   private static void create(Path folder) throws IOException {
     try {
-      Files.createDirectory(folder, attributes(folder));
+      Files.createDirectory(folder, attributes(folder, OWNER_ONLY));
     } catch (FileAlreadyExistsException madeMeanwhile) {
       if (!Files.isDirectory(folder)) {
         throw madeMeanwhile;
@@ -45,18 +66,18 @@ final class PrivateFolder {
     }
   }
 
-  private static FileAttribute<?>[] attributes(Path folder) {
-    boolean posix = folder.getFileSystem().supportedFileAttributeViews().contains("posix");
+  private static FileAttribute<?>[] attributes(Path path, Set<PosixFilePermission> rights) {
+    boolean posix = path.getFileSystem().supportedFileAttributeViews().contains("posix");
     return posix
-        ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(OWNER_ONLY)}
+        ? new FileAttribute<?>[] {PosixFilePermissions.asFileAttribute(rights)}
         : new FileAttribute<?>[0];
   }
 
-  private static void close(Path folder) {
+  private static void close(Path path, Set<PosixFilePermission> rights) {
     try {
-      Files.setPosixFilePermissions(folder, OWNER_ONLY);
+      Files.setPosixFilePermissions(path, rights);
     } catch (IOException | UnsupportedOperationException notOurs) {
-      // A folder of somebody else, or a file system without rights, stays as it is.
+      // What is of somebody else, or a file system without rights, stays as it is.
     }
   }
 
@@ -97,7 +118,7 @@ final class PrivateFolder {
       if (!folderItself || !ownedByUs(folder)) {
         return false;
       }
-      close(folder);
+      close(folder, OWNER_ONLY);
       return Files.isWritable(folder);
     } catch (FileSystemException taken) {
       return false;

@@ -9,6 +9,7 @@ import java.util.Locale;
 
 /** How this process is told from others in a file that says who has something. */
 public final class ThisProcess {
+  private static final String PROCESS = "process ";
   private static final DateTimeFormatter TIME =
       DateTimeFormatter.ofPattern("d MMMM HH:mm", Locale.ENGLISH);
 
@@ -16,12 +17,21 @@ public final class ThisProcess {
 
   /** A line such as {@code "process 4711 on lantern since 26 November 18:30"}. */
   public static String words(Clock clock) {
-    return "process "
-        + ProcessHandle.current().pid()
-        + " on "
-        + host()
-        + " since "
-        + LocalDateTime.now(clock).format(TIME);
+    return start() + " since " + LocalDateTime.now(clock).format(TIME);
+  }
+
+  /** Whether a line says who has something, in these words. */
+  static boolean isProcess(String line) {
+    return line.startsWith(PROCESS);
+  }
+
+  /** Whether a line says that it is this process. */
+  static boolean isThis(String line) {
+    return line.startsWith(start() + " ");
+  }
+
+  private static String start() {
+    return PROCESS + ProcessHandle.current().pid() + " on " + host();
   }
 
   private static String host() {

@@ -3,6 +3,7 @@ package westtide.file.disk;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.Files;
@@ -24,10 +25,16 @@ public final class WholeFile {
 
   private final Disk disk;
   private final Path path;
+  private final boolean own;
 
   WholeFile(Disk disk, Path path) {
+    this(disk, path, false);
+  }
+
+  private WholeFile(Disk disk, Path path, boolean own) {
     this.disk = disk;
     this.path = path;
+    this.own = own;
   }
 
   /** Writes what a file holds. */
@@ -43,12 +50,35 @@ public final class WholeFile {
    * @throws UnusableFileException with one sentence; what stood there is as it was
    */
   public static void write(Path path, byte[] content) throws UnusableFileException {
-    write(
-        path,
-        out -> {
-          out.write(content);
-          return true;
-        });
+    write(path, all(content));
+  }
+
+  /**
+   * Writes a file the application keeps for a person, which nobody else may read; its folder is
+   * made where there is none.
+   *
+   * @throws UnusableFileException with one sentence; what stood there is as it was
+   */
+  public static void keep(Path path, byte[] content) throws UnusableFileException {
+    WholeFile file = new WholeFile(Disk.LOCAL, path, true);
+    try {
+      PrivateFolder.make(path.toAbsolutePath().getParent());
+    } catch (IOException e) {
+      throw file.failed(reason(e), e);
+    }
+    file.write(all(content));
+  }
+
+  /** The same for a text. */
+  public static void keep(Path path, String text) throws UnusableFileException {
+    keep(path, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  private static Content all(byte[] content) {
+    return out -> {
+      out.write(content);
+      return true;
+    };
   }
 
   /**
@@ -110,11 +140,11 @@ public final class WholeFile {
     }
     Temporaries.clean(target.getParent());
     Path temporary = Temporaries.of(target);
-    try (Disk.Writing writing = disk.create(temporary)) {
+    try (Disk.Writing writing = create(temporary)) {
       temporary.toFile().deleteOnExit();
       boolean whole = fill(writing, content);
       if (whole) {
-        if (Files.exists(target)) {
+        if (!own && Files.exists(target)) {
           disk.dressLike(temporary, target);
         }
         disk.replace(temporary, target);
@@ -123,6 +153,10 @@ public final class WholeFile {
     } finally {
       discard(temporary);
     }
+  }
+
+  private Disk.Writing create(Path temporary) throws IOException {
+    return own ? disk.create(temporary, PrivateFolder.ofFile(temporary)) : disk.create(temporary);
   }
 
   private static boolean fill(Disk.Writing writing, Content content) throws IOException {

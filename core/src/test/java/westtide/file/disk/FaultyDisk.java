@@ -6,6 +6,7 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.FileSystemException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileAttribute;
 import java.util.concurrent.locks.LockSupport;
 
 /** The disk of this machine, going wrong in one way. */
@@ -43,11 +44,11 @@ final class FaultyDisk implements Disk {
   }
 
   @Override
-  public Writing create(Path file) throws IOException {
+  public Writing create(Path file, FileAttribute<?>... rights) throws IOException {
     if (fault == Fault.FOLDER_READ_ONLY) {
       throw new AccessDeniedException(file.toString());
     }
-    return new Failing(Disk.LOCAL.create(file), file);
+    return new Failing(Disk.LOCAL.create(file, rights), file);
   }
 
   private final class Failing implements Writing {

@@ -32,7 +32,7 @@ final class PlanPane extends VBox {
   private final Label total = Controls.wrapped("", "small");
   private final List<NumberField> budgets = new ArrayList<>();
   private final VBox points = new VBox(3);
-  private final Label ticked = Controls.label("", "strong");
+  private final Label ticked = Controls.wrapped("", "strong");
 
   PlanPane(Desk desk) {
     super(8);
@@ -84,18 +84,16 @@ final class PlanPane extends VBox {
     total.setText(
         (sum == 0 ? "Nothing given yet. " : sum + " minutes in all. ")
             + "Usual: drums 30 to 40 minutes, a finished track six hours and more.");
-    showPoints(Checklist.of(view.score(), view.style()), view.style().name());
+    showPoints(Checklist.of(view.score(), view.style()));
   }
 
-  private void showPoints(Checklist list, String style) {
+  private void showPoints(Checklist list) {
     long drafted = list.done() - list.ticked();
     ticked.setText(
         list.ticked()
             + " of "
             + list.points().size()
-            + " points of "
-            + style.toLowerCase()
-            + " decided"
+            + " points decided"
             + (drafted == 0 ? "" : ", " + drafted + " as drafted"));
     points.getChildren().clear();
     for (Checklist.Point point : list.points()) {

@@ -3,6 +3,8 @@ package westtide.desktop.drums;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
@@ -18,7 +20,7 @@ import westtide.sound.voice.Family;
  * @param instrument what it is heard with; empty for the kit's own
  */
 record NewLane(LaneId id, String instrument) {
-  /** Every lane a groove can get, drums it lacks first. */
+  /** Every lane a groove can get, drums it lacks first; a name is offered once. */
   static List<NewLane> of(Pattern.Drums groove) {
     List<NewLane> missing = new ArrayList<>();
     List<NewLane> again = new ArrayList<>();
@@ -32,9 +34,15 @@ record NewLane(LaneId id, String instrument) {
     int percussion = free(groove, DrumVoice.PERCUSSION);
     if (percussion <= LaneId.MOST) {
       LaneId id = new LaneId(DrumVoice.PERCUSSION, percussion);
+      Set<String> named =
+          missing.stream()
+              .map(lane -> lane.toString().toLowerCase(Locale.ROOT))
+              .collect(Collectors.toSet());
       InstrumentBook.shipped().instruments().stream()
           .filter(instrument -> instrument.family() == Family.DRUM)
-          .forEach(instrument -> missing.add(new NewLane(id, instrument.name())));
+          .map(instrument -> new NewLane(id, instrument.name()))
+          .filter(lane -> !named.contains(lane.toString()))
+          .forEach(missing::add);
     }
     return missing;
   }

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.file.disk.WholeFile;
 
 /**
  * The folders songs were delivered into where that is not their own, kept in a text file: a song
@@ -43,8 +44,7 @@ record DeliverFolders(Path list) {
             .map(each -> each.getKey() + BETWEEN + each.getValue())
             .toList();
     try {
-      Files.createDirectories(list.getParent());
-      Files.write(list, lines);
+      WholeFile.keep(list, String.join("\n", lines) + "\n");
     } catch (IOException e) {
       LOG.warn("The folders to deliver into could not be written", e);
     }

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.file.disk.WholeFile;
 
 /**
  * The song files opened or saved last, kept in a text file, newest first.
@@ -36,8 +37,8 @@ public record RecentFiles(Path list) {
     files.remove(absolute);
     files.add(0, absolute);
     try {
-      Files.createDirectories(list.getParent());
-      Files.write(list, files.stream().limit(MOST).map(Path::toString).toList());
+      List<String> lines = files.stream().limit(MOST).map(Path::toString).toList();
+      WholeFile.keep(list, String.join("\n", lines) + "\n");
     } catch (IOException e) {
       LOG.warn("The list of recent files could not be written", e);
     }

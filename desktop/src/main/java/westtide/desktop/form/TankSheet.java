@@ -1,5 +1,6 @@
 package westtide.desktop.form;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -369,23 +370,38 @@ final class TankSheet extends Drawing {
       return;
     }
     boolean special = !part.pattern(cell.pattern()).equals(part.usual());
-    String sound = TankSound.words(cell.sound());
-    String pattern =
-        (special ? narrow(cell.pattern()) : "") + (special && !sound.isEmpty() ? " " : "") + sound;
+    List<String> signs = new ArrayList<>();
+    if (special) {
+      signs.add(narrow(cell.pattern()));
+    }
+    signs.addAll(TankSound.signs(cell.sound()));
     boolean deep = cell.level() == Level.LIFTED;
     String style = deep ? "on-deep" : "soft";
     if (bottom - top < scaled(14) && deep) {
       return;
     }
     if (bottom - top < scaled(30)) {
-      String words = pattern.isEmpty() ? cell.level().toString() : pattern;
-      squeeze(text(from + 4, bottom - 4, words, style), to - from - 6);
+      List<String> words = signs.isEmpty() ? List.of(cell.level().toString()) : signs;
+      writeAsManyAsFit(from + 4, bottom - 4, to - from - 6, words, style);
       return;
     }
-    if (!pattern.isEmpty()) {
-      squeeze(text(from + 4, top + scaled(12), pattern, style), to - from - 7);
+    if (!signs.isEmpty()) {
+      writeAsManyAsFit(from + 4, top + scaled(12), to - from - 7, signs, style);
     }
     textCentred((from + to) / 2, bottom - 6, to - from - 4, cell.level().toString(), style);
+  }
+
+  /** Leaves the last signs out where there is no room for all; the page says everything. */
+  private void writeAsManyAsFit(double x, double y, double most, List<String> signs, String style) {
+    Text text = text(x, y, String.join(" ", signs), style);
+    for (int kept = signs.size() - 1; kept > 0 && wide(text, most); kept--) {
+      text.setText(String.join(" ", signs.subList(0, kept)) + " …");
+    }
+    squeeze(text, most);
+  }
+
+  private static boolean wide(Text text, double most) {
+    return text.getLayoutBounds().getWidth() > most;
   }
 
   /** The name of a pattern where there is little room: its first and last words. */

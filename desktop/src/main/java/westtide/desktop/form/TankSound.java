@@ -10,7 +10,8 @@ import westtide.song.mix.Mix;
 final class TankSound {
   private TankSound() {}
 
-  static String words(CellSound sound) {
+  /** A sign for each way it differs, the one that is heard most first. */
+  static List<String> signs(CellSound sound) {
     List<String> out = new ArrayList<>();
     if (sound.octave() != 0) {
       out.add((sound.octave() > 0 ? "8va+" : "8va−") + Math.abs(sound.octave()));
@@ -24,7 +25,7 @@ final class TankSound {
     if (!sound.instrument().isEmpty()) {
       out.add(sound.instrument());
     }
-    return String.join(" ", out);
+    return out;
   }
 
   private static String hertz(int hertz) {

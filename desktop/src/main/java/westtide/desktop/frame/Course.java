@@ -25,7 +25,7 @@ public final class Course extends VBox {
   private final RovingFocus focus = RovingFocus.over(this, this::getChildren);
 
   /** The rooms one below the other; a click actions over the stage that was chosen. */
-  public Course(List<Room> rooms, Consumer<Stage> chosen) {
+  public Course(List<? extends Room> rooms, Consumer<Stage> chosen) {
     getStyleClass().add("course");
     for (Room room : rooms) {
       getChildren().add(stop(room.stage(), chosen));
@@ -33,7 +33,7 @@ public final class Course extends VBox {
   }
 
   /** Shows the facts of a song and which stage is in front. */
-  public void show(SongView view, List<Room> rooms, Stage front) {
+  public void show(SongView view, List<? extends Room> rooms, Stage front) {
     for (Room room : rooms) {
       Stage stage = room.stage();
       facts.get(stage).setText(room.summary(view));

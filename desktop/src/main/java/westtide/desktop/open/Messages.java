@@ -10,6 +10,7 @@ import javafx.util.Duration;
 import westtide.desktop.kit.Controls;
 import westtide.file.disk.Folders;
 import westtide.file.disk.Plain;
+import westtide.review.Stage;
 
 /**
  * Short sentences at the lower edge: what was done, or what could not be done and what to do
@@ -56,10 +57,16 @@ public final class Messages extends HBox {
 
   /** Says that something nobody expected went wrong, and where the log is. */
   public void unexpected() {
-    failed(
-        "That did not work; nothing was lost. "
-            + System.getProperty(Folders.PROPERTY, "The data folder")
-            + "/west-tide.log says more.");
+    failed("That did not work; nothing was lost. " + logSaysMore());
+  }
+
+  /** Says that a sheet failed and stands again. */
+  public void builtAnew(Stage sheet) {
+    failed("The sheet " + sheet + " failed and was built anew; nothing was lost. " + logSaysMore());
+  }
+
+  private static String logSaysMore() {
+    return System.getProperty(Folders.PROPERTY, "The data folder") + "/west-tide.log says more.";
   }
 
   /** The person goes elsewhere: what failed here is not said there. */

@@ -2,12 +2,13 @@ package westtide.desktop.open;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.io.Writer;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.file.disk.WholeFile;
 
 /**
  * What a person set about the application itself, kept from one session to the next.
@@ -88,10 +89,9 @@ public record Preferences(int listeningDb, int breakMinutes, boolean countIn, bo
     out.setProperty("count-in", String.valueOf(countIn));
     out.setProperty("metronome", String.valueOf(metronome));
     try {
-      Files.createDirectories(file.getParent());
-      try (Writer writer = Files.newBufferedWriter(file)) {
-        out.store(writer, "West Tide");
-      }
+      StringWriter text = new StringWriter();
+      out.store(text, "West Tide");
+      WholeFile.keep(file, text.toString());
     } catch (IOException e) {
       LOG.warn("The preferences could not be written", e);
     }

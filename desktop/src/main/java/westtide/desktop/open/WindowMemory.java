@@ -2,12 +2,13 @@ package westtide.desktop.open;
 
 import java.io.IOException;
 import java.io.Reader;
-import java.io.Writer;
+import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.file.disk.WholeFile;
 import westtide.review.Stage;
 
 /**
@@ -101,10 +102,9 @@ public record WindowMemory(
     out.setProperty("palette", palette.name());
     out.setProperty("text", String.valueOf(textPercent));
     try {
-      Files.createDirectories(file.getParent());
-      try (Writer writer = Files.newBufferedWriter(file)) {
-        out.store(writer, "West Tide");
-      }
+      StringWriter text = new StringWriter();
+      out.store(text, "West Tide");
+      WholeFile.keep(file, text.toString());
     } catch (IOException e) {
       LOG.warn("The place of the window could not be written", e);
     }
