@@ -15,6 +15,7 @@ import java.util.Random;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.locks.LockSupport;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.event.Event;
 import javafx.scene.Scene;
@@ -227,15 +228,29 @@ public final class HourOfEdits {
     long late = heard.lateByItself();
     System.out.printf(
         Locale.ROOT,
-        "%.1f\t%d\t%.1f\t%.1f\t%d\t%d\t%d%n",
+        "%.1f\t%d\t%.1f\t%d\t%.1f\t%d\t%d\t%d%n",
         seconds / 60,
         edits,
         used,
+        resident(),
         ahead,
         heard.frames / Engine.BLOCK,
         late,
         heard.late.size() - late);
     heard.quietUntil = System.nanoTime() + SECOND;
+  }
+
+  /** Megabytes of memory the process has from the machine, as Linux tells. */
+  private static long resident() {
+    try (Stream<String> lines = Files.lines(Path.of("/proc/self/status"))) {
+      return lines
+          .filter(line -> line.startsWith("VmRSS:"))
+          .mapToLong(line -> Long.parseLong(line.replaceAll("\\D", "")) >> 10)
+          .findFirst()
+          .orElse(0);
+    } catch (IOException e) {
+      return 0;
+    }
   }
 
   /** Bytes that were left by the last collection of each part of the heap. */

@@ -7,9 +7,12 @@ import java.io.PrintWriter;
 import java.nio.charset.Charset;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.slf4j.LoggerFactory;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
+import westtide.file.SongFile;
 import westtide.file.disk.Folders;
 import westtide.file.disk.Plain;
 
@@ -48,7 +51,8 @@ public final class Main {
     line.registerConverter(Path.class, Main::path);
     line.setOut(out);
     line.setErr(err);
-    line.setParameterExceptionHandler((e, args) -> fail(err, e.getMessage()));
+    line.setParameterExceptionHandler(
+        (e, args) -> fail(err, readAsOption(args).orElseGet(e::getMessage)));
     line.setExecutionExceptionHandler((e, command, result) -> failed(err, e));
     if (words.length == 0) {
       line.usage(out);
@@ -63,7 +67,31 @@ public final class Main {
     }
   }
 
+  /** What to say where a song is called like an option; empty where none is. */
+  private static Optional<String> readAsOption(String... words) {
+    return Stream.of(words)
+        .takeWhile(word -> !word.equals("--"))
+        .filter(word -> word.startsWith("-") && word.endsWith(SongFile.ENDING))
+        .findFirst()
+        .map(
+            word ->
+                "\""
+                    + word
+                    + "\" begins with a dash and is read as an option; write ./"
+                    + word
+                    + ".");
+  }
+
+  /** What stands for letters of a file name that are in no encoding this process knows. */
+  private static final char UNREADABLE = '\uFFFD';
+
   private static Path path(String text) {
+    if (text.indexOf(UNREADABLE) >= 0) {
+      throw new CommandLine.TypeConversionException(
+          "\""
+              + Plain.of(text)
+              + "\" has letters that are not UTF-8, by which no file is found; rename it first");
+    }
     try {
       return Path.of(text);
     } catch (InvalidPathException e) {

@@ -226,6 +226,13 @@ class MainTest {
   }
 
   @Test
+  void namesThatAreReadAsSomethingElseAreSaidToBe() {
+    assertOneSentence(run("show", "-x.tide"), "write ./-x.tide");
+    assertOneSentence(run("show", "n\uFFFDchte.tide"), "not UTF-8");
+    assertOneSentence(run("show", "--", "-x.tide"), "does not exist");
+  }
+
+  @Test
   void aPlaceThatDoesNotExistIsSaid() {
     Path song = folder.resolve("none").resolve("song.tide");
     assertOneSentence(draft(song), "there is no folder");

@@ -1,6 +1,8 @@
 package westtide.review;
 
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.SortedSet;
@@ -35,6 +37,7 @@ final class ChangeFindings {
   private final Song song;
   private final Form form;
   private final Style style;
+  private final Map<Integer, Played> breakingOff;
 
   ChangeFindings(Score score, PlacedSections sections, Style style) {
     this.score = score;
@@ -42,6 +45,7 @@ final class ChangeFindings {
     this.song = sections.song();
     this.form = sections.form();
     this.style = style;
+    this.breakingOff = breakingOff();
   }
 
   /** The first stretch of a section in which nothing changes for longer than is usual. */
@@ -86,14 +90,24 @@ final class ChangeFindings {
 
   /** A groove or line whose bars do not divide its section breaks off at the end. */
   Optional<Finding> uneven(int place) {
-    return score.parts().stream().flatMap(part -> uneven(part, place).stream()).findFirst();
+    return Optional.ofNullable(breakingOff.get(place))
+        .map(first -> uneven(first.part(), first.passage()));
   }
 
-  private Optional<Finding> uneven(ScoredPart part, int place) {
-    return part.passages().stream()
-        .filter(passage -> passage.place() == place && breaksOff(passage))
-        .findFirst()
-        .map(passage -> uneven(part.part(), passage));
+  /** A part and what it plays. */
+  private record Played(Part part, Passage passage) {}
+
+  /** The first part that breaks off in each section where one does. */
+  private Map<Integer, Played> breakingOff() {
+    Map<Integer, Played> out = new HashMap<>();
+    for (ScoredPart part : score.parts()) {
+      for (Passage passage : part.passages()) {
+        if (!out.containsKey(passage.place()) && breaksOff(passage)) {
+          out.put(passage.place(), new Played(part.part(), passage));
+        }
+      }
+    }
+    return out;
   }
 
   private boolean breaksOff(Passage passage) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
+import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
 
 /** What the files will hold: parts that play and notes, and parts that would be left out. */
@@ -44,7 +45,7 @@ final class DeliverSoundings {
   /** Pitched hits of drums for which the percussion map has one note only. */
   private Optional<Finding> untuned() {
     long hits =
-        score.parts().stream()
+        score.parts(Role.DRUMS).stream()
             .flatMap(part -> part.notes().stream())
             .filter(note -> note.struck().filter(drum -> drum.semitones() != 0).isPresent())
             .filter(note -> !note.of(DrumVoice.TOM))

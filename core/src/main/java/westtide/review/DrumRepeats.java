@@ -51,17 +51,19 @@ record DrumRepeats(List<List<Bar>> sections) {
     BarLines lines = score.song().barLines();
     Optional<ScoredPart> part = score.part(drums.id());
     List<List<Bar>> out = new ArrayList<>();
+    int start = 0;
     for (int i = 0; i < form.sections().size(); i++) {
       Set<Set<Stroke>> earlier = new HashSet<>();
       List<Bar> bars = new ArrayList<>();
       for (int b = 0; b < form.sections().get(i).bars(); b++) {
-        int from = lines.tick(form.startBar(i) + b);
-        int to = lines.tick(form.startBar(i) + b + 1);
+        int from = lines.tick(start + b);
+        int to = lines.tick(start + b + 1);
         Set<Stroke> strokes = part.map(p -> strokes(p, from, to)).orElse(Set.of());
         bars.add(bar(strokes, earlier));
         earlier.add(strokes);
       }
       out.add(bars);
+      start += bars.size();
     }
     return new DrumRepeats(out);
   }

@@ -1,14 +1,15 @@
 package westtide.review;
 
-import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import westtide.rhythm.BarLines;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import westtide.score.Motion;
 import westtide.score.Moving;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.song.mix.Mix;
@@ -18,10 +19,8 @@ import westtide.sound.voice.Instrument;
  * How full each bar is, 0 to 100: how loud it is, who plays, how dense it is, over how many octaves
  * and how wide. The weights are this product's own reading of what makes a section feel full; they
  * and their reasons stand in docs/energy.md, with how well they agree with what is heard.
- *
- * @param bars one figure a bar of the song
  */
-public record Energy(List<Double> bars) {
+public final class Energy {
   private static final double LOUD = 0.40;
   private static final double WHO = 0.30;
   private static final double DENSE = 0.15;
@@ -50,21 +49,59 @@ public record Energy(List<Double> bars) {
   private static final double FULL_DRUMS = 8;
   private static final double WIDEST_OCTAVES = 6;
 
-  /** Copies the figures. */
-  public Energy {
-    bars = List.copyOf(bars);
+  private final int[] ticks;
+  private final Map<ScoredPart, PartBars> parts;
+  private final List<Double> bars;
+
+  private Energy(Score score, int[] ticks, Map<ScoredPart, PartBars> known) {
+    this.ticks = ticks;
+    this.parts = new IdentityHashMap<>();
+    Bars sums = new Bars(ticks);
+    for (ScoredPart part : score.parts()) {
+      if (part.plays()) {
+        PartBars figures =
+            Optional.ofNullable(known.get(part)).orElseGet(() -> PartBars.of(part, ticks));
+        parts.put(part, figures);
+        sums.add(part, figures);
+      }
+    }
+    this.bars = IntStream.range(0, ticks.length - 1).mapToObj(sums::energy).toList();
   }
 
   /** The energy of every bar of a score. */
   public static Energy of(Score score) {
-    int count = score.song().form().bars();
-    Bars bars = new Bars(count, score.song().barLines());
-    score.parts().forEach(bars::add);
-    List<Double> out = new ArrayList<>(count);
-    for (int bar = 0; bar < count; bar++) {
-      out.add(bars.energy(bar));
-    }
-    return new Energy(out);
+    return new Energy(score, ticks(score), Map.of());
+  }
+
+  /**
+   * The same as {@link #of} of a score that came from this one's; what it shares is not counted
+   * anew.
+   */
+  Energy after(Score edited) {
+    int[] now = ticks(edited);
+    return new Energy(edited, now, Arrays.equals(now, ticks) ? parts : Map.of());
+  }
+
+  /** The tick each bar begins at, and the end of the last one. */
+  private static int[] ticks(Score score) {
+    return IntStream.rangeClosed(0, score.song().form().bars())
+        .map(score.song().barLines()::tick)
+        .toArray();
+  }
+
+  /** One figure a bar of the song. */
+  public List<Double> bars() {
+    return bars;
+  }
+
+  @Override
+  public boolean equals(Object other) {
+    return other instanceof Energy energy && bars.equals(energy.bars);
+  }
+
+  @Override
+  public int hashCode() {
+    return bars.hashCode();
   }
 
   /** The mean energy of a stretch of bars, counted from 0. */
@@ -77,7 +114,7 @@ public record Energy(List<Double> bars) {
 
   /** Sums over the parts, bar by bar. */
   private static final class Bars {
-    private final BarLines lines;
+    private final int[] ticks;
     private final double[] power;
     private final double[] who;
     private final double[] strikes;
@@ -87,31 +124,23 @@ public record Energy(List<Double> bars) {
     private double fullPower;
     private double everyone;
 
-    Bars(int count, BarLines lines) {
-      this.lines = lines;
+    Bars(int[] ticks) {
+      this.ticks = ticks;
+      int count = ticks.length - 1;
       power = new double[count];
       who = new double[count];
       strikes = new double[count];
       wide = new double[count];
       low = new int[count];
       high = new int[count];
-      java.util.Arrays.fill(low, 127);
+      Arrays.fill(low, 127);
     }
 
-    void add(ScoredPart part) {
+    void add(ScoredPart part, PartBars figures) {
       Mix mix = part.part().mix();
       double gain = mix.level() == Mix.SILENT ? 0 : Math.pow(10, mix.level() / 100.0);
       double weight = WEIGHTS.get(part.part().role());
       double heard = part.part().role() == Role.SUB ? 0.5 : 1;
-      if (!part.plays()) {
-        return;
-      }
-      double[] velocity = new double[power.length];
-      int[] starts = new int[power.length];
-      double[] sounding = new double[power.length];
-      for (ScoredNote note : part.notes()) {
-        add(note, part.part().role() == Role.DRUMS, velocity, starts, sounding);
-      }
       everyone += weight;
       fullPower += part.part().role() == Role.MARKS ? 0 : gain * heard;
       double width = Math.min(1, (mix.width() + Math.abs(mix.pan())) / 100.0);
@@ -119,32 +148,19 @@ public record Energy(List<Double> bars) {
       Motion expression = part.motion(Moving.EXPRESSION);
       double struck = 0;
       for (int bar = 0; bar < power.length; bar++) {
-        struck = starts[bar] > 0 ? velocity[bar] / starts[bar] : struck;
-        double share = share(part, starts[bar], sounding[bar]);
+        int starts = figures.starts()[bar];
+        struck = starts > 0 ? figures.velocity()[bar] / starts : struck;
+        low[bar] = Math.min(low[bar], figures.low()[bar]);
+        high[bar] = Math.max(high[bar], figures.high()[bar]);
+        double share = share(part, starts, figures.sounding()[bar]);
         if (share > 0) {
-          int middle = lines.tick(bar) + lines.length(bar) / 2;
+          int middle = (ticks[bar] + ticks[bar + 1]) / 2;
           double decibels = level.at(middle, 0) + expression.at(middle, 0);
           double loud = Math.pow(struck / FULL_VELOCITY, POWER) * Math.pow(10, decibels / 10);
           power[bar] += gain * heard * loud * share;
           who[bar] += weight * share * Math.min(1, 0.35 + 0.65 * Math.sqrt(loud));
-          strikes[bar] += starts[bar];
+          strikes[bar] += starts;
           wide[bar] += weight * width * share;
-        }
-      }
-    }
-
-    private void add(
-        ScoredNote note, boolean drums, double[] velocity, int[] starts, double[] sounding) {
-      int first = lines.bar(note.start());
-      velocity[first] += note.velocity();
-      starts[first]++;
-      for (int bar = first; bar < power.length && lines.tick(bar) < note.end(); bar++) {
-        int from = Math.max(note.start(), lines.tick(bar));
-        int to = Math.min(note.end(), lines.tick(bar + 1));
-        sounding[bar] += (to - from) / (double) lines.length(bar);
-        if (!drums) {
-          low[bar] = Math.min(low[bar], note.key());
-          high[bar] = Math.max(high[bar], note.key());
         }
       }
     }

@@ -50,7 +50,7 @@ public record Soundings(
     SameInputs same = new SameInputs(score, edited);
     Map<Stage, StageSoundings> out = new EnumMap<>(Stage.class);
     Set<String> left = edited.song().leftAlone();
-    Energy after = same.at(Stage.FORM) ? energy : Energy.of(edited);
+    Energy after = same.at(Stage.FORM) ? energy : energy.after(edited);
     for (Stage stage : Stage.values()) {
       boolean rendered =
           heard && (stage == Stage.LEVELS || stage == Stage.LOW_END || stage == Stage.FORM);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 
 /**
@@ -58,22 +59,20 @@ public record HeardBars(Song song, Part part) {
   private List<Span> spans(Set<String> names) {
     List<Span> out = new ArrayList<>();
     Meter meter = song.brief().meter();
+    BarLines lines = song.barLines();
+    int start = 0;
     for (int place = 0; place < song.form().sections().size(); place++) {
       Section section = song.form().sections().get(place);
-      int start = song.form().startTick(place, meter);
       for (CellSpan span : section.spans(part.id())) {
         boolean heard = span.cell().level() != Level.OUT;
         if (heard && names.contains(part.pattern(span.cell().pattern()).name())) {
           int end = Math.min(span.to(meter), section.ticks(meter));
-          add(out, bar(start + span.from(meter)), bar(start + end - 1));
+          add(out, lines.bar(start + span.from(meter)) + 1, lines.bar(start + end - 1) + 1);
         }
       }
+      start += section.ticks(meter);
     }
     return List.copyOf(out);
-  }
-
-  private int bar(int tick) {
-    return song.barLines().bar(tick) + 1;
   }
 
   private static void add(List<Span> out, int first, int last) {

@@ -34,6 +34,8 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
     require(
         parts.stream().map(Part::name).distinct().count() == parts.size(),
         "two parts have the same name");
+    Map<PartId, Set<String>> patterns = new HashMap<>();
+    parts.forEach(part -> patterns.put(part.id(), names(part)));
     for (Section section : form.sections()) {
       if (!rows.contains(section.progression())) {
         throw new IllegalArgumentException(
@@ -43,7 +45,7 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
                 + section.progression()
                 + "\", which the song does not have");
       }
-      checkParts(section, byId);
+      checkParts(section, byId, patterns);
     }
     for (Part part : parts) {
       checkRules(part, rows, byId);
@@ -51,7 +53,12 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
     checkMembers(byId);
   }
 
-  private static void checkParts(Section section, Map<PartId, Part> byId) {
+  private static Set<String> names(Part part) {
+    return part.patterns().stream().map(NamedPattern::name).collect(Collectors.toSet());
+  }
+
+  private static void checkParts(
+      Section section, Map<PartId, Part> byId, Map<PartId, Set<String>> patterns) {
     for (Map.Entry<PartId, List<Cell>> cells : section.cells().entrySet()) {
       Part part = byId.get(cells.getKey());
       if (part == null) {
@@ -63,7 +70,7 @@ record SongGate(List<Progression> progressions, List<Part> parts, Form form) {
                 + "\" that is not in the song");
       }
       for (Cell cell : cells.getValue()) {
-        if (!cell.pattern().isEmpty() && part.find(cell.pattern()).isEmpty()) {
+        if (!cell.pattern().isEmpty() && !patterns.get(part.id()).contains(cell.pattern())) {
           throw new IllegalArgumentException(
               "in section "
                   + section.word()

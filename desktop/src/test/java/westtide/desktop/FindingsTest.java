@@ -2,8 +2,15 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Collections;
+import java.util.List;
+import javafx.scene.layout.Pane;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
+import westtide.song.Form;
+import westtide.song.Section;
+import westtide.song.edit.FormEdits;
+import westtide.song.id.SectionId;
 
 /** What is found is fixed, or left and called back. */
 class FindingsTest extends TrapSongTest {
@@ -19,5 +26,25 @@ class FindingsTest extends TrapSongTest {
     assertThat(song().leftAlone()).isEmpty();
     press("#fix-0");
     assertThat(chords()).doesNotContain("C♯7");
+  }
+
+  /** However much is found, the pane stays quick: what follows comes up as the rest is settled. */
+  @Test
+  void onlyTheFirstOfVeryManyAreDrawn() {
+    go(Stage.FORM);
+    interact(
+        () -> {
+          Section verse =
+              song().form().sections().get(1).withId(SectionId.NEW).withMarks(List.of());
+          shell.open().apply(FormEdits.replace("Long", new Form(Collections.nCopies(60, verse))));
+        });
+    settle();
+    int found = shell.open().view().orElseThrow().soundings().at(Stage.FORM).findings().size();
+    assertThat(found).isGreaterThan(30);
+    assertThat(lookup("#findings").queryAs(Pane.class).getChildren()).hasSize(30);
+    assertThat(words("#findings-further")).startsWith("and " + (found - 30) + " more");
+    assertThat(shown("#findings-further")).isTrue();
+    go(Stage.BRIEF);
+    assertThat(shown("#findings-further")).isFalse();
   }
 }

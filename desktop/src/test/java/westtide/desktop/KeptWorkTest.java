@@ -68,6 +68,21 @@ class KeptWorkTest extends WindowTest {
     assertThat(words("#saved-state")).isEqualTo("saved");
   }
 
+  /** What takes long says so until it is there. */
+  @Test
+  void aLargeFileSaysThatItIsOpening() throws Exception {
+    Path song = written("Large");
+    String wide = " ".repeat(1 << 20);
+    Files.writeString(song, Files.readString(song).replaceFirst("\n", "\n" + wide));
+    interact(
+        () -> {
+          shell.openFile(song);
+          assertThat(words("#message-words")).isEqualTo("Opening Large.tide …");
+        });
+    waitFor(() -> song().title().equals("Large"));
+    waitFor(() -> !shown("#message"));
+  }
+
   @Test
   void aSongThatIsOpenElsewhereOpensAsACopy() throws Exception {
     Path song = written("Shared");

@@ -23,6 +23,11 @@ import westtide.song.Song;
 public final class SongFiles {
   private static final Logger LOG = LoggerFactory.getLogger(SongFiles.class);
 
+  private static final String OPENING = "Opening ";
+
+  /** Bytes from which on reading takes long enough to be told. */
+  private static final long LARGE = 1 << 20;
+
   private final OpenSong open;
   private BiConsumer<String, Song> comparing = (name, song) -> {};
   private final Overlay overlay;
@@ -150,12 +155,16 @@ public final class SongFiles {
   }
 
   private void load(Path file, Runnable then) {
+    if (file.toFile().length() > LARGE) {
+      messages.notice(OPENING + file.getFileName() + " …");
+    }
     background.run(
         () -> {
           SongFile.Opened read = SongFile.open(file);
           return new Loaded(read, guard.ask(file));
         },
         loaded -> {
+          messages.withdraw(OPENING);
           Optional<String> owner = loaded.grip().owner();
           if (owner.isPresent()) {
             askForCopy(file, loaded.read(), owner.get(), then);

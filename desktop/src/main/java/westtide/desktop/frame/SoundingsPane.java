@@ -25,6 +25,10 @@ import westtide.song.edit.Edit;
 public final class SoundingsPane extends VBox {
   private static final String MEASURING =
       "Measuring what the song sounds like … what is found so far stands above.";
+
+  /** Cards that are drawn; more than anybody settles at once. */
+  private static final int MOST = 30;
+
   private static final double WIDTH = 258;
   private static final double LEAST = 210;
   private static final double STRIP = 40;
@@ -34,6 +38,7 @@ public final class SoundingsPane extends VBox {
   private final VBox findings = new VBox(7);
   private final Consumer<Edit> apply;
   private final Label calm = Controls.wrapped("", "small");
+  private final Label further = Controls.wrapped("", "small");
   private final Button recall;
   private final Button strip;
   private final Label count = Controls.label("0", "figure");
@@ -45,9 +50,10 @@ public final class SoundingsPane extends VBox {
     this.apply = apply;
     getStyleClass().add("soundings");
     findings.setId("findings");
+    further.setId("findings-further");
     this.recall =
         Controls.action("recall-left", "", () -> this.apply.accept(BriefEdits.recallLeft()));
-    VBox list = new VBox(7, findings, calm, recall);
+    VBox list = new VBox(7, findings, further, calm, recall);
     list.setPadding(new Insets(2));
     ScrollPane scroll = new ScrollPane(list);
     scroll.setFitToWidth(true);
@@ -118,7 +124,12 @@ public final class SoundingsPane extends VBox {
   }
 
   /** Cards that are there are used again, so that an edit changes only what is said. */
-  private void showFindings(List<Finding> found) {
+  private void showFindings(List<Finding> all) {
+    List<Finding> found = all.subList(0, Math.min(MOST, all.size()));
+    int left = all.size() - found.size();
+    further.setText("and " + left + " more, which come up as these are settled");
+    further.setVisible(left > 0);
+    further.setManaged(left > 0);
     while (findings.getChildren().size() > found.size()) {
       findings.getChildren().remove(findings.getChildren().size() - 1);
     }

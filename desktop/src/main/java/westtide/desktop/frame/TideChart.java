@@ -30,6 +30,10 @@ import westtide.style.FormHabit;
  */
 public final class TideChart extends Drawing {
   private static final double EDGE = 22;
+
+  /** Sections that are drawn narrower than this have no room for a letter. */
+  private static final double NARROWEST_NAMED = 12;
+
   private static final double TOP = 40;
   private static final double FOOT = 26;
   private static final double LOWEST = 88;
@@ -308,11 +312,8 @@ public final class TideChart extends Drawing {
     }
   }
 
-  private void drawSection(SongView v, int index, Axis x, Axis y) {
+  private void drawName(SongView v, int index, double left, double width) {
     Form form = v.song().form();
-    double left = x.at(form.startBar(index));
-    double width = x.length(form.sections().get(index).bars());
-    line(left, 6, left, y.at(0), "rule", "bar");
     Text name = text(left + 5, scaled(18), form.label(index), "section");
     named(
         name,
@@ -322,6 +323,16 @@ public final class TideChart extends Drawing {
             + form.sections().get(index).length().words(v.song().brief().meter()));
     fit(name, width - 8);
     fit(textBelow(name, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
+  }
+
+  private void drawSection(SongView v, int index, Axis x, Axis y) {
+    Form form = v.song().form();
+    double left = x.at(form.startBar(index));
+    double width = x.length(form.sections().get(index).bars());
+    line(left, 6, left, y.at(0), "rule", "bar");
+    if (width >= NARROWEST_NAMED) {
+      drawName(v, index, left, width);
+    }
     int wanted =
         wish.filter(asked -> asked.section().equals(form.id(index)))
             .map(Wish::energy)
