@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import javafx.application.Platform;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.file.disk.UnusableFileException;
 
 /**
  * Work beside the window: files one piece after another, and what takes long, such as rendering,
@@ -53,6 +54,9 @@ public final class Background {
     try {
       T result = work.run();
       Platform.runLater(() -> then.accept(result));
+    } catch (UnusableFileException e) {
+      LOG.info("A file was of no use, which is told", e);
+      Platform.runLater(() -> messages.failed(e.getMessage()));
     } catch (IOException | IllegalArgumentException e) {
       LOG.warn("Work beside the window failed", e);
       Platform.runLater(() -> messages.failed(e.getMessage()));
