@@ -51,7 +51,7 @@ record MovedSong(DegreeBend bend, int shift) {
     boolean bends = bend.belongs(chord);
     return new Voicing(
         voicing.keys().stream()
-            .map(key -> held(key + shift + (bends ? bend.of(key) : 0)))
+            .map(key -> Voicing.held(key + shift + (bends ? bend.of(key) : 0)))
             .toList());
   }
 
@@ -72,10 +72,6 @@ record MovedSong(DegreeBend bend, int shift) {
             .toList());
   }
 
-  private static int held(int key) {
-    return key > 127 ? key - 12 : key < 0 ? key + 12 : key;
-  }
-
   /** Each kind of pattern and rule in the other key. */
   private final class Moved implements PitchChange {
     private final Song song;
@@ -86,7 +82,7 @@ record MovedSong(DegreeBend bend, int shift) {
 
     @Override
     public Note note(Note note) {
-      return note.withKey(held(note.key() + shift + bend.of(note.key())));
+      return note.withKey(Voicing.held(note.key() + shift + bend.of(note.key())));
     }
 
     @Override

@@ -60,7 +60,8 @@ public record Voicing(List<Integer> keys) {
     return new Voicing(keys.stream().map(key -> held(key + semitones)).toList());
   }
 
-  private static int held(int key) {
+  /** A key inside 0 to 127: one that would leave them stays as many octaves nearer as it takes. */
+  public static int held(int key) {
     int low = Math.max(key, Math.floorMod(key, 12));
     return low > 127 ? low - 12 * ((low - 127 + 11) / 12) : low;
   }

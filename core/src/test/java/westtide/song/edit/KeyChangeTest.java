@@ -72,4 +72,15 @@ class KeyChangeTest {
       assertThat(back.progressions()).isEqualTo(song.progressions());
     }
   }
+
+  /** However far a song is moved, what was laid out by hand stays on keys there are. */
+  @Test
+  void voicingsOfOnesOwnStayInsideTheKeysThereAre() {
+    assertThat(westtide.theory.voicing.Voicing.held(163)).isEqualTo(127 - 127 % 12 + 163 % 12);
+    for (int key = -130; key < 300; key++) {
+      int held = westtide.theory.voicing.Voicing.held(key);
+      assertThat(held).isBetween(0, 127);
+      assertThat(Math.floorMod(held - key, 12)).isZero();
+    }
+  }
 }
