@@ -75,13 +75,12 @@ final class SettledLines {
               tried.add(place, note.withKey(key));
               return !rubs(tried, place, line, heard);
             };
-        int at = i;
         IntStream.rangeClosed(1, FARTHEST)
             .flatMap(by -> IntStream.of(note.key() - by, note.key() + by))
             .filter(key -> song.brief().key().contains(key % 12))
             .filter(fits)
             .findFirst()
-            .ifPresent(key -> notes.add(at, note.withKey(key)));
+            .ifPresent(key -> notes.add(place, note.withKey(key)));
       }
     }
     return notes;

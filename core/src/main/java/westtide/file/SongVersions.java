@@ -72,16 +72,16 @@ public record SongVersions(Path folder, Clock clock) {
     if (!Files.isRegularFile(file)) {
       return;
     }
+    for (Version version : all(file)) {
+      if (Files.mismatch(version.file(), file) < 0) {
+        return;
+      }
+    }
     Song there;
     try {
       there = SongFile.read(file);
     } catch (UnusableFileException e) {
       return;
-    }
-    for (Version version : all(file)) {
-      if (Files.mismatch(version.file(), file) < 0) {
-        return;
-      }
     }
     keep(there, file);
   }

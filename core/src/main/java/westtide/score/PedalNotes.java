@@ -7,6 +7,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.theory.NoteName;
+import westtide.theory.voicing.Voicing;
 
 /** Low parts over a pedal that is strict: every note of theirs is the one that stays. */
 final class PedalNotes {
@@ -29,7 +30,6 @@ final class PedalNotes {
 
   private static int nearest(int key, NoteName pedal) {
     int up = Math.floorMod(pedal.pitchClass() - key, OCTAVE);
-    int moved = up <= OCTAVE / 2 ? key + up : key + up - OCTAVE;
-    return moved > 127 ? moved - OCTAVE : moved < 0 ? moved + OCTAVE : moved;
+    return Voicing.held(up <= OCTAVE / 2 ? key + up : key + up - OCTAVE);
   }
 }

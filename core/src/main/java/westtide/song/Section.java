@@ -250,26 +250,14 @@ public record Section(
 
   /** The section without a part. */
   public Section without(PartId part) {
-    Map<PartId, List<Cell>> fewerCells = new LinkedHashMap<>(cells);
-    Map<PartId, List<Curve>> fewerCurves = new LinkedHashMap<>(curves);
-    fewerCells.remove(part);
-    fewerCurves.remove(part);
-    return new Section(
-        id,
-        word,
-        bars,
-        lastBeats,
-        progression,
-        fewerCells,
-        fewerCurves,
-        pedal,
-        options,
-        name,
+    List<Mark> others =
         marks.stream()
             .filter(mark -> !mark.transition().parts().equals(java.util.Set.of(part)))
             .map(mark -> new Mark(mark.bar(), mark.transition().without(part)))
-            .toList(),
-        link.map(group -> group.withoutOwn(part)));
+            .toList();
+    return withoutArrangement(part)
+        .withMarks(others)
+        .withLink(link.map(group -> group.withoutOwn(part)));
   }
 
   /** The section with what one part does done by another too. */

@@ -45,8 +45,11 @@ public final class LeftLocks {
             .isPresent();
   }
 
-  /** Goes while this process holds it: who asks meanwhile sees that it went and makes another. */
-  private static void deleteUnheld(Path file) {
+  /**
+   * Deletes a file unless somebody holds it. It goes while this process does: who asks meanwhile
+   * sees that it went and makes another.
+   */
+  static void deleteUnheld(Path file) {
     try (FileChannel channel =
             FileChannel.open(file, StandardOpenOption.WRITE, LinkOption.NOFOLLOW_LINKS);
         FileLock lock = channel.tryLock()) {

@@ -3,7 +3,6 @@ package westtide.file.disk;
 import java.io.IOException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.FileAlreadyExistsException;
-import java.nio.file.FileSystemException;
 import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.Path;
@@ -120,9 +119,7 @@ public final class PrivateFolder {
       }
       close(folder, OWNER_ONLY);
       return Files.isWritable(folder);
-    } catch (FileSystemException taken) {
-      return false;
-    } catch (IOException e) {
+    } catch (IOException taken) {
       return false;
     }
   }

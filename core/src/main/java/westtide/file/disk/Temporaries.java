@@ -1,13 +1,9 @@
 package westtide.file.disk;
 
 import java.io.IOException;
-import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
-import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.DirectoryStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.UUID;
@@ -38,8 +34,8 @@ final class Temporaries {
     try (DirectoryStream<Path> left = Files.newDirectoryStream(folder, START + "*" + ENDING)) {
       for (Path file : left) {
         boolean own = file.getFileName().toString().startsWith(START + PROCESS);
-        if (!own && old(file) && isFree(file)) {
-          Files.deleteIfExists(file);
+        if (!own && old(file)) {
+          LeftLocks.deleteUnheld(file);
         }
       }
     } catch (IOException e) {
@@ -52,14 +48,5 @@ final class Temporaries {
     return Files.getLastModifiedTime(file)
         .toInstant()
         .isBefore(Instant.now().minus(LONGEST_WRITING));
-  }
-
-  private static boolean isFree(Path file) {
-    try (FileChannel channel = FileChannel.open(file, StandardOpenOption.WRITE);
-        FileLock lock = channel.tryLock()) {
-      return lock != null;
-    } catch (IOException | OverlappingFileLockException e) {
-      return false;
-    }
   }
 }
