@@ -23,10 +23,13 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.When;
 import westtide.song.GrooveChange;
 import westtide.song.Pattern;
+import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.drum.PanSweep;
 import westtide.song.drum.Restart;
+import westtide.song.id.PartId;
 
 /** The part of a song file that says what drums play: grooves, lanes, hits and how lanes sound. */
 final class DrumFields {
@@ -203,6 +206,12 @@ final class DrumFields {
             node.put("reverb", sound.reverb()).put("delay", sound.delay());
           }
           MixFields.writeEffects(node, sound.effects());
+          if (sound.sweep().moves()) {
+            node.put("panTo", sound.sweep().to()).put("panSteps", sound.sweep().steps());
+          }
+          if (sound.reversed()) {
+            node.put("reversed", true);
+          }
         });
     return out;
   }
@@ -224,6 +233,39 @@ final class DrumFields {
         number(node, "note"),
         node.path("reverb").asInt(0),
         node.path("delay").asInt(0),
-        MixFields.effects(node));
+        MixFields.effects(node),
+        new PanSweep(node.path("panTo").asInt(0), node.path("panSteps").asInt(0)),
+        node.path("reversed").asBoolean(false));
+  }
+
+  static ObjectNode writeBorrowed(Map<LaneId, BorrowedLane> lanes) {
+    ObjectNode out = NODES.objectNode();
+    lanes.forEach(
+        (lane, borrowed) -> {
+          if (borrowed.isEverywhere()) {
+            out.put(lane.code(), borrowed.model().value());
+          } else {
+            ArrayNode grooves =
+                out.putObject(lane.code())
+                    .put("part", borrowed.model().value())
+                    .putArray("grooves");
+            borrowed.grooves().forEach(grooves::add);
+          }
+        });
+    return out;
+  }
+
+  static Map<LaneId, BorrowedLane> borrowed(JsonNode node) {
+    Map<LaneId, BorrowedLane> out = new LinkedHashMap<>();
+    node.properties()
+        .forEach(entry -> out.put(LaneId.parse(entry.getKey()), borrowedLane(entry.getValue())));
+    return out;
+  }
+
+  private static BorrowedLane borrowedLane(JsonNode node) {
+    return node.isObject()
+        ? new BorrowedLane(
+            PartId.of(text(node, "part")), list(field(node, "grooves"), JsonNode::asText))
+        : BorrowedLane.everywhere(PartId.of(node.asText()));
   }
 }

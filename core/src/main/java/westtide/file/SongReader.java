@@ -38,6 +38,7 @@ import westtide.song.Plan;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transposition;
+import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
@@ -135,10 +136,9 @@ final class SongReader {
               new Transposition(number(away, "semitones"), number(away, "cents")));
     }
     Map<LaneId, LaneSound> lanes = DrumFields.sounds(node.path("laneSounds"));
-    for (Map.Entry<String, JsonNode> lane : node.path("laneRhythms").properties()) {
-      part =
-          part.withBorrowed(
-              LaneId.parse(lane.getKey()), Optional.of(PartId.of(lane.getValue().asText())));
+    for (Map.Entry<LaneId, BorrowedLane> lane :
+        DrumFields.borrowed(node.path("laneRhythms")).entrySet()) {
+      part = part.withBorrowed(lane.getKey(), Optional.of(lane.getValue()));
     }
     for (Map.Entry<LaneId, LaneSound> lane : lanes.entrySet()) {
       part = part.withSound(lane.getKey(), lane.getValue());

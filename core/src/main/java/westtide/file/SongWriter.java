@@ -82,8 +82,7 @@ final class SongWriter {
       out.putObject("transpose").put("semitones", away.semitones()).put("cents", away.cents());
     }
     if (!part.borrowed().isEmpty()) {
-      ObjectNode borrowed = out.putObject("laneRhythms");
-      part.borrowed().forEach((lane, model) -> borrowed.put(lane.code(), model.value()));
+      out.set("laneRhythms", DrumFields.writeBorrowed(part.borrowed()));
     }
     if (!part.lanes().isEmpty()) {
       out.set("laneSounds", DrumFields.write(part.lanes()));

@@ -7,7 +7,7 @@ public enum Loudspeaker {
   /** Both sides together, as on one loudspeaker. */
   MONO("mono"),
   /** One small loudspeaker: nothing below 300 Hz or above 9 kHz. */
-  SMALL("small speaker");
+  SMALL("phone speaker");
 
   private final String title;
 

@@ -47,7 +47,7 @@ final class HeardSoundings {
     measures.add(Measure.level("loudness, LUFS", heard.integrated(), -40, 0, -18, -9));
     measures.add(Measure.level("loudest 3 s, LUFS", heard.loudestShort(), -40, 0, -16, -7));
     measures.add(Measure.level("peak, dBFS", heard.peak(), -20, 0, -6, -1));
-    measures.add(Measure.level("limiter takes, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
+    measures.add(Measure.level("gain reduction, dB", heard.pushed(), 0, 12, 0, MOST_PUSHED));
     measures.add(lows());
     underKick().ifPresent(measures::add);
     List<Finding> findings = new ArrayList<>(pushed());
@@ -90,7 +90,7 @@ final class HeardSoundings {
             ? Optional.empty()
             : Optional.of(
                 new Fix(
-                    "a level fuller", Edit.together("Let the intro play a level fuller", fuller)));
+                    "one level up", Edit.together("Let the intro play a level fuller", fuller)));
     return List.of(
         new Finding(
             "form.quietintro." + Math.round(under),
@@ -149,7 +149,7 @@ final class HeardSoundings {
         new Finding(
             "levels.pushed",
             Weight.NOTE,
-            String.format(Locale.ROOT, "The limiter takes %.0f dB", heard.pushed()),
+            String.format(Locale.ROOT, "The limiter reduces gain by %.0f dB", heard.pushed()),
             "loudest beat",
             "Beyond 4 dB the limiter decides the levels instead of you, and drums lose their edge.",
             Optional.of(new Fix("turn every part down", MixEdits.allQuieter(tenths)))));

@@ -151,7 +151,7 @@ final class LowEndSoundings {
                 + (low ? ": too low" : ": too high"),
             "bar " + bar(outside.get().start()),
             "E1 to A2 is its range, 41 to 110 Hz, and best below 82: "
-                + (low ? "lower, small speakers give nothing." : "higher, it stops being a sub."),
+                + (low ? "lower, phone speakers give nothing." : "higher, it stops being a sub."),
             Optional.of(
                 new Fix(
                     "begin at E1",

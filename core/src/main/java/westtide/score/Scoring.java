@@ -91,9 +91,11 @@ final class Scoring {
   }
 
   private void addGroove(List<ScoredNote> out, Part part, int place, CellSpan span, int start) {
-    Map<LaneId, List<Integer>> borrowed = new HashMap<>();
-    part.borrowed().forEach((lane, model) -> borrowed.put(lane, lines.struck(model, place)));
     String name = Spans.name(part, span.cell());
+    Map<LaneId, List<Integer>> borrowed = new HashMap<>();
+    for (LaneId lane : part.borrowed().keySet()) {
+      part.rhythmOf(lane, name).ifPresent(model -> borrowed.put(lane, lines.struck(model, place)));
+    }
     Pattern.Drums groove = lines.groove(part, name);
     Placing placing = placing(span, start, Transposition.NONE);
     Thinning thinning = span.cell().sound().thinning();

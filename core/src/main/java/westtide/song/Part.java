@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
+import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
@@ -27,8 +28,8 @@ import westtide.song.mix.Patch;
  * @param mix its place in the mix
  * @param transposition how far it sounds from where it is written; drums stay
  * @param lanes how lanes of drums sound where not as the kit has them
- * @param borrowed lanes of drums that take their rhythm from a pitched part, whatever is written in
- *     them; the kick leads and borrows none
+ * @param borrowed lanes of drums that take their rhythm from a pitched part, in all grooves or in
+ *     some, whatever is written in them; the kick leads and borrows none
  * @param patterns the patterns it can play, at least one, the first being the usual one
  */
 public record Part(
@@ -40,7 +41,7 @@ public record Part(
     Mix mix,
     Transposition transposition,
     Map<LaneId, LaneSound> lanes,
-    Map<LaneId, PartId> borrowed,
+    Map<LaneId, BorrowedLane> borrowed,
     List<NamedPattern> patterns) {
   /** Copies the patterns and checks them. */
   public Part {
@@ -188,23 +189,53 @@ public record Part(
   }
 
   /** The same with a lane in the rhythm of a part, or in its own again. */
-  public Part withBorrowed(LaneId lane, Optional<PartId> model) {
-    Map<LaneId, PartId> other = new LinkedHashMap<>(borrowed);
-    other.remove(lane);
-    model.ifPresent(part -> other.put(lane, part));
-    return new Part(id, name, role, program, patch, mix, transposition, lanes, other, patterns);
+  public Part withBorrowed(LaneId lane, Optional<BorrowedLane> other) {
+    Map<LaneId, BorrowedLane> more = new LinkedHashMap<>(borrowed);
+    more.remove(lane);
+    other.ifPresent(rhythm -> more.put(lane, rhythm));
+    return withBorrowed(more);
   }
 
   /** The same listening to a part no longer. */
   public Part withoutBorrowed(PartId model) {
-    Map<LaneId, PartId> other = new LinkedHashMap<>(borrowed);
-    other.values().removeIf(model::equals);
+    Map<LaneId, BorrowedLane> other = new LinkedHashMap<>(borrowed);
+    other.values().removeIf(lane -> lane.model().equals(model));
+    return withBorrowed(other);
+  }
+
+  /** The same with other lanes that borrow. */
+  public Part withBorrowed(Map<LaneId, BorrowedLane> other) {
     return new Part(id, name, role, program, patch, mix, transposition, lanes, other, patterns);
+  }
+
+  /** The part whose rhythm a lane plays in a groove, or in one that groove follows; or none. */
+  public Optional<PartId> rhythmOf(LaneId lane, String groove) {
+    BorrowedLane rhythm = borrowed.get(lane);
+    if (rhythm == null || !rhythm.isEverywhere() && !follows(groove, rhythm.grooves())) {
+      return Optional.empty();
+    }
+    return Optional.of(rhythm.model());
+  }
+
+  /** Whether a groove is one of those, or follows one of them. */
+  public boolean follows(String groove, List<String> any) {
+    Optional<NamedPattern> at = find(groove);
+    while (at.isPresent()) {
+      if (any.contains(at.get().name())) {
+        return true;
+      }
+      at =
+          at.get().pattern() instanceof Pattern.Varied varied
+              ? find(varied.parent())
+              : Optional.empty();
+    }
+    return false;
   }
 
   /** The parts it listens to. */
   public List<PartId> hears() {
-    List<PartId> out = new ArrayList<>(borrowed.values());
+    List<PartId> out =
+        new ArrayList<>(borrowed.values().stream().map(BorrowedLane::model).toList());
     rules(FollowRule.class).forEach(rule -> rule.hears().ifPresent(out::add));
     return out;
   }

@@ -145,7 +145,7 @@ final class PartPlayer {
     Dressed drum = drums.computeIfAbsent(lane, id -> dressed(patch(sound, piece)));
     double decibels = piece.decibels() + sound.level() / 10.0;
     double gain = drum.loudness(note.velocity()) * Decibels.gain(decibels);
-    Pan pan = Pan.of(Math.max(-100, Math.min(100, piece.pan() + sound.pan())));
+    Pan pan = Pan.of(Math.max(-100, Math.min(100, piece.pan() + sound.panAt(note.start()))));
     double ratio = sound.ratio(note.struck().get().semitones());
     TableStore.Table table =
         tables.ask(
@@ -155,7 +155,8 @@ final class PartPlayer {
             note.velocity(),
             (int) Math.ceil(frames(note.ticks(), framesPerTick) * Math.max(1, ratio)),
             ratio,
-            turn(drum, lane, false));
+            turn(drum, lane, false),
+            sound.reversed());
     TrackBuilder.Entry entry =
         drum.entry(
             note.start(), note.end(), table, gain * pan.left(), gain * pan.right(), sound.choke());
@@ -199,7 +200,14 @@ final class PartPlayer {
     int turn = turn(played, first.key(), first.since() > 0);
     TableStore.Table table =
         tables.ask(
-            played.instrument(), played.settings(), pitches, first.velocity(), frames, 1, turn);
+            played.instrument(),
+            played.settings(),
+            pitches,
+            first.velocity(),
+            frames,
+            1,
+            turn,
+            false);
     double gain = played.loudness(first.velocity());
     int choke = touch == Touch.GLIDING ? MONO : 0;
     float fall = goingOn.contains(place(end, last.key())) ? crossing : played.fall();

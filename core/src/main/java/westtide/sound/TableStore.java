@@ -21,6 +21,9 @@ final class TableStore {
   private static final int LAYERS = 16;
   private static final double SPARE = 1.3;
 
+  /** What is left of a sound that has all but died away: 40 dB under its peak. */
+  private static final float HEARD = 0.01f;
+
   /** What makes two strikes equal. */
   record Key(
       String instrument,
@@ -29,7 +32,8 @@ final class TableStore {
       int layer,
       int exactFrames,
       double ratio,
-      int turn) {}
+      int turn,
+      boolean reversed) {}
 
   private final Map<Key, Table> tables = new HashMap<>();
   private final int rate;
@@ -76,7 +80,8 @@ final class TableStore {
       Strike strike = new Strike(rate, frames, key.pitches(), force, key.settings(), key.turn());
       float[] struck = instrument.recipe().play(strike);
       float[] tuned = key.ratio() == 1 ? struck : faster(struck, key.ratio());
-      return shared.keep(rate, key, new SharedTables.Made(tuned, frames));
+      float[] heard = key.reversed() ? reversed(tuned) : tuned;
+      return shared.keep(rate, key, new SharedTables.Made(heard, frames));
     }
   }
 
@@ -87,6 +92,7 @@ final class TableStore {
    * @param frames samples of the strike before it is played faster
    * @param ratio how much faster it is played, as a sampler tunes a drum: higher and shorter
    * @param turn which of its ways it is struck in
+   * @param reversed whether it is played backwards, from where it has all but died away
    */
   Table ask(
       Instrument instrument,
@@ -95,11 +101,12 @@ final class TableStore {
       int velocity,
       int frames,
       double ratio,
-      int turn) {
-    boolean stretched = instrument.touch() == Touch.STRETCHED;
+      int turn,
+      boolean reversed) {
+    boolean stretched = instrument.touch() == Touch.STRETCHED || reversed;
     int layer = velocity * LAYERS / 128;
     int exact = stretched ? frames : 0;
-    Key key = new Key(instrument.name(), settings, pitches, layer, exact, ratio, turn);
+    Key key = new Key(instrument.name(), settings, pitches, layer, exact, ratio, turn, reversed);
     Table table = tables.computeIfAbsent(key, fresh -> new Table(fresh, instrument));
     table.used = true;
     table.wanted = Math.max(table.wanted, frames);
@@ -136,6 +143,23 @@ final class TableStore {
       int before = (int) at;
       float next = samples[Math.min(samples.length - 1, before + 1)];
       out[i] = (float) (samples[before] + (at - before) * (next - samples[before]));
+    }
+    return out;
+  }
+
+  /** Backwards, from the last sample that is within {@link #HEARD} of the loudest. */
+  private static float[] reversed(float[] samples) {
+    float peak = 0;
+    for (float sample : samples) {
+      peak = Math.max(peak, Math.abs(sample));
+    }
+    int length = samples.length;
+    while (length > 0 && Math.abs(samples[length - 1]) < peak * HEARD) {
+      length--;
+    }
+    float[] out = new float[length];
+    for (int i = 0; i < length; i++) {
+      out[i] = samples[length - 1 - i];
     }
     return out;
   }

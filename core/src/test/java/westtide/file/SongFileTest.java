@@ -40,6 +40,7 @@ import westtide.song.chord.Strum;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.drum.PanSweep;
 import westtide.song.drum.Restart;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.ChordEdits;
@@ -310,7 +311,12 @@ class SongFileTest {
                 .sound(
                     "s",
                     new LaneId(DrumVoice.CLAP, 2),
-                    s -> new LaneSound("snare", -300, -45, 30, 2, 40).withReverb(35).withDelay(20)),
+                    s ->
+                        new LaneSound("snare", -300, -45, 30, 2, 40)
+                            .withReverb(35)
+                            .withDelay(20)
+                            .withSweep(new PanSweep(-80, 24))
+                            .withReversed(true)),
             new GrooveEdits(PartId.of("drums"), "A")
                 .grow("B", Songs.groove(4, DrumVoice.RIM, "x..x")),
             new GrooveEdits(PartId.of("drums"), "B").restart(Restart.NEVER),

@@ -339,7 +339,7 @@ class SoundingsTest {
     Soundings soundings = take(song).with(heard(1, 0.2), song);
     assertThat(soundings.at(Stage.LEVELS).measures())
         .extracting(Measure::name)
-        .contains("loudness, LUFS", "peak, dBFS", "limiter takes, dB");
+        .contains("loudness, LUFS", "peak, dBFS", "gain reduction, dB");
     assertThat(soundings.at(Stage.LOW_END).measures())
         .extracting(Measure::name)
         .contains("energy under 120 Hz", "kick with 808 as loud");

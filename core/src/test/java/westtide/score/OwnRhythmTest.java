@@ -14,14 +14,18 @@ import westtide.file.disk.UnusableFileException;
 import westtide.song.Brief;
 import westtide.song.LineCycle;
 import westtide.song.LowLine;
+import westtide.song.NamedPattern;
 import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
+import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.LinePatternEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.edit.PatternEdits;
 import westtide.song.id.PartId;
 
 /** Lines against the bar, notes of every nth pass, and rhythms taken from another part. */
@@ -135,5 +139,49 @@ class OwnRhythmTest {
     assertThat(starts(new PartEdits(BASS).remove().apply(song), drums)).containsExactly(0, 3840);
     assertThatThrownBy(() -> edits.borrow(DrumVoice.KICK.lane(), Optional.of(BASS)).apply(song))
         .hasMessageContaining("borrows no rhythm");
+  }
+
+  @Test
+  void aLaneBorrowsInOneGrooveAndInWhatFollowsItOnly() throws UnusableFileException {
+    PartId drums = PartId.of("drums");
+    LaneId lane = DrumVoice.PERCUSSION.lane();
+    Song plain =
+        Songs.oneHook(
+            BRIEF,
+            "Am",
+            1,
+            Songs.part(
+                "drums", Role.DRUMS, Songs.groove(1, DrumVoice.PERCUSSION, "X...............")),
+            Songs.part("bass", Role.BASS, line(new Note(240, 240, 45, 90))));
+    Song grown =
+        new GrooveEdits(drums, "A")
+            .grow("B", Songs.groove(1, DrumVoice.PERCUSSION, "X...X..........."))
+            .apply(plain);
+    Song both =
+        grown.withPart(
+            drums,
+            p ->
+                p.with(
+                    new NamedPattern(
+                        "C", Songs.groove(1, DrumVoice.PERCUSSION, "....X..........."))));
+    Song song = new DrumEdits(drums, "A").borrowHere(lane, Optional.of(BASS)).apply(both);
+    assertThat(starts(song, drums)).containsExactly(240);
+    assertThat(starts(playing(song, drums, "B"), drums)).as("follows A").containsExactly(240);
+    assertThat(starts(playing(song, drums, "C"), drums)).as("its own").containsExactly(960);
+    assertThat(saved(song)).isEqualTo(song);
+    Song renamed = new PatternEdits(drums, "A").rename("verse").apply(song);
+    assertThat(starts(renamed, drums)).containsExactly(240);
+    Song inAll = new DrumEdits(drums, "C").borrow(lane, Optional.of(BASS)).apply(song);
+    assertThat(starts(playing(inAll, drums, "C"), drums)).containsExactly(240);
+    Song notInC = new DrumEdits(drums, "C").borrowHere(lane, Optional.empty()).apply(inAll);
+    assertThat(starts(playing(notInC, drums, "C"), drums)).containsExactly(960);
+    assertThat(starts(notInC, drums)).as("A goes on borrowing").containsExactly(240);
+    Song without = new PatternEdits(drums, "A").drop().apply(song);
+    assertThat(without.part(drums).orElseThrow().borrowed()).isEmpty();
+  }
+
+  private static Song playing(Song song, PartId part, String pattern) {
+    return song.withForm(
+        song.form().each(s -> s.withEachCell(part, cell -> cell.withPattern(pattern))));
   }
 }

@@ -2,6 +2,7 @@ package westtide.sound;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
@@ -11,6 +12,8 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.LaneSound;
+import westtide.song.drum.PanSweep;
 import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
@@ -100,5 +103,62 @@ class LaneChannelsTest {
     assertThat(copied.part(lead).orElseThrow().mix().effects().chorus()).isEqualTo(30);
     assertThat(copied.part(lead).orElseThrow().mix().level())
         .isEqualTo(song.part(lead).orElseThrow().mix().level());
+  }
+
+  /** Arithmetic: from −60 to 60 over eight steps is 15 a step; the hits are 4 and 12 steps in. */
+  @Test
+  void aLaneGoesFromSideToSideAndEachHitIsWhereItStandsThen() {
+    LaneId snare = DrumVoice.SNARE.lane();
+    Song song =
+        hats()
+            .withPart(
+                DRUMS,
+                part ->
+                    part.withSound(
+                        snare, part.sound(snare).withPan(-60).withSweep(new PanSweep(60, 8))));
+    LaneSound sound = song.part(DRUMS).orElseThrow().sound(snare);
+    assertThat(sound.panAt(960)).isZero();
+    assertThat(sound.panAt(8 * 240)).isEqualTo(60);
+    assertThat(sound.panAt(12 * 240)).as("on the way back").isZero();
+    assertThat(sound.panAt(16 * 240)).isEqualTo(-60);
+    Song faster =
+        song.withPart(
+            DRUMS, part -> part.withSound(snare, part.sound(snare).withSweep(new PanSweep(60, 4))));
+    var track = prepared(withGrain(faster, DrumVoice.KICK)).track();
+    int first = at(track.starts(), 960);
+    assertThat(track.right()[first]).as("all the way over").isGreaterThan(2 * track.left()[first]);
+  }
+
+  /**
+   * A stroke that has its peak in its first tenth has it in its last when it is played backwards.
+   */
+  @Test
+  void aReversedLaneSwellsInsteadOfDyingAway() {
+    LaneId snare = DrumVoice.SNARE.lane();
+    Song song =
+        hats().withPart(DRUMS, part -> part.withSound(snare, part.sound(snare).withReversed(true)));
+    assertThat(peakAt(snareOf(hats()))).isLessThan(0.2);
+    float[] backwards = snareOf(song);
+    assertThat(peakAt(backwards)).isGreaterThan(0.8);
+    assertThat(Math.abs(backwards[0])).as("it begins at once").isGreaterThan(0);
+  }
+
+  private static float[] snareOf(Song song) {
+    var track = prepared(song).track();
+    return track.tables()[at(track.starts(), 960)];
+  }
+
+  private static int at(int[] starts, int tick) {
+    return Arrays.binarySearch(starts, tick);
+  }
+
+  private static double peakAt(float[] samples) {
+    int peak = 0;
+    for (int i = 0; i < samples.length; i++) {
+      if (Math.abs(samples[i]) > Math.abs(samples[peak])) {
+        peak = i;
+      }
+    }
+    return peak / (double) samples.length;
   }
 }

@@ -17,12 +17,16 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
+import westtide.rhythm.Ticks;
 import westtide.rhythm.When;
 import westtide.song.Part;
 import westtide.song.Pattern;
+import westtide.song.Role;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.drum.PanSweep;
+import westtide.song.edit.GrooveEdits;
 import westtide.song.id.PartId;
 
 /** A groove built from nothing, by mouse, keys, text and playing, heard and written to a file. */
@@ -177,7 +181,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
   void aLaneHasItsOwnGridSwingAccentsAndSound() {
     walkTo(DrumVoice.CLOSED_HAT, 0);
     run("drums-lane");
-    choose("#lane-swings", "swings by itself");
+    choose("#lane-swings", "own swing");
     type("#lane-swing", "64");
     assertThat(lane(DrumVoice.CLOSED_HAT).swing()).contains(Swing.of(64));
     type("#lane-accents", "X.oxo");
@@ -206,6 +210,37 @@ class GrooveBuildingTest extends DemoDrumsTest {
     assertThat(groove().find(new LaneId(DrumVoice.CLAP, 2))).isPresent();
     type("#lane-choke", "9");
     assertHas(words("#lane-choke-problem"), "0 to 8");
+  }
+
+  @Test
+  void aLaneIsSweptReversedAndBorrowsARhythmInOneGroove() {
+    String other = "own";
+    interact(() -> shell.open().apply(new GrooveEdits(part().id(), "A").blank(other)));
+    walkTo(DrumVoice.CLOSED_HAT, 0);
+    LaneId hat = DrumVoice.CLOSED_HAT.lane();
+    run("drums-sound");
+    type("#lane-pan", "-40");
+    type("#lane-pan-to", "70");
+    assertThat(part().sound(hat).sweep()).isEqualTo(new PanSweep(70, 16));
+    type("#lane-pan-steps", "4");
+    assertThat(part().sound(hat).panAt(4 * Ticks.PER_STEP)).isEqualTo(70);
+    press("#lane-reversed");
+    assertThat(part().sound(hat).reversed()).isTrue();
+    type("#lane-low-pass-all", "1200");
+    assertThat(part().mix().lowPass()).isEqualTo(1200);
+    Part bass =
+        song().parts().stream().filter(p -> p.role() != Role.DRUMS).findFirst().orElseThrow();
+    run("drums-lane");
+    choose("#lane-rhythm-of", "rhythm of " + bass.name());
+    assertThat(part().rhythmOf(hat, "A")).contains(bass.id());
+    assertThat(part().rhythmOf(hat, other)).isEmpty();
+    choose("#lane-reach", "set in all grooves");
+    choose("#lane-rhythm-of", "its own rhythm");
+    choose("#lane-rhythm-of", "rhythm of " + bass.name());
+    assertThat(part().rhythmOf(hat, other)).contains(bass.id());
+    interact(() -> shell.open().begin(shell.demos().get(1)));
+    settle();
+    assertThat(lookup("#lane-reach").tryQuery()).as("the first page is in front again").isEmpty();
   }
 
   @Test

@@ -140,8 +140,8 @@ class LevelsRoomTest extends WindowTest {
   @Test
   void theSongIsHeardThroughASmallSpeaker() {
     go(Stage.LEVELS);
-    press("#through-small-speaker");
-    assertThat(shell.play().speaker()).hasToString("small speaker");
+    press("#through-phone-speaker");
+    assertThat(shell.play().speaker()).hasToString("phone speaker");
     press("#through-as-it-is");
     assertThat(shell.play().speaker()).hasToString("as it is");
   }

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MetaMessage;
 import javax.sound.midi.MidiEvent;
@@ -21,6 +22,8 @@ import westtide.file.disk.WholeFile;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
+import westtide.score.Motion;
+import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -144,11 +147,36 @@ public final class MidiFile {
               .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
               .toList();
       Path path = folder.resolve(FileNames.midi(score.song(), part.part(), lane));
-      ScoredPart alone = new ScoredPart(alone(part.part(), lane), strokes, part.passages());
+      ScoredPart alone =
+          new ScoredPart(
+              alone(part.part(), lane),
+              strokes,
+              part.passages(),
+              swept(part.part(), lane, strokes));
       WholeFile.write(path, bytes(score, List.of(alone), MidiOptions.USUAL));
       out.add(path);
     }
     return out;
+  }
+
+  /** The side of every stroke of a lane that goes from side to side, held until the next. */
+  private static Map<Moving, Motion> swept(Part part, LaneId lane, List<ScoredNote> strokes) {
+    LaneSound sound = part.sound(lane);
+    if (!sound.sweep().moves()) {
+      return Map.of();
+    }
+    int[] starts = strokes.stream().mapToInt(ScoredNote::start).distinct().sorted().toArray();
+    List<Motion.Piece> pieces = new ArrayList<>();
+    for (int i = 0; i < starts.length; i++) {
+      int end = i + 1 < starts.length ? starts[i + 1] : starts[i] + Ticks.PER_QUARTER;
+      int pan = beside(part.mix(), sound.panAt(starts[i]));
+      pieces.add(new Motion.Piece(starts[i], end, pan, pan));
+    }
+    return Map.of(Moving.PAN, new Motion(pieces));
+  }
+
+  private static int beside(Mix mix, int pan) {
+    return Math.max(-100, Math.min(100, mix.pan() + pan));
   }
 
   /** A part whose place in the mix is that of one of its lanes. */
@@ -158,7 +186,7 @@ public final class MidiFile {
     int level = mix.level() == Mix.SILENT ? Mix.SILENT : mix.level() + sound.level();
     return part.withMix(
         mix.withLevel(Math.max(Mix.SILENT, Math.min(Mix.LOUDEST, level)))
-            .withPan(Math.max(-100, Math.min(100, mix.pan() + sound.pan()))));
+            .withPan(beside(mix, sound.pan())));
   }
 
   /**

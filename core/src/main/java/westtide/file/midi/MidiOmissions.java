@@ -34,6 +34,7 @@ final class MidiOmissions {
       if (part.part().role() == Role.DRUMS) {
         untuned(part).ifPresent(out::add);
         placed(part).ifPresent(out::add);
+        reversed(part).ifPresent(out::add);
       }
       omissions.look(part);
     }
@@ -83,8 +84,23 @@ final class MidiOmissions {
                 + "; one file a lane has them.");
   }
 
+  private static Optional<String> reversed(ScoredPart part) {
+    List<String> lanes =
+        lanes(part).stream()
+            .filter(lane -> part.part().sound(lane).reversed())
+            .map(part.part()::name)
+            .toList();
+    return lanes.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            part.part().name()
+                + ": a MIDI note plays no sound backwards, so MIDI leaves out that of "
+                + named(lanes)
+                + "; preview and WAV have it.");
+  }
+
   private static boolean moved(LaneSound sound) {
-    return sound.pan() != 0 || sound.level() != 0;
+    return sound.pan() != 0 || sound.level() != 0 || sound.sweep().moves();
   }
 
   private static List<LaneId> lanes(ScoredPart part) {

@@ -16,6 +16,9 @@ import westtide.theory.Pitch;
  * @param reverb share sent to the reverb beside what its part sends, 0 to 100 %
  * @param delay share sent to the delay of its part, 0 to 100 %
  * @param effects what is done to it on its way to the other drums
+ * @param sweep how it goes from side to side as the song runs
+ * @param reversed whether its sound is played backwards from where the hit stands, as a sampler
+ *     does
  */
 public record LaneSound(
     String instrument,
@@ -26,10 +29,12 @@ public record LaneSound(
     int note,
     int reverb,
     int delay,
-    Effects effects) {
+    Effects effects,
+    PanSweep sweep,
+    boolean reversed) {
   /** A lane that sends nothing by itself. */
   public LaneSound(String instrument, int cents, int level, int pan, int choke, int note) {
-    this(instrument, cents, level, pan, choke, note, 0, 0, Effects.NONE);
+    this(instrument, cents, level, pan, choke, note, 0, 0, Effects.NONE, PanSweep.NONE, false);
   }
 
   /** Checks every range. */
@@ -50,47 +55,73 @@ public record LaneSound(
 
   /** Heard with another instrument; empty for the kit's own. */
   public LaneSound withInstrument(String name) {
-    return new LaneSound(name, cents, level, pan, choke, note, reverb, delay, effects);
+    return new LaneSound(
+        name, cents, level, pan, choke, note, reverb, delay, effects, sweep, reversed);
   }
 
   /** Tuned otherwise, in cents. */
   public LaneSound withCents(int other) {
-    return new LaneSound(instrument, other, level, pan, choke, note, reverb, delay, effects);
+    return new LaneSound(
+        instrument, other, level, pan, choke, note, reverb, delay, effects, sweep, reversed);
   }
 
   /** Louder or softer, in tenths of dB. */
   public LaneSound withLevel(int tenths) {
-    return new LaneSound(instrument, cents, tenths, pan, choke, note, reverb, delay, effects);
+    return new LaneSound(
+        instrument, cents, tenths, pan, choke, note, reverb, delay, effects, sweep, reversed);
   }
 
   /** Moved to a side. */
   public LaneSound withPan(int steps) {
-    return new LaneSound(instrument, cents, level, steps, choke, note, reverb, delay, effects);
+    return new LaneSound(
+        instrument, cents, level, steps, choke, note, reverb, delay, effects, sweep, reversed);
   }
 
   /** In another choke group. */
   public LaneSound withChoke(int group) {
-    return new LaneSound(instrument, cents, level, pan, group, note, reverb, delay, effects);
+    return new LaneSound(
+        instrument, cents, level, pan, group, note, reverb, delay, effects, sweep, reversed);
   }
 
   /** Written as another MIDI note. */
   public LaneSound withNote(int midi) {
-    return new LaneSound(instrument, cents, level, pan, choke, midi, reverb, delay, effects);
+    return new LaneSound(
+        instrument, cents, level, pan, choke, midi, reverb, delay, effects, sweep, reversed);
   }
 
   /** Sent to the reverb, 0 to 100 %. */
   public LaneSound withReverb(int percent) {
-    return new LaneSound(instrument, cents, level, pan, choke, note, percent, delay, effects);
+    return new LaneSound(
+        instrument, cents, level, pan, choke, note, percent, delay, effects, sweep, reversed);
   }
 
   /** Sent to the delay of its part, 0 to 100 %. */
   public LaneSound withDelay(int percent) {
-    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, percent, effects);
+    return new LaneSound(
+        instrument, cents, level, pan, choke, note, reverb, percent, effects, sweep, reversed);
   }
 
   /** With other things done to it on its way to the other drums. */
   public LaneSound withEffects(Effects other) {
-    return new LaneSound(instrument, cents, level, pan, choke, note, reverb, delay, other);
+    return new LaneSound(
+        instrument, cents, level, pan, choke, note, reverb, delay, other, sweep, reversed);
+  }
+
+  /** Going from side to side otherwise. */
+  public LaneSound withSweep(PanSweep other) {
+    return new LaneSound(
+        instrument, cents, level, pan, choke, note, reverb, delay, effects, other, reversed);
+  }
+
+  /** Played backwards or not. */
+  public LaneSound withReversed(boolean backwards) {
+    return new LaneSound(
+        instrument, cents, level, pan, choke, note, reverb, delay, effects, sweep, backwards);
+  }
+
+  /** How far right (positive) or left of where the kit has it a hit at a tick of the song is. */
+  public int panAt(int tick) {
+    return sweep.at(tick, pan);
   }
 
   /** Whether anything is done to it on its way. */

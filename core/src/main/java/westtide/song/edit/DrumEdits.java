@@ -13,6 +13,7 @@ import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
+import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
@@ -212,12 +213,52 @@ public record DrumEdits(PartId part, String pattern) {
   /** Lets a lane take its rhythm from a part, in every groove, or gives it its own again. */
   public Edit borrow(LaneId id, Optional<PartId> model) {
     return Edit.named(
-        song ->
-            model
-                .flatMap(song::part)
-                .map(of -> id + " in the rhythm of " + of.name())
-                .orElse(id + " in its own rhythm"),
-        song -> song.withPart(part, p -> p.withBorrowed(id, model)));
+        song -> rhythm(song, id, model),
+        song -> song.withPart(part, p -> p.withBorrowed(id, model.map(BorrowedLane::everywhere))));
+  }
+
+  /**
+   * Lets a lane take its rhythm from a part in this groove and those that follow it, or gives it
+   * its own again here; other grooves keep what they play as far as one part is listened to.
+   */
+  public Edit borrowHere(LaneId id, Optional<PartId> model) {
+    return Edit.named(
+        song -> rhythm(song, id, model) + " in " + pattern,
+        song -> song.withPart(part, p -> p.withBorrowed(id, here(p, id, model))));
+  }
+
+  private Optional<BorrowedLane> here(Part p, LaneId id, Optional<PartId> model) {
+    if (p.rhythmOf(id, pattern).equals(model)) {
+      return Optional.ofNullable(p.borrowed().get(id));
+    }
+    List<String> grooves = new ArrayList<>();
+    for (NamedPattern named : p.patterns()) {
+      Optional<PartId> kept =
+          named.name().equals(pattern) ? Optional.empty() : p.rhythmOf(id, named.name());
+      if (kept.isPresent() && model.map(kept.get()::equals).orElse(true)) {
+        grooves.add(named.name());
+      }
+    }
+    if (model.isPresent()) {
+      return Optional.of(new BorrowedLane(model.get(), with(grooves, pattern)));
+    }
+    grooves.removeIf(name -> p.follows(name, List.of(pattern)));
+    return grooves.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new BorrowedLane(p.borrowed().get(id).model(), grooves));
+  }
+
+  private static List<String> with(List<String> names, String name) {
+    List<String> out = new ArrayList<>(names);
+    out.add(name);
+    return out;
+  }
+
+  private static String rhythm(Song song, LaneId id, Optional<PartId> model) {
+    return model
+        .flatMap(song::part)
+        .map(of -> id + " in the rhythm of " + of.name())
+        .orElse(id + " in its own rhythm");
   }
 
   /** Puts a lane into the groove, in place of the one of its name or as its last. */

@@ -42,7 +42,7 @@ public record DrumStackEdits(DrumEdits edits) {
   /** A clap on either side, the second a little behind, and the snare in the middle. */
   public Edit clapsApart() {
     return Edit.of(
-        "Set claps apart",
+        "Spread claps",
         song -> {
           Song out = has(song, SECOND_CLAP) ? song : edits.stack(clap()).apply(song);
           out = edits.sound("", clap(), s -> s.withPan(-APART)).apply(out);

@@ -1,14 +1,19 @@
 package westtide.song.edit;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import westtide.rhythm.Meter;
 import westtide.song.Cell;
 import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.Song;
+import westtide.song.drum.BorrowedLane;
+import westtide.song.drum.LaneId;
 import westtide.song.id.PartId;
 
 /**
@@ -67,7 +72,7 @@ public record PatternEdits(PartId part, String pattern) {
     }
     return song.withEachForm(
         song.progressions(),
-        with(song, old.withPatterns(left)),
+        with(song, old.withPatterns(left).withBorrowed(borrowed(old, Optional.empty()))),
         form -> form.each(s -> s.withEachCell(part, c -> playing(c, left.get(0).name()))));
   }
 
@@ -98,8 +103,25 @@ public record PatternEdits(PartId part, String pattern) {
     List<NamedPattern> patterns = old.patterns().stream().map(v -> renamed(v, name)).toList();
     return song.withEachForm(
         song.progressions(),
-        with(song, old.withPatterns(patterns)),
+        with(song, old.withPatterns(patterns).withBorrowed(borrowed(old, Optional.of(name)))),
         form -> form.each(section -> section.withEachCell(part, c -> playing(c, name))));
+  }
+
+  /** Lanes that borrow a rhythm in this groove, with its other name, or without it. */
+  private Map<LaneId, BorrowedLane> borrowed(Part old, Optional<String> name) {
+    Map<LaneId, BorrowedLane> out = new LinkedHashMap<>();
+    old.borrowed()
+        .forEach(
+            (lane, rhythm) -> {
+              List<String> grooves =
+                  rhythm.grooves().stream()
+                      .flatMap(groove -> groove.equals(pattern) ? name.stream() : Stream.of(groove))
+                      .toList();
+              if (rhythm.isEverywhere() || !grooves.isEmpty()) {
+                out.put(lane, new BorrowedLane(rhythm.model(), grooves));
+              }
+            });
+    return out;
   }
 
   private NamedPattern renamed(NamedPattern other, String name) {

@@ -40,6 +40,12 @@ public record Mix(
   /** Hz at which a low pass lets everything through. */
   public static final int OPEN = 20_000;
 
+  /** The lowest low-pass, in Hz. */
+  public static final int LOWEST_PASS = 200;
+
+  /** The highest low cut, in Hz. */
+  public static final int HIGHEST_CUT = 2000;
+
   /** In the middle at full level, with nothing done to it. */
   public static final Mix PLAIN =
       new Mix(
@@ -61,8 +67,8 @@ public record Mix(
   public Mix {
     Range.check("a level", level, SILENT, LOUDEST, "tenths of a dB");
     Range.check("a pan", pan, -100, 100, "(left to right)");
-    Range.check("a low cut", lowCut, 0, 2000, "Hz");
-    Range.check("a low pass", lowPass, 200, OPEN, "Hz");
+    Range.check("a low cut", lowCut, 0, HIGHEST_CUT, "Hz");
+    Range.check("a low pass", lowPass, LOWEST_PASS, OPEN, "Hz");
     Range.check("a reverb send", reverb, 0, 100, "%");
     Range.check("a delay send", delay, 0, 100, "%");
     Range.check("a width", width, 0, 100, "%");

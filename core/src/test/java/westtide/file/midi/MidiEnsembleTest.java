@@ -12,6 +12,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import javax.sound.midi.MetaMessage;
 import javax.sound.midi.MidiMessage;
@@ -35,6 +36,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneSound;
+import westtide.song.drum.PanSweep;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.PartEdits;
@@ -341,6 +343,31 @@ class MidiEnsembleTest {
       found.add(track.get(i).getMessage());
     }
     assertThat(control(found, 10)).as("40 of 100 to the right").containsExactly(89);
+  }
+
+  /** One stroke a beat from the middle to the right and back: 64, 96 and 127 of the controller. */
+  @Test
+  void aLaneFileHasTheSideOfEveryStrokeOfASweep() throws Exception {
+    Part kit = Songs.part("kit", Role.DRUMS, Songs.groove(1, DrumVoice.CLAP, "x...x...x...x..."));
+    Part drums =
+        kit.withSound(
+            DrumVoice.CLAP.lane(),
+            LaneSound.of(DrumVoice.CLAP.lane()).withSweep(new PanSweep(100, 8)).withReversed(true));
+    Score score = Score.of(Ensembles.song("C", "C", 1, drums));
+    Path file = MidiFile.writeLanes(score, drums.id(), folder).get(0);
+    Track track = MidiSystem.getSequence(file.toFile()).getTracks()[1];
+    Map<Long, Integer> sides = new TreeMap<>();
+    for (int i = 0; i < track.size(); i++) {
+      if (track.get(i).getMessage() instanceof ShortMessage message
+          && message.getCommand() == ShortMessage.CONTROL_CHANGE
+          && message.getData1() == 10) {
+        sides.put(track.get(i).getTick(), message.getData2());
+      }
+    }
+    assertThat(sides).containsEntry(0L, 64).containsEntry(960L, 96).containsEntry(1920L, 127);
+    assertThat(MidiPlan.of(score.parts()).notices())
+        .anyMatch(told -> told.contains("backwards") && told.contains("Clap"))
+        .anyMatch(told -> told.contains("one file a lane"));
   }
 
   private static Mix tremolo() {

@@ -80,6 +80,7 @@ public final class ChordsRoom implements Room {
                 new PartPage(choice),
                 new NamePage(choice)),
             this::refresh);
+    desk.open().watchOpening(pages::startOver);
     build();
   }
 

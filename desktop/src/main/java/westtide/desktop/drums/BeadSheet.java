@@ -248,7 +248,7 @@ final class BeadSheet extends Drawing {
 
   /** Below the lanes, arcs from kick and backbeat to the stronger places they lean on. */
   private void drawPulls(BeadScale scale) {
-    text(8, scale.bottom() + 15, "pulls", "soft");
+    text(8, scale.bottom() + 15, "syncopation", "soft");
     for (PullMark mark : PullMark.of(scale)) {
       named(add(mark.arc(), "pull"), mark.id(), mark.words());
       dot(mark.right(), mark.y(), 2, "pull-end");

@@ -111,6 +111,7 @@ public final class DrumsRoom implements Room {
                 new EightPage(choice),
                 recordPage),
             this::refresh);
+    desk.open().watchOpening(pages::startOver);
     build();
     desk.play().watch(this::showPlay);
   }

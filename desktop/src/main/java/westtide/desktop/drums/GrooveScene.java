@@ -101,13 +101,13 @@ record GrooveScene(
    */
   StepLane heard(DrumLane lane) {
     Optional<Passage> passage =
-        part.borrowed().containsKey(lane.id()) ? passage() : Optional.empty();
+        part.rhythmOf(lane.id(), pattern.name()).flatMap(model -> passage());
     return passage.map(heard -> struck(lane, heard)).orElse(lane.lane());
   }
 
   /** Whether a lane takes its rhythm from another part. */
   boolean borrows(DrumLane lane) {
-    return part.borrowed().containsKey(lane.id()) && passage().isPresent();
+    return part.rhythmOf(lane.id(), pattern.name()).isPresent() && passage().isPresent();
   }
 
   private StepLane struck(DrumLane lane, Passage heard) {

@@ -38,11 +38,11 @@ import westtide.text.Reading;
 final class LanePage implements Page<GrooveScene> {
   private static final int MOST_EVERY = 64;
   private static final String SPREAD = "\\d{1,3}(/\\d{1,3})?";
-  private static final String AS_SONG = "swings as the song";
+  private static final String AS_SONG = "song swing";
   private static final String OWN_RHYTHM = "its own rhythm";
   private static final int ACCENTS = 7;
   private static final String STRAIGHT = "straight";
-  private static final String OWN = "swings by itself";
+  private static final String OWN = "own swing";
   private static final String HERE = "set in this groove";
   private static final String EVERYWHERE = "set in all grooves";
 
@@ -166,7 +166,9 @@ final class LanePage implements Page<GrooveScene> {
   }
 
   private static String rhythmNow(GrooveScene scene) {
-    return Optional.ofNullable(scene.part().borrowed().get(scene.chosen().id()))
+    return scene
+        .part()
+        .rhythmOf(scene.chosen().id(), scene.pattern().name())
         .flatMap(scene.song()::part)
         .map(part -> "rhythm of " + part.name())
         .orElse(OWN_RHYTHM);
@@ -179,7 +181,11 @@ final class LanePage implements Page<GrooveScene> {
             .filter(part -> chosen.equals("rhythm of " + part.name()))
             .map(Part::id)
             .findFirst();
-    choice.apply(choice.edits().borrow(scene.chosen().id(), model));
+    LaneId lane = scene.chosen().id();
+    choice.apply(
+        everywhere || !reach.isVisible()
+            ? choice.edits().borrow(lane, model)
+            : choice.edits().borrowHere(lane, model));
   }
 
   private static List<String> bars(GrooveScene scene) {
@@ -214,12 +220,11 @@ final class LanePage implements Page<GrooveScene> {
         Controls.whole(Controls.label("  accents", "small")),
         accents,
         random,
-        Controls.explained(
-            rhythm, "The lane strikes whenever that part does, in every groove, and follows it"),
+        Controls.explained(rhythm, "The lane strikes whenever that part does, and follows it"),
         Controls.explained(
             reach,
-            "Whether offset, humanising, swing, grid, accents and restart of the lane are set in"
-                + " the groove in front and what follows it, or in every groove of the part"),
+            "Whether offset, humanising, swing, grid, accents, restart and rhythm of the lane are set"
+                + " in the groove in front and what follows it, or in every groove of the part"),
         copyTo);
   }
 

@@ -2,7 +2,6 @@ package westtide.desktop.drums;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import westtide.rhythm.StepGrid;
 import westtide.song.drum.DrumLane;
 
@@ -13,7 +12,9 @@ final class LaneSummary {
   /** In what a lane is not the usual one; otherwise how many hits it has. */
   static String facts(DrumLane lane, GrooveScene scene) {
     List<String> out = new ArrayList<>();
-    Optional.ofNullable(scene.part().borrowed().get(lane.id()))
+    scene
+        .part()
+        .rhythmOf(lane.id(), scene.pattern().name())
         .flatMap(scene.song()::part)
         .ifPresent(part -> out.add("as " + part.name()));
     if (scene.ticks() % lane.ticks() != 0) {
@@ -30,6 +31,9 @@ final class LaneSummary {
     int cents = scene.part().sound(lane.id()).cents();
     if (cents != 0) {
       out.add((cents > 0 ? "up " : "down ") + Math.abs(cents) + " ct");
+    }
+    if (scene.part().sound(lane.id()).reversed()) {
+      out.add("reversed");
     }
     return out.isEmpty() ? hits(lane.lane().hits().size()) : String.join(" · ", out);
   }

@@ -7,6 +7,7 @@ import java.util.function.ToIntFunction;
 import java.util.function.UnaryOperator;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
@@ -21,18 +22,23 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.drum.PanSweep;
 import westtide.song.edit.DrumStackEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Effects;
+import westtide.song.mix.Mix;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.voice.Family;
 import westtide.sound.voice.Touch;
 
 /** How the chosen lane sounds in all grooves, and drums stacked on one line. */
 final class SoundPage implements Page<GrooveScene> {
-  private static final String KIT = "as the kit has it";
+  private static final String KIT = "kit default";
   private static final String ALL_LANES = "all other lanes";
+
+  /** Sixteenths of a bar of four quarters. */
+  private static final int A_BAR = 16;
 
   private final GrooveChoice choice;
   private final Chooser<String> instrument =
@@ -44,6 +50,48 @@ final class SoundPage implements Page<GrooveScene> {
       field("level", "level, 0.1 dB", -300, 120, LaneSound::level, LaneSound::withLevel);
   private final NumberField pan =
       field("pan", "pan", -100, 100, LaneSound::pan, LaneSound::withPan);
+  private final NumberField panTo =
+      field(
+              "pan-to",
+              "pan to",
+              -100,
+              100,
+              sound -> sound.sweep().to(),
+              (sound, to) ->
+                  sound.withSweep(
+                      new PanSweep(to, sound.sweep().moves() ? sound.sweep().steps() : A_BAR)))
+          .telling("Where the lane goes from its pan, and comes back from, as the song runs");
+  private final NumberField panSteps =
+      field(
+              "pan-steps",
+              "in steps (0: stays)",
+              0,
+              PanSweep.MOST_STEPS,
+              sound -> sound.sweep().steps(),
+              (sound, steps) -> sound.withSweep(new PanSweep(sound.sweep().to(), steps)))
+          .telling("Sixteenths from side to side; each hit is placed where the sweep stands then");
+  private final CheckBox reversed = new CheckBox("sound reversed");
+  private final NumberField lowPassAll =
+      NumberField.held(
+              "lane-low-pass-all",
+              "low-pass, Hz",
+              Mix.LOWEST_PASS,
+              Mix.OPEN,
+              () -> choice().scene().part().mix().lowPass(),
+              hertz -> mixAll("low-pass", mix -> mix.withLowPass(hertz)))
+          .inline()
+          .wide()
+          .telling("One low-pass over every drum of the part; " + Mix.OPEN + " Hz is open");
+  private final NumberField lowCutAll =
+      NumberField.held(
+              "lane-low-cut-all",
+              "high-pass, Hz",
+              0,
+              Mix.HIGHEST_CUT,
+              () -> choice().scene().part().mix().lowCut(),
+              hertz -> mixAll("low cut", mix -> mix.withLowCut(hertz)))
+          .inline()
+          .telling("One high-pass (low cut) over every drum of the part; 0 is off");
   private final NumberField choke =
       field("choke", "choke group", 0, 8, LaneSound::choke, LaneSound::withChoke);
   private final NumberField note =
@@ -61,12 +109,12 @@ final class SoundPage implements Page<GrooveScene> {
       new Fold(
           "lane-effects-fold",
           "effects",
-          "Equaliser, starts and ringing, tape, grain, phaser, chorus and tremolo of the lane",
+          "Equaliser, attack and sustain, tape, bit crush, phaser, chorus and tremolo of the lane",
           Controls.column(6, copyTo, effects));
   private final NumberField tuneAll =
       NumberField.held(
               "lane-tune-all",
-              "all drums by, cents",
+              "all drums: tune by, cents",
               -2400,
               2400,
               () -> 0,
@@ -77,18 +125,29 @@ final class SoundPage implements Page<GrooveScene> {
 
   SoundPage(GrooveChoice choice) {
     this.choice = choice;
+    reversed.setId("lane-reversed");
+    reversed.setOnAction(
+        e -> set("Set reversed", sound -> sound.withReversed(reversed.isSelected())));
     FlowPane numbers =
         Controls.flow(
             Controls.whole(Controls.label("instrument", "small")),
             instrument,
             tune,
-            tuneAll,
             level,
             pan,
+            panTo,
+            panSteps,
             reverb,
             delay,
             choke,
-            note);
+            note,
+            Controls.explained(
+                reversed,
+                "Plays the sound backwards from where the hit stands, as a sampler does: set the"
+                    + " hit early so that it swells into the beat"),
+            tuneAll,
+            lowCutAll,
+            lowPassAll);
     numbers.setHgap(10);
     this.box =
         new VBox(
@@ -98,10 +157,10 @@ final class SoundPage implements Page<GrooveScene> {
                 Controls.whole(Controls.label("stack", "small")),
                 Controls.action(
                     "lane-stack",
-                    "another of this",
+                    "layer a copy",
                     () -> choice.apply(choice.edits().stack(choice.id()))),
                 layer("two-kicks", "two kicks", DrumStackEdits::twoKicks),
-                layer("claps-apart", "claps apart", DrumStackEdits::clapsApart),
+                layer("claps-apart", "spread claps", DrumStackEdits::clapsApart),
                 layer("hat-under-snare", "open hat under snare", DrumStackEdits::openHatUnderSnare),
                 Controls.explained(
                     Controls.action(
@@ -183,6 +242,11 @@ final class SoundPage implements Page<GrooveScene> {
     instrument.display(sound.instrument().isEmpty() ? KIT : sound.instrument());
     tune.show(String.valueOf(sound.cents()));
     tuneAll.show("0");
+    lowPassAll.show(String.valueOf(scene.part().mix().lowPass()));
+    lowCutAll.show(String.valueOf(scene.part().mix().lowCut()));
+    panTo.show(String.valueOf(sound.sweep().to()));
+    panSteps.show(String.valueOf(sound.sweep().steps()));
+    reversed.setSelected(sound.reversed());
     level.show(String.valueOf(sound.level()));
     pan.show(String.valueOf(sound.pan()));
     choke.show(String.valueOf(sound.choke()));
@@ -225,6 +289,10 @@ final class SoundPage implements Page<GrooveScene> {
             () -> figure.applyAsInt(choice.scene().sound()),
             value -> set("Set \"" + name + "\"", sound -> change.to(sound, value)))
         .inline();
+  }
+
+  private void mixAll(String what, UnaryOperator<Mix> change) {
+    choice.apply(MixEdits.mix(choice.scene().part().id(), what, change));
   }
 
   private void set(String name, UnaryOperator<LaneSound> change) {

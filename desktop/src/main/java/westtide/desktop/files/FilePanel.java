@@ -57,7 +57,7 @@ public final class FilePanel extends VBox {
             Controls.row(
                 8,
                 Controls.spring(),
-                Controls.action("file-leave", "leave", overlay::close),
+                Controls.action("file-leave", "cancel", overlay::close),
                 take));
     path.setOnAction(event -> take());
     boolean isFolder = Files.isDirectory(start);

@@ -39,7 +39,7 @@ final class VersionsPanel extends VBox {
                 "The last ten are kept. Opening one changes no file until it is saved.", "small"),
             scroll,
             Controls.row(
-                8, Controls.spring(), Controls.action("versions-leave", "leave", overlay::close)));
+                8, Controls.spring(), Controls.action("versions-leave", "cancel", overlay::close)));
   }
 
   void open() {

@@ -63,8 +63,8 @@ public final class FormRoom implements Room {
   private final Pages<FormScene> pages;
   private Optional<TankMark> lastSign = Optional.empty();
 
-  /** The song for which the pages were folded or not. */
-  private String seen = "";
+  /** Whether the song was just opened, so that its pages are yet to be folded or not. */
+  private boolean opened = true;
 
   /** The room; plans saved from one's own songs are kept in the folder {@code forms}. */
   public FormRoom(Desk desk, Path forms) {
@@ -87,7 +87,13 @@ public final class FormRoom implements Room {
                     cell, transitions, new CurvePage(desk), section, plans, tease),
                 this::showPages)
             .folding();
+    desk.open().watchOpening(this::startOver);
     build();
+  }
+
+  private void startOver() {
+    pages.startOver();
+    opened = true;
   }
 
   @Override
@@ -122,8 +128,8 @@ public final class FormRoom implements Room {
     tanks.show(song, desk.open().section(), desk.open().part());
     actions.show(view);
     alternatives.show(song, tanks.choice().part().id());
-    if (!song.title().equals(seen)) {
-      seen = song.title();
+    if (opened) {
+      opened = false;
       pages.fold(song.parts().size() > MANY);
     }
     showPages();

@@ -18,7 +18,7 @@ public final class CourseLine extends Drawing {
       List.of(
           new Stop("Brief", "style, tempo, key"),
           new Stop("Chords", "typed, smoothly voiced"),
-          new Stop("Drums", "beads on lines"),
+          new Stop("Drums", "drum programming"),
           new Stop("Low end", "808 follows the kick"),
           new Stop("Lines", "a lead on degrees"),
           new Stop("Form", "intro to hook or drop"),

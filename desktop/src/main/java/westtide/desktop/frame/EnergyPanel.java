@@ -74,7 +74,7 @@ public final class EnergyPanel {
     Node take =
         Controls.primary(
             "energy-take",
-            "take it",
+            "use this",
             () -> {
               floating[0].close();
               chart.noGhost();

@@ -23,11 +23,11 @@ public final class KeyCard extends VBox {
             "Down, Enter", "open a list; type to search it, Enter takes, Escape does not"
           },
           new String[] {"Up, Down", "in a number: one more or less, with Shift ten"},
-          new String[] {"Escape", "gives back what is typed or dragged, and leaves what is open"},
+          new String[] {"Escape", "cancels what is typed, dragged or open"},
           new String[] {"Shift + click", "chooses one more"},
           new String[] {"Ctrl + drag", "chooses all inside a frame"},
           new String[] {"Alt + drag", "velocity of a note"},
-          new String[] {"other button", "what can be done with what is chosen"});
+          new String[] {"right-click", "what can be done with what is chosen"});
 
   /** A card of the keys of the room in front and of all commands. */
   public KeyCard(List<KeyTable> tables, List<Command> commands, Runnable close) {

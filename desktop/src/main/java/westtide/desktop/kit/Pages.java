@@ -122,11 +122,20 @@ public final class Pages<S> extends VBox {
 
   /** Brings a page to the front. */
   public void turnTo(Page<S> chosen) {
+    inFront(chosen);
+    turned.run();
+  }
+
+  /** Brings the first page to the front for another song, which is yet to be shown. */
+  public void startOver() {
+    inFront(pages.get(0));
+  }
+
+  private void inFront(Page<S> chosen) {
     page = chosen;
     fold(false);
     front.getChildren().setAll(page.node());
     scroll.setVvalue(0);
     tabs.show(List.copyOf(pages), page);
-    turned.run();
   }
 }

@@ -100,6 +100,7 @@ public final class LevelsRoom implements Room {
                         "whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
                 () -> desk.open().view().ifPresent(this::show))
             .folding();
+    desk.open().watchOpening(pages::startOver);
     this.actions = new PartActions(desk, "levels-");
     build();
     desk.play().watch(plumbs::redraw);

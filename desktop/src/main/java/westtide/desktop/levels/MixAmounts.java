@@ -125,7 +125,7 @@ final class MixAmounts {
               Master::withDrumGlue),
           new Amount<>(
               "drums-attack",
-              "starts of all drums",
+              "attack of all drums",
               -100,
               100,
               5,
@@ -134,7 +134,7 @@ final class MixAmounts {
               Master::withDrumAttack),
           new Amount<>(
               "drums-sustain",
-              "ringing of all drums",
+              "sustain of all drums",
               -100,
               100,
               5,

@@ -80,7 +80,7 @@ final class WholeMix extends VBox {
                 h ->
                     String.format(
                             Locale.ROOT,
-                            "It measures %.1f LUFS, true peak %.1f dB at most; the limiter takes up to %.1f dB.",
+                            "It measures %.1f LUFS, true peak %.1f dB at most; gain reduction up to %.1f dB.",
                             h.integrated(),
                             Mixdown.CEILING_DB,
                             h.pushed())

@@ -98,6 +98,7 @@ public final class LineBench implements NoteMarks.Actions {
     this.sheet.turning(this::zoom, this::turnBy);
     this.playing = new PlayPage(this);
     this.tools = new Pages<>(prefix + "page-", 104, pages(own.apply(this)), this::refresh);
+    desk.open().watchOpening(tools::startOver);
     summary.setId(prefix + "summary");
     DoubleBinding height =
         Bindings.createDoubleBinding(

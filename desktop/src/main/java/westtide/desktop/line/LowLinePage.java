@@ -147,7 +147,7 @@ final class LowLinePage implements Page<LineScene> {
 
   @Override
   public String title() {
-    return "grammar";
+    return "bass rules";
   }
 
   @Override
@@ -178,7 +178,7 @@ final class LowLinePage implements Page<LineScene> {
         List.of(
             new ScaleSheet.Scale(
                 "low-rest",
-                "rest, % of the time",
+                "rest probability, %",
                 0,
                 80,
                 5,

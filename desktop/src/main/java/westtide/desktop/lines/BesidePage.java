@@ -148,7 +148,7 @@ final class BesidePage implements Page<LineScene> {
 
   @Override
   public String title() {
-    return "line beside";
+    return "counter-line";
   }
 
   @Override

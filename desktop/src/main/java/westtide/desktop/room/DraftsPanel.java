@@ -92,7 +92,7 @@ public final class DraftsPanel extends VBox {
     getChildren()
         .addAll(
             Controls.title("Three drafts"),
-            Controls.row(8, Controls.whole(Controls.label("draw anew", "small")), scopes),
+            Controls.row(8, Controls.whole(Controls.label("regenerate", "small")), scopes),
             words,
             choice,
             takes,
@@ -101,7 +101,7 @@ public final class DraftsPanel extends VBox {
                 Controls.action("drafts-more", "three others", this::draw),
                 state,
                 Controls.spring(),
-                Controls.primary("drafts-close", "keep the open song", this::leave)));
+                Controls.primary("drafts-close", "cancel", this::leave)));
     turnTo(of);
   }
 
@@ -243,7 +243,7 @@ public final class DraftsPanel extends VBox {
                 head,
                 Controls.spring(),
                 Controls.action("draft-hear-" + number, "hear", () -> hear(take)),
-                Controls.action("draft-take-" + number, "take it", () -> take(take))),
+                Controls.action("draft-take-" + number, "use this", () -> take(take))),
             other);
     row.getStyleClass().add("finding");
     return row;

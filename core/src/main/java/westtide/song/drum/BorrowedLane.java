@@ -1,0 +1,33 @@
+package westtide.song.drum;
+
+import java.util.List;
+import westtide.song.id.PartId;
+
+/**
+ * A drum lane that takes its rhythm from a pitched part.
+ *
+ * @param model the part whose rhythm is played
+ * @param grooves names of the grooves in which it is; those that follow one of them do so too.
+ *     Empty for all grooves of the part
+ */
+public record BorrowedLane(PartId model, List<String> grooves) {
+  /** Copies the names. */
+  public BorrowedLane {
+    grooves = List.copyOf(grooves);
+  }
+
+  /** A lane that borrows in every groove. */
+  public static BorrowedLane everywhere(PartId model) {
+    return new BorrowedLane(model, List.of());
+  }
+
+  /** A lane that borrows in one groove and in what follows it. */
+  public static BorrowedLane in(PartId model, String groove) {
+    return new BorrowedLane(model, List.of(groove));
+  }
+
+  /** Whether it borrows in every groove. */
+  public boolean isEverywhere() {
+    return grooves.isEmpty();
+  }
+}
