@@ -4,8 +4,10 @@ import com.fasterxml.jackson.core.JsonFactory;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.StreamReadConstraints;
 import com.fasterxml.jackson.core.exc.StreamConstraintsException;
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
@@ -27,15 +29,16 @@ final class JsonDocument {
 
   private static ObjectMapper mapper() {
     return new ObjectMapper(
-        JsonFactory.builder()
-            .streamReadConstraints(
-                StreamReadConstraints.builder()
-                    .maxNestingDepth(DEEPEST)
-                    .maxStringLength(LONGEST_TEXT)
-                    .maxNameLength(512)
-                    .maxNumberLength(40)
-                    .build())
-            .build());
+            JsonFactory.builder()
+                .streamReadConstraints(
+                    StreamReadConstraints.builder()
+                        .maxNestingDepth(DEEPEST)
+                        .maxStringLength(LONGEST_TEXT)
+                        .maxNameLength(512)
+                        .maxNumberLength(40)
+                        .build())
+                .build())
+        .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY);
   }
 
   /**
@@ -66,6 +69,8 @@ final class JsonDocument {
     } catch (StreamConstraintsException e) {
       throw new IllegalArgumentException(
           "it has a text of over 64 000 letters, or lists over 60 deep", e);
+    } catch (MismatchedInputException e) {
+      throw new IllegalArgumentException("one of its fields stands twice in one place", e);
     } catch (JsonProcessingException e) {
       throw new IllegalArgumentException("it is not complete JSON", e);
     } catch (CharacterCodingException e) {

@@ -1,5 +1,6 @@
 package westtide.style;
 
+import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
@@ -53,7 +54,8 @@ public record StyleBook(List<Style> styles) {
     private static final StyleBook BOOK = readAll();
 
     private static StyleBook readAll() {
-      ObjectMapper mapper = new ObjectMapper();
+      ObjectMapper mapper =
+          new ObjectMapper().enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY);
       return new StyleBook(SHIPPED.stream().map(id -> read(mapper, id)).toList());
     }
   }

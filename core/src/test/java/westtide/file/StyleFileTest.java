@@ -77,6 +77,8 @@ class StyleFileTest {
         .hasMessageContaining("is no style");
     Files.writeString(file, "not json");
     assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("not complete JSON");
+    Files.writeString(file, "{\"id\": \"x\", \"id\": \"y\"}");
+    assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("stands twice");
     StyleFile.write(Songs.book().get("trap"), file);
     Files.writeString(file, Files.readString(file).replace("half-time", "sideways"));
     assertThatThrownBy(() -> StyleFile.read(file)).hasMessageContaining("is no style");

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.Songs;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
@@ -13,6 +14,7 @@ import westtide.song.Cell;
 import westtide.song.CellSound;
 import westtide.song.FormLine;
 import westtide.song.Level;
+import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.chord.ChordLine;
 import westtide.song.drum.DrumVoice;
@@ -53,6 +55,21 @@ class StyleBookTest {
     assertThat(found.tempo().contains(found.tempo().start())).isTrue();
     assertThat(found.feel()).isEqualTo(feel);
     assertThat(BOOK.styles()).hasSize(18);
+  }
+
+  /** A receiver hears a synth bass as one: program 0, a piano, belongs to pianos alone. */
+  @Test
+  void everyPitchedPartHasTheProgramOfItsFamily() {
+    InstrumentBook instruments = InstrumentBook.shipped();
+    for (Style style : BOOK.styles()) {
+      for (Part part : Songs.draft(style.id(), 3).parts()) {
+        if (part.role() != Role.DRUMS && part.role() != Role.MARKS && part.program() == 0) {
+          assertThat(instruments.heard(part.patch().instrument()).program() / 8)
+              .as(style.id() + ": " + part.name() + " is no piano")
+              .isZero();
+        }
+      }
+    }
   }
 
   /** Common practice: the steps that make each style known, read from its first groove. */
