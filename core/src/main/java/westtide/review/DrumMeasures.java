@@ -20,7 +20,7 @@ final class DrumMeasures {
   }
 
   List<Measure> take() {
-    int hits = groove.lanes().stream().mapToInt(lane -> view.laid(lane).size()).sum();
+    int hits = groove.lanes().stream().mapToInt(lane -> view.heard(lane).size()).sum();
     double perBar = view.hitsPerBar();
     double off = hits == 0 ? 0 : offBeat() / (double) hits;
     double syncopation = GroovePulls.syncopation(groove, meter) / (double) groove.bars();
@@ -59,7 +59,7 @@ final class DrumMeasures {
 
   private long offBeat() {
     return groove.lanes().stream()
-        .flatMap(lane -> view.laid(lane).stream())
+        .flatMap(lane -> view.heard(lane).stream())
         .filter(laid -> laid.tick() % meter.ticksPerBeat() != 0)
         .count();
   }
@@ -70,7 +70,7 @@ final class DrumMeasures {
         groove.lanes().stream()
             .flatMapToInt(
                 lane ->
-                    view.laid(lane).stream().flatMapToInt(l -> IntStream.of(lane.velocity(l, 0))))
+                    view.heard(lane).stream().flatMapToInt(l -> IntStream.of(lane.velocity(l, 0))))
             .filter(velocity -> velocity > 0)
             .sorted()
             .toArray();
@@ -83,7 +83,7 @@ final class DrumMeasures {
     return groove.lanes().stream()
         .mapToLong(
             lane ->
-                view.laid(lane).stream()
+                view.heard(lane).stream()
                     .filter(laid -> lane.swing(view.song().brief().swing()).reaches(laid.tick()))
                     .count())
         .sum();

@@ -89,7 +89,7 @@ final class DrumSoundings {
     StyledGroove view = mainGroove(part);
     return view.groove().lanes().stream()
         .filter(lane -> lane.voice().backbone())
-        .mapToLong(lane -> view.laid(lane).size())
+        .mapToLong(lane -> view.heard(lane).size())
         .sum();
   }
 

@@ -1,7 +1,6 @@
 package westtide.review;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -9,9 +8,6 @@ import java.util.Set;
 import java.util.TreeMap;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.rhythm.When;
-import westtide.score.Chokes;
-import westtide.song.Part;
 import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
@@ -102,15 +98,9 @@ final class GrooveFindings {
   }
 
   private void addChoked(int index) {
-    Part part = view.song().part(edits.part()).orElseThrow();
     DrumLane lane = groove.lanes().get(index);
-    Set<Integer> silencing = new HashSet<>();
-    for (int other : Chokes.silencing(index, groove, part)) {
-      view.laid(groove.lanes().get(other)).stream()
-          .filter(laid -> laid.hit().when().equals(When.ALWAYS))
-          .forEach(laid -> silencing.add(laid.tick()));
-    }
-    List<PlacedHit> own = view.laid(lane);
+    Set<Integer> silencing = view.layout().silent(index);
+    List<PlacedHit> own = view.layout().hits(lane);
     long silent = own.stream().filter(laid -> silencing.contains(laid.tick())).count();
     if (own.isEmpty() || silent < MOSTLY * own.size()) {
       return;
@@ -131,7 +121,7 @@ final class GrooveFindings {
   private void addCrowd() {
     Map<Integer, List<LaneId>> byTick = new TreeMap<>();
     for (DrumLane lane : groove.lanes()) {
-      view.laid(lane)
+      view.heard(lane)
           .forEach(l -> byTick.computeIfAbsent(l.tick(), t -> new ArrayList<>()).add(lane.id()));
     }
     byTick.entrySet().stream()
@@ -144,7 +134,7 @@ final class GrooveFindings {
     DrumLane softest = null;
     PlacedHit least = null;
     for (DrumLane lane : groove.lanes()) {
-      for (PlacedHit laid : view.laid(lane)) {
+      for (PlacedHit laid : view.heard(lane)) {
         boolean softer = least == null || lane.velocity(laid, 0) < softest.velocity(least, 0);
         if (laid.tick() == tick && softer) {
           softest = lane;

@@ -102,7 +102,7 @@ final class StyleGrooveFindings {
     for (StyledGroove each : all()) {
       for (DrumLane lane : each.groove().lanes()) {
         if (lane.voice() == id.voice()) {
-          Set<Integer> own = strong(each.laid(lane));
+          Set<Integer> own = strong(each.heard(lane));
           int length = each.groove().ticks(meter);
           for (int from = 0; from < ticks; from += length) {
             int at = from;
@@ -164,8 +164,7 @@ final class StyleGrooveFindings {
     }
     double low = usual.stream().mapToDouble(d -> d).min().orElse(0);
     double high = usual.stream().mapToDouble(d -> d).max().orElse(0);
-    int ticks = groove.ticks(meter);
-    double found = lane.get().laid(ticks, ticks).size() / (double) groove.bars();
+    double found = view.heard(lane.get()).size() / (double) groove.bars();
     boolean few = found < FEW * low && low - found >= CLEARLY;
     boolean many = found > MANY * high && found - high >= CLEARLY;
     if (few || many) {
@@ -233,12 +232,11 @@ final class StyleGrooveFindings {
   }
 
   private void addIdleSwing() {
-    int ticks = groove.ticks(meter);
     boolean acts =
         groove.lanes().stream()
             .anyMatch(
                 lane ->
-                    lane.laid(ticks, ticks).stream()
+                    view.heard(lane).stream()
                         .anyMatch(
                             laid ->
                                 laid.hit().strokes() > 1

@@ -2,6 +2,7 @@ package westtide.review;
 
 import java.util.List;
 import westtide.rhythm.Meter;
+import westtide.score.GrooveLayout;
 import westtide.song.HeardPlace;
 import westtide.song.Part;
 import westtide.song.Pattern;
@@ -24,14 +25,19 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
     return song.brief().meter();
   }
 
-  /** Where the hits of a lane fall. */
-  List<PlacedHit> laid(DrumLane lane) {
-    return groove.laid(lane, meter());
+  /** Where the hits of its lanes fall, and which are silent. */
+  GrooveLayout layout() {
+    return GrooveLayout.of(groove, song.part(edits.part()).orElseThrow(), meter());
   }
 
-  /** Hits of all lanes a bar. */
+  /** Where the hits of a lane fall that are heard. */
+  List<PlacedHit> heard(DrumLane lane) {
+    return layout().heard(lane);
+  }
+
+  /** Hits of all lanes a bar, as far as they are heard. */
   double hitsPerBar() {
-    return groove.lanes().stream().mapToInt(lane -> laid(lane).size()).sum()
+    return groove.lanes().stream().mapToInt(lane -> heard(lane).size()).sum()
         / (double) groove.bars();
   }
 

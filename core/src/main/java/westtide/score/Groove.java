@@ -1,7 +1,5 @@
 package westtide.score;
 
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -9,7 +7,6 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
-import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
 import westtide.song.CellSpan;
 import westtide.song.Part;
@@ -21,32 +18,26 @@ import westtide.song.drum.PlacedHit;
 
 /**
  * A groove laid out over a stretch of a section: lanes repeated and restarted, hits that do not
- * play on this pass left out, rolls split, nudges applied, and of lanes that choke one another only
- * the one that rings where they start together.
+ * play on this pass or are choked left out, rolls split, nudges applied.
  */
 final class Groove {
   private static final int STROKE = Ticks.PER_STEP / 2;
   private static final int FILL_BARS = 4;
 
   private final Pattern.Drums drums;
+  private final GrooveLayout layout;
   private final Part part;
   private final String name;
   private final Meter meter;
   private final Swing swing;
-  private final Map<LaneId, List<Integer>> borrowed;
 
   Groove(Pattern.Drums drums, Part part, String name, Meter meter, Swing swing) {
-    this(drums, part, name, meter, swing, Map.of());
+    this(drums, GrooveLayout.of(drums, part, meter), part, name, meter, swing);
   }
 
   private Groove(
-      Pattern.Drums drums,
-      Part part,
-      String name,
-      Meter meter,
-      Swing swing,
-      Map<LaneId, List<Integer>> borrowed) {
-    this.borrowed = borrowed;
+      Pattern.Drums drums, GrooveLayout layout, Part part, String name, Meter meter, Swing swing) {
+    this.layout = layout;
     this.drums = drums;
     this.part = part;
     this.name = name;
@@ -78,8 +69,8 @@ final class Groove {
     StruckLane struck = StruckLane.of(lane, part, name, swing);
     int from = span.from(meter);
     int to = span.to(meter);
-    Set<Integer> silent = choked(index, from, to);
-    for (PlacedHit laid : laid(lane, to)) {
+    Set<Integer> silent = layout.silent(index, to, (l, hit) -> plays(l, hit, from, to));
+    for (PlacedHit laid : layout.hits(lane, to)) {
       if (plays(lane, laid, from, to) && (silent.isEmpty() || !silent.contains(laid.tick()))) {
         strike(struck, laid, to, sink);
       }
@@ -88,24 +79,7 @@ final class Groove {
 
   /** The same groove with lanes that are struck at ticks of the section, whatever they hold. */
   Groove borrowing(Map<LaneId, List<Integer>> ticks) {
-    return new Groove(drums, part, name, meter, swing, ticks);
-  }
-
-  private List<PlacedHit> laid(DrumLane lane, int to) {
-    List<Integer> ticks = borrowed.get(lane.id());
-    return ticks == null ? lane.laid(to, drums.restartTicks(lane, meter)) : struck(lane, ticks, to);
-  }
-
-  /** The hits of a lane in order, as loud as they are, at the ticks it borrows. */
-  private static List<PlacedHit> struck(DrumLane lane, List<Integer> ticks, int to) {
-    List<Hit> own = lane.lane().hits();
-    List<PlacedHit> out = new ArrayList<>();
-    for (int tick : ticks) {
-      Hit hit = own.isEmpty() ? Hit.of(0, Velocity.HIT) : own.get(out.size() % own.size());
-      Hit plain = Hit.of(hit.step(), hit.velocity());
-      out.add(new PlacedHit(plain, tick, hit.step(), hit.step(), 0, 0, to));
-    }
-    return out;
+    return new Groove(drums, layout.borrowing(ticks), part, name, meter, swing);
   }
 
   private boolean plays(DrumLane lane, PlacedHit laid, int from, int to) {
@@ -123,20 +97,6 @@ final class Groove {
         laid.from() <= from && laid.to() > from,
         laid.to() >= to,
         lastBar || (bar + 1) % FILL_BARS == 0);
-  }
-
-  /** The ticks at which a lane is silent because another of its choke group plays there. */
-  private Set<Integer> choked(int lane, int from, int to) {
-    Set<Integer> out = new HashSet<>();
-    for (int other : Chokes.silencing(lane, drums, part)) {
-      DrumLane choking = drums.lanes().get(other);
-      for (PlacedHit laid : laid(choking, to)) {
-        if (plays(choking, laid, from, to)) {
-          out.add(laid.tick());
-        }
-      }
-    }
-    return out;
   }
 
   private static void strike(StruckLane struck, PlacedHit laid, int to, StrokeSink sink) {

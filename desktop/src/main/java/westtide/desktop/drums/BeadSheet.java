@@ -14,7 +14,7 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.rhythm.When;
-import westtide.score.Chokes;
+import westtide.score.GrooveLayout;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
@@ -154,7 +154,7 @@ final class BeadSheet extends Drawing {
       drawBorrowed(index, lane, scale);
     } else {
       Set<Integer> silent = choked(index);
-      for (PlacedHit laid : scene.groove().laid(lane, scene.meter())) {
+      for (PlacedHit laid : laidOut().hits(lane)) {
         if (inView(scale, laid.tick())) {
           drawHit(index, laid, silent.contains(laid.tick()), scale);
         }
@@ -185,16 +185,13 @@ final class BeadSheet extends Drawing {
     return choice.desk().play().alone(name) ? " · solo" : muted;
   }
 
+  private GrooveLayout laidOut() {
+    return GrooveLayout.of(scene.groove(), scene.part(), scene.meter());
+  }
+
   /** Ticks at which another lane of its choke group silences a lane on every pass. */
   Set<Integer> choked(int index) {
-    Set<Integer> out = new HashSet<>();
-    for (int other : Chokes.silencing(index, scene.groove(), scene.part())) {
-      scene.groove().laid(scene.groove().lanes().get(other), scene.meter()).stream()
-          .filter(laid -> laid.hit().when().equals(When.ALWAYS))
-          .map(PlacedHit::tick)
-          .forEach(out::add);
-    }
-    return out;
+    return laidOut().silent(index);
   }
 
   private int restart() {
