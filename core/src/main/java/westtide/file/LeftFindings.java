@@ -8,12 +8,23 @@ import java.util.Optional;
 import java.util.stream.StreamSupport;
 
 /**
- * The findings a producer chose to ignore, by the names the first version of song files gave them:
- * a finding of drums or of a line named no part, since there was one of each.
+ * The findings a producer chose to ignore, by the names earlier song files gave them: the first
+ * version named no part in a finding of drums or of a line, since there was one of each; later ones
+ * told a note by its number, which another note put before it would take over.
  */
 final class LeftFindings {
   private static final List<String> OF_GROOVES =
       List.of("drums.slip.", "drums.choked.", "drums.crowd.", "drums.density.", "drums.full.");
+
+  private static final List<String> OF_NOTES =
+      List.of(
+          "lines.short.",
+          "lines.loud.",
+          "lines.overlap.",
+          "lines.straggler.",
+          "lines.clash.",
+          "lowend.downbeat.",
+          "lowend.pickup.");
 
   private LeftFindings() {}
 
@@ -39,6 +50,42 @@ final class LeftFindings {
         left.set(i, id.substring(0, dot + 1) + place + id.substring(dot));
       }
     }
+  }
+
+  /** Tells notes by where they start and by their key, where a file tells them by number. */
+  static void tellNotesByPlace(ObjectNode tree) {
+    if (!(tree.path("leftAlone") instanceof ArrayNode left)) {
+      return;
+    }
+    for (int i = 0; i < left.size(); i++) {
+      String id = left.get(i).asText();
+      if (OF_NOTES.stream().anyMatch(id::startsWith)) {
+        left.set(i, byPlace(tree, id).orElse(id));
+      }
+    }
+  }
+
+  private static Optional<String> byPlace(ObjectNode tree, String id) {
+    return parts(tree)
+        .flatMap(
+            part ->
+                StreamSupport.stream(part.path("patterns").spliterator(), false)
+                    .flatMap(pattern -> byPlace(part, pattern, id).stream()))
+        .findFirst();
+  }
+
+  /** The id with start and key of the note it counts; empty where it is not of that pattern. */
+  private static Optional<String> byPlace(JsonNode part, JsonNode pattern, String id) {
+    String about = "." + part.path("id").asText() + "." + pattern.path("name").asText() + ".";
+    int end = id.lastIndexOf('.') + 1;
+    String number = id.substring(end);
+    if (!id.substring(0, end).endsWith(about) || !number.matches("[0-9]{1,6}")) {
+      return Optional.empty();
+    }
+    JsonNode note = pattern.path("notes").path(Integer.parseInt(number));
+    return note.isArray()
+        ? Optional.of(id.substring(0, end) + note.path(0).asInt() + "." + note.path(2).asInt())
+        : Optional.empty();
   }
 
   private static Optional<String> first(ObjectNode tree, String role) {

@@ -54,6 +54,7 @@ final class SongMending {
           .forEach(part -> part.put("role", "LINE"));
       LeftFindings.rename(tree);
     }
+    LeftFindings.tellNotesByPlace(tree);
     if (tree.path("version").asInt(1) < EarlierDegrees.SINCE) {
       EarlierDegrees.rename(parts);
     }

@@ -76,7 +76,7 @@ final class BoundaryFindings {
 
   private Finding silence(int place) {
     return PlacedSections.note(
-        "silence.#" + form.id(place),
+        FindingId.of(Check.FORM_SILENCE).at("#" + form.id(place)),
         "The " + form.label(place) + " enters from silence",
         sections.bars(place),
         "Nothing leads into it; a riser, a reversed crash or a fill would.",
@@ -85,7 +85,7 @@ final class BoundaryFindings {
 
   private Finding unannounced(int place) {
     return PlacedSections.note(
-        "unannounced.#" + form.id(place),
+        FindingId.of(Check.FORM_UNANNOUNCED).at("#" + form.id(place)),
         "Nothing announces the " + form.label(place),
         sections.bars(place),
         "A listener hears a section coming when something stops, fills or rises before it.",
@@ -94,7 +94,7 @@ final class BoundaryFindings {
 
   private Finding unlanded(int place) {
     return PlacedSections.note(
-        "unlanded.#" + form.id(place),
+        FindingId.of(Check.FORM_UNLANDED).at("#" + form.id(place)),
         "Nothing lands on the one of the " + form.label(place),
         sections.bars(place),
         "A crash, an impact or a part that enters on the one makes the arrival heard.",
@@ -138,7 +138,7 @@ final class BoundaryFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "crowd.#" + form.id(place) + "." + count,
+            FindingId.of(Check.FORM_CROWD).at("#" + form.id(place), count),
             count + " parts enter at once in the " + form.label(place),
             sections.bars(place),
             "More than two new parts at once sound like a drop; let one of them wait for the"

@@ -44,7 +44,7 @@ final class BriefSoundings {
       Tempo nearest = Tempo.of((int) nearest(style.tempo(), brief.tempo().bpm()));
       out.add(
           outside(
-              "tempo",
+              Check.BRIEF_TEMPO,
               brief.tempo() + " BPM is unusual for " + style.name().toLowerCase(),
               style.tempo(),
               new Fix("set it to " + nearest, BriefEdits.tempo(nearest))));
@@ -53,7 +53,7 @@ final class BriefSoundings {
       Swing nearest = Swing.of((int) nearest(style.swing(), swingPercent()));
       out.add(
           outside(
-              "swing",
+              Check.BRIEF_SWING,
               brief.swing() + " % swing is unusual for " + style.name().toLowerCase(),
               style.swing(),
               new Fix("set it to " + nearest + " %", BriefEdits.swing(nearest))));
@@ -61,10 +61,10 @@ final class BriefSoundings {
     return out;
   }
 
-  private static Finding outside(String what, String title, Span span, Fix fix) {
+  private static Finding outside(Check check, String title, Span span, Fix fix) {
     String range = Math.round(span.low()) + " to " + Math.round(span.high());
     return new Finding(
-        "brief." + what,
+        FindingId.of(check),
         Weight.NOTE,
         title,
         "whole song",

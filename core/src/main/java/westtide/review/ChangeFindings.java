@@ -73,7 +73,7 @@ final class ChangeFindings {
 
   private Finding still(int place, int from, int to) {
     return PlacedSections.note(
-        "still.#" + form.id(place) + "." + from,
+        FindingId.of(Check.FORM_STILL).at("#" + form.id(place), from),
         (to - from) + " bars of the " + form.label(place) + " without any change",
         "bars " + (form.startBar(place) + from + 1) + "–" + (form.startBar(place) + to),
         "Every four or eight bars something usually enters, leaves or varies.",
@@ -139,7 +139,7 @@ final class ChangeFindings {
     int length = length(passage);
     int whole = (played / length + 1) * length;
     return PlacedSections.note(
-        "uneven." + part.id() + ".#" + form.id(place),
+        FindingId.of(Check.FORM_UNEVEN, part.id()).at("#" + form.id(place)),
         part.name() + " breaks off in the " + form.label(place),
         sections.bars(place),
         passage.name()
@@ -172,7 +172,7 @@ final class ChangeFindings {
 
   private Finding returns(int earlier, int place) {
     return PlacedSections.note(
-        "same.#" + form.id(place),
+        FindingId.of(Check.FORM_SAME).at("#" + form.id(place)),
         "The " + form.label(place) + " is the " + form.label(earlier) + " note for note",
         sections.bars(place),
         style.name()

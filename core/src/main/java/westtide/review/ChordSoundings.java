@@ -68,7 +68,7 @@ final class ChordSoundings {
       String notes = outside.stream().map(NoteName::toString).collect(Collectors.joining(", "));
       findings.add(
           new Finding(
-              "chords.outside." + row.name() + "." + i + "." + chord,
+              FindingId.of(Check.CHORDS_OUTSIDE).at(row.name(), i, chord),
               Weight.NOTE,
               notes + " in " + chord + " is outside " + key,
               where(row, placed.get(i)),
@@ -100,7 +100,7 @@ final class ChordSoundings {
       }
       findings.add(
           new Finding(
-              "chords.stranger." + row.name() + "." + i + "." + before + "." + chord,
+              FindingId.of(Check.CHORDS_STRANGER).at(row.name(), i, before, chord),
               Weight.NOTE,
               before + " to " + chord + " holds no note",
               where(row, placed.get(i)),

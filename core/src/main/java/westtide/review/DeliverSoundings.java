@@ -55,7 +55,7 @@ final class DeliverSoundings {
     }
     return Optional.of(
         new Finding(
-            "deliver.untuned." + hits,
+            FindingId.of(Check.DELIVER_UNTUNED).at(hits),
             Weight.NOTE,
             "The pitch of " + hits + " drum hits is not in the MIDI",
             "whole song",
@@ -69,7 +69,7 @@ final class DeliverSoundings {
       if (part.notes().isEmpty()) {
         out.add(
             new Finding(
-                "deliver.silent." + part.part().id(),
+                FindingId.of(Check.DELIVER_SILENT, part.part().id()),
                 Weight.NOTE,
                 part.part().name() + " plays nothing",
                 "whole song",

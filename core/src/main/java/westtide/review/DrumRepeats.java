@@ -126,7 +126,7 @@ record DrumRepeats(List<List<Bar>> sections) {
     }
     return Optional.of(
         new Finding(
-            "drums.repeats." + Math.round(share() * 20),
+            FindingId.of(Check.DRUMS_REPEATS).at(Math.round(share() * 20)),
             Weight.NOTE,
             Math.round(100 * share()) + " % of the bars repeat an earlier one",
             "all sections",
@@ -159,7 +159,7 @@ record DrumRepeats(List<List<Bar>> sections) {
             .find(FILL)
             .map(fill -> new Fix("play the fill there", filling(form.id(index), drums.id(), last)));
     return new Finding(
-        "drums.nofill." + drums.id() + ".#" + form.id(index) + "." + section.bars(),
+        FindingId.of(Check.DRUMS_NOFILL, drums.id()).at("#" + form.id(index), section.bars()),
         Weight.NOTE,
         "No fill of " + drums.name() + " before " + form.label(index + 1),
         "bar " + (form.startBar(index) + section.bars()),

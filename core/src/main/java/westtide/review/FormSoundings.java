@@ -109,7 +109,7 @@ final class FormSoundings {
       if (sections.kind(i) == SectionKind.HOOK && own <= calm) {
         findings.add(
             new Finding(
-                "form.flat.#" + form.id(i),
+                FindingId.of(Check.FORM_FLAT).at("#" + form.id(i)),
                 Weight.WARNING,
                 "The " + form.label(i) + " does not rise",
                 sections.bars(i),
@@ -184,7 +184,7 @@ final class FormSoundings {
                         "bring in " + chords.name(),
                         FormEdits.level(form.id(index), chords.id(), 0, Level.HALF)));
     return new Finding(
-        "form.empty.#" + form.id(index) + "." + bar,
+        FindingId.of(Check.FORM_EMPTY).at("#" + form.id(index), bar),
         Weight.WARNING,
         "Nothing plays from bar " + bar,
         form.label(index),
@@ -214,7 +214,7 @@ final class FormSoundings {
     }
     findings.add(
         new Finding(
-            "form.length." + Math.round(seconds),
+            FindingId.of(Check.FORM_LENGTH).at(Math.round(seconds)),
             Weight.NOTE,
             "The song lasts " + Clock.of(song.millis()),
             form.bars() + " bars",

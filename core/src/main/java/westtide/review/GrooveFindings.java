@@ -87,7 +87,7 @@ final class GrooveFindings {
   private Finding slip(DrumLane lane, Hit hit, int next, int median) {
     LaneId id = lane.id();
     return new Finding(
-        "drums.slip." + view.id() + "." + id.code() + "." + hit.step() + "." + hit.velocity(),
+        view.id(Check.DRUMS_SLIP).at(id.code(), hit.step(), hit.velocity()),
         Weight.WARNING,
         id + " at " + hit.velocity() + " among " + next + "s",
         view.where(hit.step() * lane.grid().ticks()),
@@ -107,7 +107,7 @@ final class GrooveFindings {
     }
     out.add(
         new Finding(
-            "drums.choked." + view.id() + "." + lane.id().code(),
+            view.id(Check.DRUMS_CHOKED).at(lane.id().code()),
             Weight.NOTE,
             lane.id() + ": " + silent + " of " + own.size() + " hits are choked",
             view.where(),
@@ -143,7 +143,7 @@ final class GrooveFindings {
       }
     }
     return new Finding(
-        "drums.crowd." + view.id() + "." + tick + "." + lanes.size(),
+        view.id(Check.DRUMS_CROWD).at(tick, lanes.size()),
         Weight.NOTE,
         lanes.size() + " drums start together",
         view.where(tick),

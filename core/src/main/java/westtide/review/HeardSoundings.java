@@ -93,7 +93,7 @@ final class HeardSoundings {
                     "one level up", Edit.together("Let the intro play a level fuller", fuller)));
     return List.of(
         new Finding(
-            "form.quietintro." + Math.round(under),
+            FindingId.of(Check.FORM_QUIETINTRO).at(Math.round(under)),
             Weight.NOTE,
             String.format(Locale.ROOT, "The intro is %.0f LU under the hook", under),
             "the intro",
@@ -147,7 +147,7 @@ final class HeardSoundings {
     int tenths = (int) Math.ceil((heard.pushed() - MOST_PUSHED / 2) * 10);
     return List.of(
         new Finding(
-            "levels.pushed",
+            FindingId.of(Check.LEVELS_PUSHED),
             Weight.NOTE,
             String.format(Locale.ROOT, "The limiter reduces gain by %.0f dB", heard.pushed()),
             "loudest beat",
@@ -166,7 +166,7 @@ final class HeardSoundings {
     PartId id = sub.get().id();
     return List.of(
         new Finding(
-            "lowend.overlap",
+            FindingId.of(Check.LOWEND_OVERLAP),
             Weight.NOTE,
             percent(heard.overlap().orElseThrow()) + " of each kick lies under " + sub.get().name(),
             "whole song",

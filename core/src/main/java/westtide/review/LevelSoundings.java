@@ -40,7 +40,7 @@ final class LevelSoundings {
   private static Finding aside(Part part) {
     int pan = part.mix().pan();
     return new Finding(
-        "levels.middle." + part.id(),
+        FindingId.of(Check.LEVELS_MIDDLE, part.id()),
         Weight.WARNING,
         part.name() + " stands " + Math.abs(pan) + (pan < 0 ? " to the left" : " to the right"),
         "whole song",
@@ -52,7 +52,7 @@ final class LevelSoundings {
 
   private static Finding uncut(Part part) {
     return new Finding(
-        "levels.lows." + part.id(),
+        FindingId.of(Check.LEVELS_LOWS, part.id()),
         Weight.NOTE,
         part.name() + " keeps its lows under the 808",
         "whole song",

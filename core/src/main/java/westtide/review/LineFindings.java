@@ -55,7 +55,7 @@ final class LineFindings {
   private final Score score;
   private final Key key;
   private final List<Finding> out = new ArrayList<>();
-  private final Set<String> found = new HashSet<>();
+  private final Set<FindingId> found = new HashSet<>();
   private final Map<PartId, Integer> longest = new HashMap<>();
 
   LineFindings(Score score) {
@@ -142,7 +142,7 @@ final class LineFindings {
       }
       over++;
     }
-    String id = "lines.lost." + line.part().id();
+    FindingId id = FindingId.of(Check.LINES_LOST, line.part().id());
     if (above.isEmpty() || over < LEAST_NOTES || under < LOST * over || !found.add(id)) {
       return;
     }
@@ -192,9 +192,12 @@ final class LineFindings {
 
   private void clash(
       ScoredPart line, Passage passage, ScoredNote note, ScoredPart bed, ScoredNote other) {
-    String id = id("clash", line, passage, note.source().index());
-    Optional<Note> written = written(passage, note);
-    if (written.isEmpty() || !found.add(id)) {
+    Optional<Note> written = passage.source(note);
+    if (written.isEmpty()) {
+      return;
+    }
+    FindingId id = id(Check.LINES_CLASH, line, passage, written.get());
+    if (!found.add(id)) {
       return;
     }
     String interval = note.key() - other.key() == 1 ? "a semitone" : "a minor ninth";
@@ -205,15 +208,6 @@ final class LineFindings {
         "Held for an eighth or longer it grates; a semitone lower it is the chord's own note.",
         "move it to " + key.pitch(note.key() - 1),
         put(line, passage, "Move a note", written.get(), n -> n.withKey(n.key() - 1)));
-  }
-
-  private static Optional<Note> written(Passage passage, ScoredNote note) {
-    int index = note.source().index();
-    return passage
-        .line()
-        .map(Pattern.Written::notes)
-        .filter(notes -> index >= 0 && index < notes.size())
-        .map(notes -> notes.get(index));
   }
 
   private static Edit put(
@@ -241,12 +235,11 @@ final class LineFindings {
     if (together < LEAST_NOTES) {
       return;
     }
-    String pair = one.part().id() + "." + other.part().id();
     String names = one.part().name() + " and " + other.part().name();
     int up = other.part().transposition().semitones() + OCTAVE;
     if (unison > TOGETHER * together && !apart(one, other)) {
       add(
-          "lines.unison." + pair,
+          FindingId.of(Check.LINES_UNISON, one.part().id()).at(other.part().id()),
           names + " on one note",
           at(first.orElseThrow()) + ", " + unison + " times",
           "Two lines on one note are one line that is louder; an octave apart they are two.",
@@ -256,7 +249,7 @@ final class LineFindings {
     double share = above / (double) (together - unison + 1);
     if (share > TOGETHER && share < 1 - TOGETHER && !apart(one, other)) {
       add(
-          "lines.crossing." + pair,
+          FindingId.of(Check.LINES_CROSSING, one.part().id()).at(other.part().id()),
           names + " cross",
           Math.round(100 * share) + " % above, the rest below",
           "Two lines in one register are hard to tell apart; each keeps to a register of its own.",
@@ -280,8 +273,7 @@ final class LineFindings {
         slip(
             line,
             passage,
-            "short",
-            i,
+            Check.LINES_SHORT,
             key.pitch(note.key()) + " lasts " + note.ticks() + " ticks",
             "So short a note is a click or nothing; it is usually a slip of the hand.",
             "a sixteenth",
@@ -305,8 +297,7 @@ final class LineFindings {
     slip(
         line,
         passage,
-        "loud",
-        index,
+        Check.LINES_LOUD,
         key.pitch(note.key()) + " at velocity " + note.velocity() + " among " + around,
         "An accent of 40 or more over both neighbours is mostly an accident.",
         "velocity " + around,
@@ -325,8 +316,7 @@ final class LineFindings {
                 slip(
                     line,
                     passage,
-                    "overlap",
-                    index,
+                    Check.LINES_OVERLAP,
                     key.pitch(note.key()) + " is struck again while it sounds",
                     "The first note's end cuts the second off on many instruments.",
                     "end it there",
@@ -348,8 +338,7 @@ final class LineFindings {
         slip(
             line,
             passage,
-            "straggler",
-            i,
+            Check.LINES_STRAGGLER,
             key.pitch(note.key())
                 + " is "
                 + Math.abs(off)
@@ -371,14 +360,13 @@ final class LineFindings {
   private void slip(
       ScoredPart line,
       Passage passage,
-      String kind,
-      int index,
+      Check check,
       String title,
       String why,
       String label,
       Note note,
       UnaryOperator<Note> change) {
-    String id = id(kind, line, passage, index);
+    FindingId id = id(check, line, passage, note);
     if (found.add(id)) {
       String at = new HeardPlace(score.song()).of(line.part().id(), passage.name(), note.start());
       String where = line.part().name() + " " + passage.name() + ", " + at;
@@ -386,12 +374,12 @@ final class LineFindings {
     }
   }
 
-  private void add(String id, String title, String where, String why, String label, Edit edit) {
+  private void add(FindingId id, String title, String where, String why, String label, Edit edit) {
     out.add(new Finding(id, Weight.NOTE, title, where, why, Optional.of(new Fix(label, edit))));
   }
 
-  private static String id(String kind, ScoredPart line, Passage passage, int index) {
-    return "lines." + kind + "." + line.part().id() + "." + passage.name() + "." + index;
+  private static FindingId id(Check check, ScoredPart line, Passage passage, Note note) {
+    return FindingId.of(check, line.part().id(), passage.name()).at(note.start(), note.key());
   }
 
   private String at(ScoredNote note) {

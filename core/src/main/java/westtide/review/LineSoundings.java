@@ -36,7 +36,7 @@ final class LineSoundings {
   private final boolean rubsAreMeant;
 
   private final boolean bright;
-  private final Set<String> found = new HashSet<>();
+  private final Set<FindingId> found = new HashSet<>();
 
   LineSoundings(Score score, Style style) {
     this.score = score;
@@ -148,7 +148,7 @@ final class LineSoundings {
     }
     for (Note note : rubsAreMeant ? List.<Note>of() : fit.rubs()) {
       found(
-              new Slip("rub", part, passage, line, note),
+              new Slip(Check.LINES_RUB, part, passage, line, note),
               Weight.WARNING,
               name(note) + " rubs a semitone above the chord",
               "On a beat it grates unless it falls at once into the chord tone below.",
@@ -158,7 +158,7 @@ final class LineSoundings {
     Note last = fit.notes().get(fit.notes().size() - 1);
     if (!fit.onChord(last) && !rubsAreMeant) {
       found(
-              new Slip("end", part, passage, line, last),
+              new Slip(Check.LINES_END, part, passage, line, last),
               Weight.NOTE,
               part.part().name() + " ends on " + name(last) + ", off the chord",
               "Phrases usually end on a chord tone; an open end is fine when an answer follows.",
@@ -168,7 +168,7 @@ final class LineSoundings {
     for (Note note : fit.notes()) {
       if (!key.contains(note.key() % 12) && !fit.onChord(note)) {
         found(
-                new Slip("outside", part, passage, line, note),
+                new Slip(Check.LINES_OUTSIDE, part, passage, line, note),
                 Weight.NOTE,
                 name(note) + " is outside " + key,
                 "It is neither in the scale nor in the chord: a blue note, a passing note or a slip.",
@@ -181,7 +181,7 @@ final class LineSoundings {
 
   /** A note that is heard somewhere as it should not be. */
   private record Slip(
-      String kind, ScoredPart part, Passage passage, Pattern.Written line, Note heard) {
+      Check check, ScoredPart part, Passage passage, Pattern.Written line, Note heard) {
     /** The note of the pattern it comes from. */
     Note written(Meter meter) {
       int inPattern = line.within(heard.start(), meter);
@@ -195,17 +195,9 @@ final class LineSoundings {
 
   private Optional<Finding> found(Slip slip, Weight weight, String title, String why, int midi) {
     Note written = slip.written(song.brief().meter());
-    String id =
-        "lines."
-            + slip.kind
-            + "."
-            + slip.part.part().id()
-            + "."
-            + slip.passage.name()
-            + "."
-            + written.start()
-            + "."
-            + written.key();
+    FindingId id =
+        FindingId.of(slip.check, slip.part.part().id(), slip.passage.name())
+            .at(written.start(), written.key());
     if (!found.add(id)) {
       return Optional.empty();
     }

@@ -122,7 +122,7 @@ final class LowEndSoundings {
     double longest = overlaps.stream().mapToDouble(KickOverlap::millis).max().orElse(0);
     findings.add(
         new Finding(
-            "lowend.kick." + sub.part().id(),
+            FindingId.of(Check.LOWEND_KICK, sub.part().id()),
             Weight.NOTE,
             sub.part().name() + " and kick sound at once, up to " + Math.round(longest) + " ms",
             "bar " + bar(overlaps.get(0).kick()) + ", " + overlaps.size() + " times",
@@ -141,7 +141,7 @@ final class LowEndSoundings {
     String hertz = Math.round(Pitch.hertz(found)) + " Hz";
     findings.add(
         new Finding(
-            "lowend.range." + sub.part().id() + "." + found,
+            FindingId.of(Check.LOWEND_RANGE, sub.part().id()).at(found),
             Weight.WARNING,
             sub.part().name()
                 + " at "
@@ -182,7 +182,7 @@ final class LowEndSoundings {
             .collect(Collectors.joining("; "));
     int section = song.form().sectionAt(song.barLines().bar(first.start()));
     return new Finding(
-        "lowend.clash." + part.part().id() + "." + pattern + "." + first.key(),
+        FindingId.of(Check.LOWEND_CLASH, part.part().id(), pattern).at(first.key()),
         Weight.WARNING,
         part.part().name() + " dips into the 808",
         song.form().label(section) + ", bar " + bar(first.start()) + more,

@@ -11,6 +11,7 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.chord.PlacedChord;
@@ -30,7 +31,7 @@ final class LowLineFindings {
   private final Score score;
   private final Key key;
   private final List<Finding> out = new ArrayList<>();
-  private final Set<String> found = new HashSet<>();
+  private final Set<FindingId> found = new HashSet<>();
 
   LowLineFindings(Score score) {
     this.score = score;
@@ -71,13 +72,7 @@ final class LowLineFindings {
       PlacedChord chord = passage.chord(note.written());
       boolean begins = note.written() - passage.sectionStart() == chord.start();
       boolean bass = note.key() % 12 == chord.chord().bass().pitchClass();
-      String id =
-          "lowend.downbeat."
-              + part.part().id()
-              + "."
-              + passage.name()
-              + "."
-              + note.source().index();
+      FindingId id = id(Check.LOWEND_DOWNBEAT, part, passage, note);
       if (begins && !bass && written(passage) && found.add(id)) {
         out.add(
             new Finding(
@@ -110,8 +105,7 @@ final class LowLineFindings {
       boolean other =
           passage.chord(note.written()).chord().bass().pitchClass()
               != passage.chord(next.written()).chord().bass().pitchClass();
-      String id =
-          "lowend.pickup." + part.part().id() + "." + passage.name() + "." + note.source().index();
+      FindingId id = id(Check.LOWEND_PICKUP, part, passage, note);
       if (leads && other && note.key() == next.key() && written(passage) && found.add(id)) {
         out.add(
             new Finding(
@@ -144,7 +138,7 @@ final class LowLineFindings {
     if (first.isPresent() && same * 4 > bass.notes().size()) {
       out.add(
           new Finding(
-              "lowend.unison." + sub.part().id() + "." + bass.part().id(),
+              FindingId.of(Check.LOWEND_UNISON, sub.part().id()).at(bass.part().id()),
               Weight.NOTE,
               bass.part().name() + " and " + sub.part().name() + " on one note",
               at(first.get()) + ", " + same + " times",
@@ -154,6 +148,14 @@ final class LowLineFindings {
                       bass.part().name() + " an octave up",
                       new PartEdits(bass.part().id()).transpose(12)))));
     }
+  }
+
+  private static FindingId id(Check check, ScoredPart part, Passage passage, ScoredNote note) {
+    FindingId id = FindingId.of(check, part.part().id(), passage.name());
+    Optional<Note> written = passage.source(note);
+    return written.isPresent()
+        ? id.at(written.get().start(), written.get().key())
+        : id.at(note.source().index());
   }
 
   private static boolean written(Passage passage) {

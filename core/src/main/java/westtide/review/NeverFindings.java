@@ -61,7 +61,7 @@ final class NeverFindings {
     DrumEdits edits = view.edits();
     LaneId id = lane.id();
     return new Finding(
-        "drums.never." + view.id() + "." + id.code() + "." + hit.step(),
+        view.id(Check.DRUMS_NEVER).at(id.code(), hit.step()),
         Weight.WARNING,
         id + " on step " + (hit.step() + 1) + " never plays",
         view.where(hit.step() * lane.grid().ticks()),

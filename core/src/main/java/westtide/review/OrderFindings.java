@@ -61,7 +61,7 @@ final class OrderFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "buildfalls.#" + form.id(place),
+            FindingId.of(Check.FORM_BUILDFALLS).at("#" + form.id(place)),
             "The " + form.label(place) + " does not rise",
             sections.bars(place),
             "Its second half has "
@@ -82,7 +82,7 @@ final class OrderFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "nodip.#" + form.id(place),
+            FindingId.of(Check.FORM_NODIP).at("#" + form.id(place)),
             "The " + form.label(place) + " does not dip before the " + form.label(place + 1),
             sections.bars(place),
             "It has "
@@ -109,7 +109,7 @@ final class OrderFindings {
 
   private Finding lastHook(int place, int higher) {
     return PlacedSections.note(
-        "lasthook.#" + form.id(place),
+        FindingId.of(Check.FORM_LASTHOOK).at("#" + form.id(place)),
         "The last hook is lower than the " + form.label(higher),
         sections.bars(place),
         Math.round(sections.mean(place))
@@ -136,7 +136,7 @@ final class OrderFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "intro." + bars,
+            FindingId.of(Check.FORM_INTRO).at(bars),
             "The intro has " + bars + " bars",
             sections.bars(0),
             style.name() + " usually begins with at most " + usual + "; listeners leave in intros.",

@@ -68,7 +68,7 @@ final class PartFindings {
 
   private Finding missing(Part main, int place) {
     return PlacedSections.note(
-        "main.#" + form.id(place),
+        FindingId.of(Check.FORM_MAIN).at("#" + form.id(place)),
         main.name() + ", the main part, is out of the " + form.label(place),
         sections.bars(place),
         "Verses keep the main part and the groove, and little else.",
@@ -108,7 +108,7 @@ final class PartFindings {
 
   private static Finding restless(Part part) {
     return PlacedSections.note(
-        "restless." + part.id(),
+        FindingId.of(Check.FORM_RESTLESS, part.id()),
         part.name() + " never rests",
         EVERYWHERE,
         "What is always there is not heard any more; an intro, a pre-hook or a bridge without"
@@ -122,7 +122,7 @@ final class PartFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "neveralone." + main.id(),
+            FindingId.of(Check.FORM_NEVERALONE, main.id()),
             main.name() + " never stands alone",
             EVERYWHERE,
             "The main part is remembered when it is heard by itself, or nearly, once: in the"
@@ -145,7 +145,7 @@ final class PartFindings {
     }
     return Optional.of(
         PlacedSections.note(
-            "unteased." + main.id(),
+            FindingId.of(Check.FORM_UNTEASED, main.id()),
             main.name() + " is never hinted at",
             EVERYWHERE,
             "A line that has been hinted at before is recognised when it comes in full.",

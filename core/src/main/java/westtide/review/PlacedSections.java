@@ -67,7 +67,7 @@ record PlacedSections(Song song, Energy energy) {
   }
 
   /** A finding of the form that is worth a note. */
-  static Finding note(String id, String title, String where, String why, Optional<Fix> fix) {
-    return new Finding("form." + id, Weight.NOTE, title, where, why, fix);
+  static Finding note(FindingId id, String title, String where, String why, Optional<Fix> fix) {
+    return new Finding(id, Weight.NOTE, title, where, why, fix);
   }
 }

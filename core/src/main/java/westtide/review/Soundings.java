@@ -126,6 +126,6 @@ public record Soundings(
   private static StageSoundings without(StageSoundings found, Set<String> left) {
     return new StageSoundings(
         found.measures(),
-        found.findings().stream().filter(finding -> !left.contains(finding.id())).toList());
+        found.findings().stream().filter(finding -> !left.contains(finding.id().code())).toList());
   }
 }

@@ -97,7 +97,8 @@ final class SpectrumSoundings {
     String word = hollow ? "Hollow " : "Heavy ";
     return Optional.of(
         new Finding(
-            "levels.spectrum." + (int) region.from() + (hollow ? ".hollow" : ".heavy"),
+            FindingId.of(Check.LEVELS_SPECTRUM)
+                .at((int) region.from(), hollow ? "hollow" : "heavy"),
             Weight.NOTE,
             word + region.name() + String.format(Locale.ROOT, ", by %.0f dB", Math.abs(mean)),
             "the mix",
@@ -149,7 +150,7 @@ final class SpectrumSoundings {
     Part part = sub.get();
     return List.of(
         new Finding(
-            "lowend.phase",
+            FindingId.of(Check.LOWEND_PHASE),
             Weight.NOTE,
             "Kick and " + part.name() + " cancel below 120 Hz",
             "whole song",

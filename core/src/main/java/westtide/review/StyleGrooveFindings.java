@@ -122,7 +122,7 @@ final class StyleGrooveFindings {
 
   private Finding missing(LaneId id, int tick) {
     return new Finding(
-        "drums.missing." + view.id() + "." + id.code() + "." + tick / Ticks.PER_STEP,
+        view.id(Check.DRUMS_MISSING).at(id.code(), tick / Ticks.PER_STEP),
         Weight.NOTE,
         "No "
             + id.toString().toLowerCase()
@@ -195,7 +195,7 @@ final class StyleGrooveFindings {
 
   private Finding fullness(double found, Span usual, boolean full) {
     return new Finding(
-        "drums.full." + view.id() + "." + Math.round(found),
+        view.id(Check.DRUMS_FULL).at(Math.round(found)),
         Weight.NOTE,
         plain(found) + " hits per bar in all",
         view.where(),
@@ -217,7 +217,7 @@ final class StyleGrooveFindings {
   private Finding density(LaneId id, double found, double low, double high) {
     String range = low == high ? plain(low) : plain(low) + " to " + plain(high);
     return new Finding(
-        "drums.density." + view.id() + "." + id.code() + "." + Math.round(found),
+        view.id(Check.DRUMS_DENSITY).at(id.code(), Math.round(found)),
         Weight.NOTE,
         id + ": " + plain(found) + " hits per bar",
         view.where(),
@@ -253,7 +253,7 @@ final class StyleGrooveFindings {
             .orElse(DrumLane.of(snare, StepLane.empty(groove.bars() * meter.stepsPerBar())));
     out.add(
         new Finding(
-            "drums.swing",
+            FindingId.of(Check.DRUMS_SWING),
             Weight.WARNING,
             "Swing of " + view.song().brief().swing() + " % moves nothing",
             view.where(),

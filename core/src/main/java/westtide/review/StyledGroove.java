@@ -47,8 +47,8 @@ record StyledGroove(Song song, Style style, DrumEdits edits, Pattern.Drums groov
   }
 
   /** What findings of it are known by. */
-  String id() {
-    return edits.part() + "." + edits.pattern();
+  FindingId id(Check check) {
+    return FindingId.of(check, edits.part(), edits.pattern());
   }
 
   /** Its part and name. */

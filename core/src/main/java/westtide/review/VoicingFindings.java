@@ -67,7 +67,7 @@ final class VoicingFindings {
         .filter(k -> k != voicing.bass() && crowds(k, voicing, muddy))
         .forEach(k -> without.add(member(k, voicing, chord.chord())));
     return new Finding(
-        "chords.mud." + laid.part().id() + "." + laid.row().name() + "." + index + "." + notes,
+        FindingId.of(Check.CHORDS_MUD, laid.part().id()).at(laid.row().name(), index, notes),
         Weight.NOTE,
         chord.chord() + " crowds above " + notes,
         laid.part().name() + ", " + where(laid.row(), chord),
@@ -115,7 +115,7 @@ final class VoicingFindings {
             .collect(Collectors.joining(", "));
     return Optional.of(
         new Finding(
-            "chords.lost." + laid.part().id() + "." + laid.row().name() + "." + kind.name(),
+            FindingId.of(Check.CHORDS_LOST, laid.part().id()).at(laid.row().name(), kind.name()),
             Weight.NOTE,
             tones + " of " + chord + " is not played",
             laid.part().name() + ", " + where(laid.row(), laid.row().placed().get(first)),
@@ -183,7 +183,7 @@ final class VoicingFindings {
     }
     return List.of(
         new Finding(
-            "chords.turning." + row.name() + "." + chords.get(0) + "." + chords.get(1),
+            FindingId.of(Check.CHORDS_TURNING).at(row.name(), chords.get(0), chords.get(1)),
             Weight.NOTE,
             chords.get(0) + " and " + chords.get(1) + " take turns " + pairs + " times",
             row.name(),

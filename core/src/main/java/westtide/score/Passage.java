@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import westtide.follow.Harmony;
 import westtide.song.Level;
+import westtide.song.Note;
 import westtide.song.Pattern;
 import westtide.song.chord.PlacedChord;
 import westtide.song.id.SectionId;
@@ -59,5 +60,14 @@ public record Passage(
   /** The written line it plays, if it plays one. */
   public Optional<Pattern.Written> line() {
     return pattern instanceof Pattern.Written written ? Optional.of(written) : Optional.empty();
+  }
+
+  /** The note of the pattern a scored note was written as; none where a rule made it. */
+  public Optional<Note> source(ScoredNote note) {
+    int index = note.source().index();
+    return line()
+        .map(Pattern.Written::notes)
+        .filter(written -> index >= 0 && index < written.size())
+        .map(written -> written.get(index));
   }
 }

@@ -85,7 +85,7 @@ class ArrangerTest {
     Song song = arranged(style, 1);
     List<Finding> serious =
         Soundings.of(Score.of(song), style).findings(Weight.WARNING).stream()
-            .filter(finding -> !finding.id().startsWith("lines.rub"))
+            .filter(finding -> !finding.id().code().startsWith("lines.rub"))
             .toList();
     assertThat(serious).as(style.name()).isEmpty();
   }

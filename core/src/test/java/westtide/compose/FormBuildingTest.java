@@ -243,7 +243,7 @@ class FormBuildingTest {
 
   private static Finding found(Song song, String id) {
     return found(song).stream()
-        .filter(finding -> finding.id().startsWith("form." + id))
+        .filter(finding -> finding.id().code().startsWith("form." + id))
         .findFirst()
         .orElseThrow(() -> new AssertionError(id + " in " + found(song)));
   }

@@ -25,7 +25,9 @@ import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
 import westtide.song.CellSound;
+import westtide.song.Note;
 import westtide.song.Part;
+import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.TypedLines;
@@ -130,6 +132,25 @@ class OlderSongFilesTest {
         .add("brief.tempo");
     assertThat(SongFile.parse(tree.toString()).leftAlone())
         .containsExactly("drums.slip.drums.A.CLAP.4.127", "lines.rub.lead.A.960.61", "brief.tempo");
+  }
+
+  @Test
+  void notesToldByTheirNumberAreToldByTheirPlace() throws IOException {
+    Song song = Songs.draft("trap", 1);
+    Note third =
+        ((Pattern.Written) song.part(PartId.of("lead")).orElseThrow().usual().pattern())
+            .notes()
+            .get(2);
+    ObjectNode tree = (ObjectNode) MAPPER.readTree(SongFile.format(song));
+    ((ArrayNode) tree.get("leftAlone"))
+        .add("lines.loud.lead.A.2")
+        .add("lines.loud.lead.A.9999")
+        .add("lines.loud.lead.A.960.61");
+    assertThat(SongFile.parse(tree.toString()).leftAlone())
+        .containsExactly(
+            "lines.loud.lead.A." + third.start() + "." + third.key(),
+            "lines.loud.lead.A.9999",
+            "lines.loud.lead.A.960.61");
   }
 
   @Test

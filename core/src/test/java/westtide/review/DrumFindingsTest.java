@@ -29,17 +29,19 @@ class DrumFindingsTest {
   }
 
   private static Optional<Finding> find(Song song, String idStart) {
-    return drums(song).findings().stream().filter(f -> f.id().startsWith(idStart)).findFirst();
+    return drums(song).findings().stream()
+        .filter(f -> f.id().code().startsWith(idStart))
+        .findFirst();
   }
 
   private static List<Finding> all(Song song, String idStart) {
-    return drums(song).findings().stream().filter(f -> f.id().startsWith(idStart)).toList();
+    return drums(song).findings().stream().filter(f -> f.id().code().startsWith(idStart)).toList();
   }
 
   private static Finding fixed(Song song, String idStart) {
     Finding finding = find(song, idStart).orElseThrow();
     Song after = finding.fix().orElseThrow().edit().apply(song);
-    assertThat(find(after, finding.id())).as(finding.title()).isEmpty();
+    assertThat(find(after, finding.id().code())).as(finding.title()).isEmpty();
     return finding;
   }
 

@@ -24,7 +24,10 @@ class LowLineFindingsTest {
   }
 
   private static Finding find(Song song, String id) {
-    return findings(song).stream().filter(f -> f.id().startsWith(id)).findFirst().orElseThrow();
+    return findings(song).stream()
+        .filter(f -> f.id().code().startsWith(id))
+        .findFirst()
+        .orElseThrow();
   }
 
   /** Over C and then F: G under C, and an F just before the F. */

@@ -43,7 +43,7 @@ class PassageFindingsTest {
   }
 
   private static Optional<Finding> find(Song song, Stage stage, String id) {
-    return at(song, stage).stream().filter(f -> f.id().startsWith(id)).findFirst();
+    return at(song, stage).stream().filter(f -> f.id().code().startsWith(id)).findFirst();
   }
 
   private static Part lead(String id, Note... notes) {
@@ -124,7 +124,7 @@ class PassageFindingsTest {
   @Test
   void aSlipThatComesBackIsToldOnce() {
     Song song = Ensembles.song("C", "C", 8, lead("lead", new Note(0, 960, 61, 90)));
-    assertThat(at(song, Stage.LINES).stream().filter(f -> f.id().startsWith("lines.rub")))
+    assertThat(at(song, Stage.LINES).stream().filter(f -> f.id().code().startsWith("lines.rub")))
         .hasSize(1);
   }
 
@@ -142,7 +142,8 @@ class PassageFindingsTest {
     List<Finding> findings =
         Soundings.of(Score.of(song), Songs.book().get("house")).at(Stage.DRUMS).findings();
     assertThat(findings)
-        .noneMatch(f -> f.id().startsWith("drums.missing") && f.id().contains("KICK"));
+        .noneMatch(
+            f -> f.id().code().startsWith("drums.missing") && f.id().code().contains("KICK"));
   }
 
   @Test
@@ -154,7 +155,7 @@ class PassageFindingsTest {
             .apply(Ensembles.song("A minor", "Am", 4, Songs.part("drums", Role.DRUMS, groove)));
     Finding missing =
         Soundings.of(Score.of(song), Songs.book().get("house")).at(Stage.DRUMS).findings().stream()
-            .filter(f -> f.id().startsWith("drums.missing"))
+            .filter(f -> f.id().code().startsWith("drums.missing"))
             .findFirst()
             .orElseThrow();
     Song fixed = missing.fix().orElseThrow().edit().apply(song);
@@ -172,7 +173,7 @@ class PassageFindingsTest {
         Songs.part("kicks", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x...x...x...x..."));
     Song song = Ensembles.song("A minor", "Am", 4, kicks, claps);
     assertThat(Soundings.of(Score.of(song), Songs.book().get("house")).at(Stage.DRUMS).findings())
-        .noneMatch(f -> f.id().startsWith("drums.missing"));
+        .noneMatch(f -> f.id().code().startsWith("drums.missing"));
   }
 
   @Test

@@ -46,7 +46,7 @@ class SoundingsTest {
   void adviceOnTheLengthFitsTheFigure() {
     String shortSong =
         take(Songs.oneHook(BRIEF, "F#m | D | Bm7", 3, keys())).at(Stage.FORM).findings().stream()
-            .filter(f -> f.id().startsWith("form.length"))
+            .filter(f -> f.id().code().startsWith("form.length"))
             .map(Finding::why)
             .findFirst()
             .orElseThrow();
@@ -56,7 +56,7 @@ class SoundingsTest {
             .at(Stage.FORM)
             .findings()
             .stream()
-            .filter(f -> f.id().startsWith("form.length"))
+            .filter(f -> f.id().code().startsWith("form.length"))
             .map(Finding::why)
             .findFirst()
             .orElseThrow();
@@ -74,7 +74,7 @@ class SoundingsTest {
 
   private static Optional<Finding> find(Song song, Stage stage, String idStart) {
     return take(song).at(stage).findings().stream()
-        .filter(finding -> finding.id().startsWith(idStart))
+        .filter(finding -> finding.id().code().startsWith(idStart))
         .findFirst();
   }
 
@@ -82,7 +82,7 @@ class SoundingsTest {
   private static Finding fixes(Song song, Stage stage, String idStart) {
     Finding finding = find(song, stage, idStart).orElseThrow();
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
-    assertThat(find(fixed, stage, finding.id())).as(finding.title()).isEmpty();
+    assertThat(find(fixed, stage, finding.id().code())).as(finding.title()).isEmpty();
     return finding;
   }
 
@@ -284,9 +284,10 @@ class SoundingsTest {
   void aFindingLeftAloneIsNotRaisedAgainUntilItIsRecalled() {
     Song song = Songs.oneHook(BRIEF, "F#m | C", 2);
     Finding finding = find(song, Stage.CHORDS, "chords.outside").orElseThrow();
-    Song left = BriefEdits.leave(finding.id()).apply(song);
-    assertThat(find(left, Stage.CHORDS, finding.id())).isEmpty();
-    assertThat(find(BriefEdits.recallLeft().apply(left), Stage.CHORDS, finding.id())).isPresent();
+    Song left = BriefEdits.leave(finding.id().code()).apply(song);
+    assertThat(find(left, Stage.CHORDS, finding.id().code())).isEmpty();
+    assertThat(find(BriefEdits.recallLeft().apply(left), Stage.CHORDS, finding.id().code()))
+        .isPresent();
   }
 
   @Test
@@ -322,7 +323,7 @@ class SoundingsTest {
               .at(Stage.FORM)
               .findings();
       Optional<Finding> quiet =
-          found.stream().filter(f -> f.id().startsWith("form.quietintro")).findFirst();
+          found.stream().filter(f -> f.id().code().startsWith("form.quietintro")).findFirst();
       assertThat(quiet.isPresent()).isEqualTo(intro < -21);
       quiet.ifPresent(f -> assertThat(f.title()).contains("14 LU"));
       quiet.ifPresent(f -> assertThat(f.fix().orElseThrow().edit().apply(song)).isNotEqualTo(song));
@@ -343,7 +344,8 @@ class SoundingsTest {
     assertThat(soundings.at(Stage.LOW_END).measures())
         .extracting(Measure::name)
         .contains("energy under 120 Hz", "kick with 808 as loud");
-    assertThat(soundings.findings(Weight.NOTE)).noneMatch(f -> f.id().equals("levels.pushed"));
+    assertThat(soundings.findings(Weight.NOTE))
+        .noneMatch(f -> f.id().check() == Check.LEVELS_PUSHED);
   }
 
   @Test
@@ -351,7 +353,7 @@ class SoundingsTest {
     Song song = Songs.draft("trap", 1);
     Finding finding =
         take(song).with(heard(7, 0.2), song).at(Stage.LEVELS).findings().stream()
-            .filter(f -> f.id().equals("levels.pushed"))
+            .filter(f -> f.id().check() == Check.LEVELS_PUSHED)
             .findFirst()
             .orElseThrow();
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
@@ -364,15 +366,15 @@ class SoundingsTest {
     Song song = Songs.draft("trap", 1).withPart(PartId.of("808"), p -> p.withMix(Mix.PLAIN));
     Finding finding =
         take(song).with(heard(1, 0.9), song).at(Stage.LOW_END).findings().stream()
-            .filter(f -> f.id().equals("lowend.overlap"))
+            .filter(f -> f.id().check() == Check.LOWEND_OVERLAP)
             .findFirst()
             .orElseThrow();
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
     assertThat(take(fixed).with(heard(1, 0.9), fixed).at(Stage.LOW_END).findings())
-        .noneMatch(f -> f.id().equals("lowend.overlap"));
+        .noneMatch(f -> f.id().check() == Check.LOWEND_OVERLAP);
     Song left = song.withLeftAlone(java.util.Set.of("lowend.overlap"));
     assertThat(take(left).with(heard(1, 0.9), left).at(Stage.LOW_END).findings())
-        .noneMatch(f -> f.id().equals("lowend.overlap"));
+        .noneMatch(f -> f.id().check() == Check.LOWEND_OVERLAP);
   }
 
   @Test

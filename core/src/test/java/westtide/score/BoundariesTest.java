@@ -82,7 +82,7 @@ class BoundariesTest {
     Song out = typed("verse 8, hook 8 stop:4");
     assertThat(between(out, Role.CHORDS, HOOK - BAR, HOOK)).isEmpty();
     assertThat(Soundings.of(Score.of(out), Songs.book().get("trap")).at(Stage.FORM).findings())
-        .noneMatch(finding -> finding.id().startsWith("form.empty"));
+        .noneMatch(finding -> finding.id().code().startsWith("form.empty"));
   }
 
   @Test

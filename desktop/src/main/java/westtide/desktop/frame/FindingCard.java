@@ -56,6 +56,6 @@ final class FindingCard extends VBox {
   }
 
   private void leave() {
-    apply.accept(BriefEdits.leave(finding.id()));
+    apply.accept(BriefEdits.leave(finding.id().code()));
   }
 }
