@@ -133,7 +133,7 @@ final class BoundaryFindings {
             || before == SectionKind.GAP
             || before == SectionKind.INTRO;
     long count = sections.entering(place);
-    if (may || count <= MOST_NEW + 1) {
+    if (may || count <= MOST_NEW) {
       return Optional.empty();
     }
     return Optional.of(

@@ -12,6 +12,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.file.OwnFormFile;
+import westtide.review.Check;
 import westtide.review.Energy;
 import westtide.review.EnergyProposal;
 import westtide.review.Finding;
@@ -26,12 +27,14 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.SectionKind;
+import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.SectionEdits;
 import westtide.song.id.PartId;
+import westtide.song.id.SectionId;
 import westtide.style.Style;
 
 /** Forms by plan, out of a loop and for an energy; lines that are teased; what is found missing. */
@@ -316,6 +319,56 @@ class FormBuildingTest {
     assertThat(finding.fix().orElseThrow().label()).contains("enter at bar 5");
     Optional<Transition> none = Transition.parse("boom");
     assertThat(none).isEmpty();
+  }
+
+  /** Two new parts at once are a change, three a drop. */
+  @ParameterizedTest
+  @ValueSource(ints = {2, 3})
+  void twoPartsMayEnterTogether(int count) {
+    Song song = loop("trap");
+    Section verse = song.form().sections().get(0).withWord(SectionWord.VERSE);
+    List<Section> sections = List.of(verse.withId(SectionId.of(1)), verse.withId(SectionId.of(2)));
+    Song two = song.withForm(new Form(sections));
+    List<Part> parts = song.parts().stream().filter(p -> p.role() != Role.MARKS).toList();
+    for (Part part : parts.subList(0, count)) {
+      two =
+          two.withForm(
+              two.form().with(SectionId.of(1), s -> s.withCells(part.id(), List.of(Cell.out()))));
+    }
+    assertThat(found(two).stream().anyMatch(f -> f.id().check() == Check.FORM_CROWD))
+        .isEqualTo(count > 2);
+  }
+
+  /** A pre-hook as full as the hook does not dip; one of half its parts does. */
+  @Test
+  void aPreHookDipsWhenItIsClearlyEmptierThanTheHook() {
+    Song song = loop("trap");
+    Section hook = song.form().sections().get(0);
+    Section before = hook.withWord(SectionWord.PRE_HOOK).withId(SectionId.of(7));
+    assertThat(dips(song, before, hook)).isFalse();
+    Section emptier = before;
+    List<Part> parts = song.parts();
+    for (Part part : parts.subList(0, parts.size() / 2)) {
+      emptier = emptier.withCells(part.id(), List.of(Cell.out()));
+    }
+    assertThat(dips(song, emptier, hook)).isTrue();
+    assertThat(
+            dips(song, hook.withWord(SectionWord.PRE_HOOK).withId(SectionId.of(7)), emptied(hook)))
+        .as("fuller than the hook")
+        .isFalse();
+  }
+
+  private static Section emptied(Section section) {
+    Section out = section;
+    for (PartId part : List.of(PartId.of("drums"), PartId.of("808"))) {
+      out = out.withCells(part, List.of(Cell.out()));
+    }
+    return out;
+  }
+
+  private static boolean dips(Song song, Section before, Section hook) {
+    Song both = song.withForm(new Form(List.of(before, hook)));
+    return found(both).stream().noneMatch(f -> f.id().check() == Check.FORM_NODIP);
   }
 
   /** A stage that was set otherwise is planted so, one that is out is left away. */

@@ -123,6 +123,18 @@ class OlderSongFilesTest {
   }
 
   @Test
+  void sectionsWithoutANumberAreNumberedAfterTheHighest() throws IOException {
+    ObjectNode tree = (ObjectNode) MAPPER.readTree(SongFile.format(Songs.draft("trap", 1)));
+    ArrayNode form = (ArrayNode) tree.get("form");
+    ((ObjectNode) form.get(0)).put("id", 41);
+    ((ObjectNode) form.get(1)).remove("id");
+    ((ObjectNode) form.get(2)).remove("id");
+    assertThat(SongFile.parse(tree.toString()).form().sections().subList(0, 3))
+        .extracting(section -> section.id().number())
+        .containsExactly(41, 42, 43);
+  }
+
+  @Test
   void findingsIgnoredInTheFirstVersionStayIgnored() throws IOException {
     ObjectNode tree = (ObjectNode) MAPPER.readTree(SongFile.format(Songs.draft("trap", 1)));
     tree.put("version", 1);

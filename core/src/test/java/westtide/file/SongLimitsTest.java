@@ -81,6 +81,34 @@ class SongLimitsTest {
     refused(file, "at most 4000 bars");
   }
 
+  /** Forms that wait are counted too: each of them can be brought to the front. */
+  @Test
+  void notesOfAFormThatWaitsAreCounted() throws IOException {
+    Path file =
+        altered(
+            tree -> {
+              ArrayNode before = tree.putObject("alternatives").putArray("before");
+              tree.withObject("/alternatives").putArray("after");
+              ArrayNode waiting = before.addArray();
+              JsonNode hook = tree.path("form").get(1);
+              for (int i = 0; i < 120; i++) {
+                waiting.add(((ObjectNode) hook.deepCopy()).put("id", 500 + i).put("bars", 32));
+              }
+              for (JsonNode part : tree.path("parts")) {
+                for (JsonNode pattern : part.path("patterns")) {
+                  if (pattern.path("kind").asText().equals("written")) {
+                    ArrayNode notes = ((ObjectNode) pattern).putArray("notes");
+                    for (int i = 0; i < 3_000; i++) {
+                      notes.addArray().add(i % 3840).add(10).add(60).add(90);
+                    }
+                    ((ObjectNode) pattern).put("bars", 1);
+                  }
+                }
+              }
+            });
+    refused(file, "notes; at most 2000000 can be");
+  }
+
   /** Twenty thousand notes on one tick are fine; in a line of one step they would be millions. */
   @Test
   void notesAreCountedBeforeTheyAreMade() throws IOException {

@@ -134,6 +134,21 @@ class LineFindingsTest {
     assertThat(mends(song, Stage.LINES, "lines.straggler").title()).contains("37 ticks late");
   }
 
+  /** Chords 4 dB under a line are a halo; a tenth of a dB nearer they are not. */
+  @Test
+  void chordsHideALineFromUnderFourDecibelsOn() {
+    Song hidden = song(keys(), line("lead", run(57)));
+    int lead = hidden.part(PartId.of("lead")).orElseThrow().mix().level();
+    for (int under : List.of(39, 40)) {
+      Song song =
+          hidden.withPart(PartId.of("keys"), p -> p.withMix(p.mix().withLevel(lead - under)));
+      assertThat(
+              found(song, Stage.LINES).stream().anyMatch(f -> f.id().check() == Check.LINES_LOST))
+          .as(under + " tenths of dB under the line")
+          .isEqualTo(under < 40);
+    }
+  }
+
   /** Another loud note that takes the number of the ignored one is told all the same. */
   @Test
   void anIgnoredFindingBelongsToItsNoteHoweverManyStandBeforeIt() {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -49,7 +50,14 @@ class RhythmMeasuresTest {
   @Test
   void strikesOnlyOnTheBeatsAreNotSyncopated() {
     assertThat(syncopation("x...x...x...x...x...x...x...x...")).isZero();
-    assertThat(Syncopation.of(java.util.Set.of(), 16, 16)).isZero();
+    assertThat(Syncopation.of(Set.of(), 16, 16)).isZero();
+  }
+
+  /** Worked by hand: the strike of the second bar leans on the first beat of the next round. */
+  @Test
+  void aRhythmOfTwoBarsGoesRoundAtItsEnd() {
+    assertThat(Syncopation.pulls(Set.of(4, 18), 32, 16))
+        .containsExactly(new Syncopation.Pull(4, 16, 2), new Syncopation.Pull(18, 32, 3));
   }
 
   /** At 100 % whatever was played lands on the grid as it sounds with swing. */

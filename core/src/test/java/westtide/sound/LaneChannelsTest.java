@@ -74,6 +74,17 @@ class LaneChannelsTest {
     assertThat(triggers.of(Duck.NONE.withLane("RIDE"))).isEmpty();
   }
 
+  /** Two parts that kick: what ducks for them goes down at every kick once, in order. */
+  @Test
+  void kicksOfTwoPartsAreOneOrderedRow() {
+    Part second =
+        Songs.part("more", Role.DRUMS, Songs.groove(1, DrumVoice.KICK, "x...x..........."));
+    Song song = hats();
+    Song two =
+        Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, song.part(DRUMS).orElseThrow(), second);
+    assertThat(new Triggers(Score.of(two)).kicks()).containsExactly(0, 960, 1920);
+  }
+
   @Test
   void aLaneGivesOthersItsEffectsButNotItsLevel() {
     LaneId snare = DrumVoice.SNARE.lane();
