@@ -84,17 +84,17 @@ public record TransitionDraft(Style style, Song song) {
   private Optional<Transition> fitted(Transition mark, int place) {
     Section before = song.form().sections().get(place - 1);
     boolean fits =
-        switch (mark.kind()) {
-          case DRUMS_OUT, KICKLESS, HAT_FILL -> plays(before, Role.DRUMS, before.bars() - 1);
-          case FILL, TOM_FILL, SNARE_BUILD, COUNT -> !song.parts(Role.DRUMS).isEmpty();
-          case RAMP -> plays(before, Role.SUB, before.bars() - 1);
-          case BASS_RUN ->
+        switch (mark.kind().need()) {
+          case NOTHING -> true;
+          case DRUMS -> !song.parts(Role.DRUMS).isEmpty();
+          case DRUMS_BEFORE -> plays(before, Role.DRUMS, before.bars() - 1);
+          case BACKBEAT -> backbeat(song.form().sections().get(place));
+          case SUB_BEFORE -> plays(before, Role.SUB, before.bars() - 1);
+          case BASS_NEAR ->
               plays(before, Role.BASS, before.bars() - 1)
                   || plays(song.form().sections().get(place), Role.BASS, 0)
                   || song.parts(Role.BASS).isEmpty() && !song.parts(Role.SUB).isEmpty();
-          case LINE_RUN, TAIL -> plays(before, Role.LINE, before.bars() - 1);
-          case SNARE_STOP -> backbeat(song.form().sections().get(place));
-          default -> true;
+          case LINE_BEFORE -> plays(before, Role.LINE, before.bars() - 1);
         };
     if (!fits) {
       return Optional.empty();

@@ -15,6 +15,8 @@ import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.style.Style;
@@ -161,17 +163,57 @@ final class FormSoundings {
     }
     return marks.stream()
         .anyMatch(
-            mark ->
-                switch (mark.transition().kind()) {
-                  case STOP, GAP, HOLD, DRUMS_OUT ->
-                      (mark.bar() - inside) * beats <= mark.transition().beats()
-                          && inside < mark.bar();
-                  case SNARE_STOP ->
-                      inside > mark.bar()
-                          && (inside - mark.bar()) * beats <= mark.transition().beats();
-                  case FADE -> inside >= mark.bar();
-                  default -> false;
-                });
+            mark -> mark.transition().kind().effect().accept(new Stopping(mark, inside, beats)));
+  }
+
+  /**
+   * Whether a transition may leave a bar silent.
+   *
+   * @param mark the transition and its bar
+   * @param bar the bar that is looked at
+   * @param beats beats of a bar
+   */
+  private record Stopping(Mark mark, int bar, int beats)
+      implements TransitionEffect.Families<Boolean> {
+    private boolean before() {
+      boolean reaches = (mark.bar() - bar) * beats <= mark.transition().beats();
+      return reaches && bar < mark.bar();
+    }
+
+    @Override
+    public Boolean silence(TransitionEffect.Silence effect) {
+      return mark.transition().kind().place() == Transition.Place.BEFORE && before();
+    }
+
+    @Override
+    public Boolean stopOnBackbeat(TransitionEffect.StopOnBackbeat effect) {
+      return bar > mark.bar() && (bar - mark.bar()) * beats <= mark.transition().beats();
+    }
+
+    @Override
+    public Boolean held(TransitionEffect.Held effect) {
+      return before();
+    }
+
+    @Override
+    public Boolean sweep(TransitionEffect.Sweep effect) {
+      return effect.way() == TransitionEffect.Sweep.Way.FADING && bar >= mark.bar();
+    }
+
+    @Override
+    public Boolean fill(TransitionEffect.Fill effect) {
+      return false;
+    }
+
+    @Override
+    public Boolean sound(TransitionEffect.Sound effect) {
+      return false;
+    }
+
+    @Override
+    public Boolean run(TransitionEffect.Run effect) {
+      return false;
+    }
   }
 
   private Finding empty(int index, int bar) {

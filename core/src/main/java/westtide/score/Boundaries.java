@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
 import westtide.song.CellSpan;
@@ -17,7 +18,9 @@ import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
+import westtide.song.drum.LaneId;
 import westtide.song.id.PartId;
 
 /**
@@ -138,126 +141,19 @@ final class Boundaries {
     }
 
     void add(At at) {
-      switch (at.what().kind()) {
-        case DRUMS_OUT -> silenceIf(at, chosen(at, part.role() == Role.DRUMS));
-        case STOP -> silenceIf(at, chosen(at, true));
-        case GAP -> silenceIf(at, chosen(at, low() || part.role() == Role.DRUMS));
-        case LATE -> silenceIf(at, chosen(at, song.main().filter(part.id()::equals).isPresent()));
-        case SNARE_STOP -> stopOnSnare(at);
-        case HOLD -> hold(at);
-        case FILL, TOM_FILL, HAT_FILL, KICKLESS, SNARE_BUILD, COUNT -> fill(at);
-        case CRASH, REVERSE, RISER, SWEEP, IMPACT -> mark(at);
-        case BASS_RUN, LINE_RUN, RAMP, TAIL -> run(at);
-        case OPEN, CLOSE, FADE -> filter(at);
-      }
+      at.what().kind().effect().accept(new Acting(this, at));
     }
 
-    private boolean low() {
-      return part.role() == Role.SUB || part.role() == Role.BASS;
-    }
-
-    private boolean chosen(At at, boolean usual) {
-      return at.what().parts().isEmpty() ? usual : at.what().parts().contains(part.id());
-    }
-
-    private void silenceIf(At at, boolean meant) {
-      if (meant) {
-        silences.add(new Silence(at.from(), at.to(), at.what().depth(), falls(at.what())));
-      }
-    }
-
-    private java.util.function.Predicate<ScoredNote> falls(Transition what) {
-      return what.lanes().isEmpty() || part.role() != Role.DRUMS
-          ? note -> true
-          : note -> note.struck().filter(s -> what.lanes().contains(s.lane())).isPresent();
-    }
-
-    private void stopOnSnare(At at) {
-      Optional<Integer> first = backbeat(at.place(), at.tick(), at.end());
-      if (first.isEmpty()) {
-        return;
-      }
-      int tick = first.get();
-      int bar = meter.ticksPerBar();
-      int beats = at.what().beats();
-      int barEnd = at.tick() + ((tick - at.tick()) / bar + 1) * bar;
-      int end = Math.min(at.end(), beats == 0 ? barEnd : tick + beats * meter.ticksPerBeat());
-      silences.add(
-          new Silence(
-              tick, end, at.what().depth(), note -> note.start() != tick || !backbeat(note)));
-    }
-
-    private void hold(At at) {
-      if (part.role() != Role.DRUMS && part.role() != Role.MARKS && chosen(at, true)) {
-        List<Integer> edges = changes(at.from(), at.to());
-        for (int i = 0; i + 1 < edges.size(); i++) {
-          notes = HeldEnd.held(notes, edges.get(i), edges.get(i + 1), meter.ticksPerBeat());
-        }
-      }
-    }
-
-    private void fill(At at) {
-      if (mainDrums.filter(part.id()::equals).isPresent()) {
-        DrumFill fill = new DrumFill(part, at.from(), at.to(), at.what(), meter);
-        silences.add(new Silence(at.from(), at.to(), 100, fill::replaces));
-        added.addAll(fill.strokes());
-      }
-    }
-
-    /** Marks sound in the part that holds them, a crash on the kit where there is one. */
-    private void mark(At at) {
-      boolean kit = at.what().kind() == Transition.Kind.CRASH && mainDrums.isPresent();
-      if (kit && mainDrums.filter(part.id()::equals).isPresent()) {
-        added.add(MarkNotes.crash(part, at.what(), at.from(), at.to()));
-      } else if (!kit && marksPart.filter(part.id()::equals).isPresent()) {
-        added.add(MarkNotes.of(at.what(), at.from(), at.to()));
-      }
-    }
-
-    private void run(At at) {
-      if (!runs(at)) {
-        return;
-      }
-      Runs runs = new Runs(notes, song, at, meter);
-      List<ScoredNote> made = runs.of(part);
-      if (!made.isEmpty()) {
-        if (at.before()) {
-          silences.add(new Silence(at.from(), at.to(), 100, note -> true));
-        }
-        added.addAll(made);
-      }
-    }
-
-    /** Whether a run is this part's: a chosen one, or the one that usually runs. */
-    private boolean runs(At at) {
-      return chosen(
-          at,
-          switch (at.what().kind()) {
-            case BASS_RUN -> first(song.parts(Role.BASS).isEmpty() ? Role.SUB : Role.BASS);
-            case RAMP -> first(song.parts(Role.SUB).isEmpty() ? Role.BASS : Role.SUB);
-            case LINE_RUN, TAIL ->
-                song.main()
-                    .flatMap(song::part)
-                    .filter(main -> main.role() == Role.LINE)
-                    .map(part::equals)
-                    .orElseGet(() -> first(Role.LINE));
-            default -> false;
-          });
+    private boolean plays(Role role) {
+      return part.role() == role;
     }
 
     private boolean first(Role role) {
       return song.parts(role).stream().findFirst().filter(part::equals).isPresent();
     }
 
-    private void filter(At at) {
-      boolean usual =
-          at.what().kind() == Transition.Kind.FADE
-              || part.role() != Role.MARKS && part.role() != Role.SUB;
-      if (chosen(at, usual)) {
-        Sweeps.of(at)
-            .forEach(
-                (what, piece) -> moves.computeIfAbsent(what, w -> new ArrayList<>()).addAll(piece));
-      }
+    private boolean isMain() {
+      return song.main().filter(part.id()::equals).isPresent();
     }
 
     Applied applied() {
@@ -268,6 +164,139 @@ final class Boundaries {
       List<ScoredNote> all = new ArrayList<>(kept);
       all.addAll(silences.leftOfMarks(added));
       return new Applied(NoteOrder.sorted(all), kept, moves);
+    }
+  }
+
+  /** One transition acting on one part, by its family; says whether it is this part's. */
+  private final class Acting implements TransitionEffect.Families<Boolean> {
+    private final Change change;
+    private final At at;
+    private final Part part;
+
+    Acting(Change change, At at) {
+      this.change = change;
+      this.at = at;
+      this.part = change.part;
+    }
+
+    /** Whether the part is among the chosen ones, or one that is usually meant. */
+    private boolean chosen(boolean usual) {
+      return at.what().parts().isEmpty() ? usual : at.what().parts().contains(part.id());
+    }
+
+    private boolean silent(int from, int to, int depth, Predicate<ScoredNote> which) {
+      change.silences.add(new Silence(from, to, depth, which));
+      return true;
+    }
+
+    @Override
+    public Boolean silence(TransitionEffect.Silence effect) {
+      boolean usual =
+          switch (effect.who()) {
+            case DRUMS -> change.plays(Role.DRUMS);
+            case ALL -> true;
+            case LOW_END_AND_DRUMS ->
+                change.plays(Role.DRUMS) || change.plays(Role.SUB) || change.plays(Role.BASS);
+            case MAIN_PART -> change.isMain();
+          };
+      return chosen(usual) && silent(at.from(), at.to(), at.what().depth(), falls());
+    }
+
+    private Predicate<ScoredNote> falls() {
+      Set<LaneId> lanes = at.what().lanes();
+      return lanes.isEmpty() || !change.plays(Role.DRUMS)
+          ? note -> true
+          : note -> note.struck().filter(s -> lanes.contains(s.lane())).isPresent();
+    }
+
+    @Override
+    public Boolean stopOnBackbeat(TransitionEffect.StopOnBackbeat effect) {
+      Optional<Integer> first = backbeat(at.place(), at.tick(), at.end());
+      if (first.isEmpty()) {
+        return false;
+      }
+      int tick = first.get();
+      int bar = meter.ticksPerBar();
+      int beats = at.what().beats();
+      int barEnd = at.tick() + ((tick - at.tick()) / bar + 1) * bar;
+      int end = Math.min(at.end(), beats == 0 ? barEnd : tick + beats * meter.ticksPerBeat());
+      return silent(
+          tick, end, at.what().depth(), note -> note.start() != tick || !Boundaries.backbeat(note));
+    }
+
+    @Override
+    public Boolean held(TransitionEffect.Held effect) {
+      boolean meant = !change.plays(Role.DRUMS) && !change.plays(Role.MARKS) && chosen(true);
+      if (meant) {
+        List<Integer> edges = changes(at.from(), at.to());
+        for (int i = 0; i + 1 < edges.size(); i++) {
+          change.notes =
+              HeldEnd.held(change.notes, edges.get(i), edges.get(i + 1), meter.ticksPerBeat());
+        }
+      }
+      return meant;
+    }
+
+    @Override
+    public Boolean fill(TransitionEffect.Fill effect) {
+      if (mainDrums.filter(part.id()::equals).isEmpty()) {
+        return false;
+      }
+      DrumFill fill = new DrumFill(part, at.from(), at.to(), at.what(), effect, meter);
+      change.added.addAll(fill.strokes());
+      return silent(at.from(), at.to(), 100, fill::replaces);
+    }
+
+    /** Sounds play in the part that holds them, a crash on the kit where there is one. */
+    @Override
+    public Boolean sound(TransitionEffect.Sound effect) {
+      boolean kit = effect.onKit() && mainDrums.isPresent();
+      Optional<PartId> whose = kit ? mainDrums : marksPart;
+      return whose.filter(part.id()::equals).isPresent()
+          && change.added.add(
+              kit
+                  ? MarkNotes.crash(part, at.what(), at.from(), at.to())
+                  : MarkNotes.of(effect, at.what(), at.from(), at.to()));
+    }
+
+    @Override
+    public Boolean run(TransitionEffect.Run effect) {
+      if (!chosen(runsUsually(effect.way()))) {
+        return false;
+      }
+      List<ScoredNote> made = new Runs(change.notes, song, at, meter).of(effect.way());
+      if (!made.isEmpty() && at.before()) {
+        silent(at.from(), at.to(), 100, note -> true);
+      }
+      return change.added.addAll(made);
+    }
+
+    private boolean runsUsually(TransitionEffect.Run.Way way) {
+      return switch (way) {
+        case BASS -> change.first(song.parts(Role.BASS).isEmpty() ? Role.SUB : Role.BASS);
+        case RAMP -> change.first(song.parts(Role.SUB).isEmpty() ? Role.BASS : Role.SUB);
+        case LINE, TAIL ->
+            song.main()
+                .flatMap(song::part)
+                .filter(main -> main.role() == Role.LINE)
+                .map(part::equals)
+                .orElseGet(() -> change.first(Role.LINE));
+      };
+    }
+
+    @Override
+    public Boolean sweep(TransitionEffect.Sweep effect) {
+      boolean usual =
+          effect.way() == TransitionEffect.Sweep.Way.FADING
+              || !change.plays(Role.MARKS) && !change.plays(Role.SUB);
+      if (!chosen(usual)) {
+        return false;
+      }
+      Sweeps.of(at, effect.way())
+          .forEach(
+              (what, pieces) ->
+                  change.moves.computeIfAbsent(what, w -> new ArrayList<>()).addAll(pieces));
+      return true;
     }
   }
 

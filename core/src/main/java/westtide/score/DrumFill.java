@@ -9,6 +9,7 @@ import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
 import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
 
 /**
@@ -24,9 +25,11 @@ final class DrumFill {
   private final int from;
   private final int to;
   private final Transition what;
+  private final TransitionEffect.Fill.Figure figure;
   private final Meter meter;
 
-  DrumFill(Part part, int from, int to, Transition what, Meter meter) {
+  DrumFill(Part part, int from, int to, Transition what, TransitionEffect.Fill fill, Meter meter) {
+    this.figure = fill.figure();
     this.part = part;
     this.from = from;
     this.to = to;
@@ -40,26 +43,26 @@ final class DrumFill {
       return false;
     }
     DrumVoice voice = note.struck().get().lane().voice();
-    return switch (what.kind()) {
-      case FILL -> Set.of(DrumVoice.SNARE, DrumVoice.CLAP).contains(voice);
-      case TOM_FILL -> voice != DrumVoice.KICK;
-      case HAT_FILL -> Set.of(DrumVoice.CLOSED_HAT, DrumVoice.OPEN_HAT).contains(voice);
-      case KICKLESS -> voice == DrumVoice.KICK || voice == DrumVoice.SNARE;
-      case SNARE_BUILD ->
+    return switch (figure) {
+      case SNARE -> Set.of(DrumVoice.SNARE, DrumVoice.CLAP).contains(voice);
+      case TOMS -> voice != DrumVoice.KICK;
+      case HATS -> Set.of(DrumVoice.CLOSED_HAT, DrumVoice.OPEN_HAT).contains(voice);
+      case WITHOUT_KICK -> voice == DrumVoice.KICK || voice == DrumVoice.SNARE;
+      case BUILD ->
           Set.of(DrumVoice.SNARE, DrumVoice.CLAP).contains(voice)
               || voice == DrumVoice.KICK && note.start() >= to - (to - from) / 4;
-      default -> true;
+      case STICKS -> true;
     };
   }
 
   List<ScoredNote> strokes() {
-    return switch (what.kind()) {
-      case FILL -> rising(DrumVoice.SNARE, Ticks.PER_QUARTER / 2, Ticks.PER_STEP);
-      case TOM_FILL -> toms();
-      case HAT_FILL -> rising(DrumVoice.CLOSED_HAT, Ticks.PER_STEP / 2, Ticks.PER_STEP / 2);
-      case KICKLESS -> turn();
-      case SNARE_BUILD -> build();
-      default -> sticks();
+    return switch (figure) {
+      case SNARE -> rising(DrumVoice.SNARE, Ticks.PER_QUARTER / 2, Ticks.PER_STEP);
+      case TOMS -> toms();
+      case HATS -> rising(DrumVoice.CLOSED_HAT, Ticks.PER_STEP / 2, Ticks.PER_STEP / 2);
+      case WITHOUT_KICK -> turn();
+      case BUILD -> build();
+      case STICKS -> sticks();
     };
   }
 

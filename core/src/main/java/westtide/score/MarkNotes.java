@@ -4,6 +4,7 @@ import java.util.Optional;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
 import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 
@@ -14,18 +15,18 @@ final class MarkNotes {
   private MarkNotes() {}
 
   /** A mark in the part that holds them, heard with an instrument of its own. */
-  static ScoredNote of(Transition what, int from, int to) {
+  static ScoredNote of(TransitionEffect.Sound sound, Transition what, int from, int to) {
     return new ScoredNote(
         from,
         to - from,
-        key(what.kind()),
+        sound.key(),
         velocity(what),
         from,
         0,
         0,
         Source.TRANSITION,
         Optional.empty(),
-        instrument(what.kind()));
+        sound.instrument());
   }
 
   /** A crash on a kit. */
@@ -45,26 +46,5 @@ final class MarkNotes {
 
   private static int velocity(Transition what) {
     return Velocity.held(Math.round(Velocity.ACCENT * what.depth() / 100.0));
-  }
-
-  /** The MIDI note a mark is written on, one a kind, so that none ends another. */
-  private static int key(Transition.Kind kind) {
-    return switch (kind) {
-      case CRASH -> 69;
-      case REVERSE -> 67;
-      case SWEEP -> 62;
-      case IMPACT -> 64;
-      default -> 60;
-    };
-  }
-
-  private static String instrument(Transition.Kind kind) {
-    return switch (kind) {
-      case CRASH -> "crash";
-      case REVERSE -> "reversed crash";
-      case SWEEP -> "sweep down";
-      case IMPACT -> "impact";
-      default -> "riser";
-    };
   }
 }

@@ -6,8 +6,8 @@ import java.util.Optional;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.TransitionEffect;
 import westtide.theory.Key;
 
 /**
@@ -42,12 +42,12 @@ final class Runs {
     this.meter = meter;
   }
 
-  List<ScoredNote> of(Part part) {
-    return switch (at.what().kind()) {
-      case BASS_RUN -> scale(at.to() - at.from() > meter.ticksPerBeat() ? 2 : 1);
-      case LINE_RUN -> scale(1);
+  List<ScoredNote> of(TransitionEffect.Run.Way way) {
+    return switch (way) {
+      case BASS -> scale(at.to() - at.from() > meter.ticksPerBeat() ? 2 : 1);
+      case LINE -> scale(1);
       case RAMP -> ramp();
-      default -> tail();
+      case TAIL -> tail();
     };
   }
 

@@ -2,7 +2,7 @@ package westtide.score;
 
 import java.util.List;
 import java.util.Map;
-import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.mix.Curve;
 
 /** The movements of filters and fades at a boundary. */
@@ -16,21 +16,25 @@ final class Sweeps {
 
   private Sweeps() {}
 
-  static Map<Moving, List<Motion.Piece>> of(Boundaries.At at) {
+  static Map<Moving, List<Motion.Piece>> of(Boundaries.At at, TransitionEffect.Sweep.Way way) {
     double depth = at.what().depth() / 100.0;
     double closed = OPEN - OCTAVES * depth;
-    if (at.what().kind() == Transition.Kind.FADE) {
-      double floor = SILENT_DECIBELS * depth;
-      return Map.of(
-          Moving.LEVEL,
-          List.of(
-              new Motion.Piece(at.from(), at.to(), 0, floor),
-              new Motion.Piece(at.to(), Math.max(at.to(), at.end()), floor, floor)));
-    }
-    boolean opens = at.what().kind() == Transition.Kind.OPEN;
+    return switch (way) {
+      case OPENING -> lowPass(at, closed, OPEN);
+      case CLOSING -> lowPass(at, OPEN, closed);
+      case FADING -> fade(at, SILENT_DECIBELS * depth);
+    };
+  }
+
+  private static Map<Moving, List<Motion.Piece>> lowPass(Boundaries.At at, double from, double to) {
+    return Map.of(Moving.LOW_PASS, List.of(new Motion.Piece(at.from(), at.to(), from, to)));
+  }
+
+  private static Map<Moving, List<Motion.Piece>> fade(Boundaries.At at, double floor) {
     return Map.of(
-        Moving.LOW_PASS,
+        Moving.LEVEL,
         List.of(
-            new Motion.Piece(at.from(), at.to(), opens ? closed : OPEN, opens ? OPEN : closed)));
+            new Motion.Piece(at.from(), at.to(), 0, floor),
+            new Motion.Piece(at.to(), Math.max(at.to(), at.end()), floor, floor)));
   }
 }

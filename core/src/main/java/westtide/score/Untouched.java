@@ -6,12 +6,13 @@ import java.util.function.Function;
 import westtide.song.FollowRule;
 import westtide.song.Form;
 import westtide.song.LowLine;
+import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 import westtide.song.id.PartId;
 
 /**
@@ -92,13 +93,17 @@ final class Untouched implements Function<Part, Optional<ScoredPart>> {
     return true;
   }
 
+  private static boolean stopsOnBackbeat(Mark mark) {
+    return mark.transition().kind().effect() instanceof TransitionEffect.StopOnBackbeat;
+  }
+
   private boolean hearsTheSame(Part part) {
     boolean follows =
         !part.rules(FollowRule.Bass808.class).isEmpty() || !part.rules(LowLine.class).isEmpty();
     boolean stops =
         song.form().sections().stream()
             .flatMap(section -> section.marks().stream())
-            .anyMatch(mark -> mark.transition().kind() == Transition.Kind.SNARE_STOP);
+            .anyMatch(Untouched::stopsOnBackbeat);
     if ((follows || stops) && !sameDrums()) {
       return false;
     }

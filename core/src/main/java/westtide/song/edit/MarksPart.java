@@ -8,6 +8,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.Transition;
+import westtide.song.TransitionEffect;
 
 /** The part that holds risers, crashes and what else is heard only where sections meet. */
 public final class MarksPart {
@@ -39,7 +40,7 @@ public final class MarksPart {
 
   /** A crash is struck on the kit where there is one. */
   private static boolean needsPart(Transition.Kind kind, Song song) {
-    boolean crash = kind == Transition.Kind.CRASH;
-    return kind.mark() && !(crash && !song.parts(Role.DRUMS).isEmpty());
+    return kind.effect() instanceof TransitionEffect.Sound sound
+        && !(sound.onKit() && !song.parts(Role.DRUMS).isEmpty());
   }
 }

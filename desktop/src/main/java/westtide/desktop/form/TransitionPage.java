@@ -123,8 +123,7 @@ final class TransitionPage implements Page<FormScene> {
               .filter(part -> now().parts().contains(part.id()))
               .map(Part::name)
               .toList());
-      boolean drums =
-          now().kind() == Transition.Kind.DRUMS_OUT || now().kind() == Transition.Kind.GAP;
+      boolean drums = now().kind().takesLanes();
       laneRow.setVisible(drums);
       laneRow.setManaged(drums);
       lanes.showMany(drums ? lanesHere() : List.of(), List.copyOf(now().lanes()));

@@ -39,21 +39,19 @@ final class TransitionSigns {
     double from = before ? edge - width : edge;
     double to = before ? edge : edge + width;
     double h = HALF * (0.4 + 0.6 * what.depth() / 100.0);
-    return switch (what.kind()) {
-      case DRUMS_OUT, GAP, LATE -> new Sign(gapped(from, to, y, h), "hollow");
-      case STOP -> new Sign(box(from, to, y, h), "stop");
-      case SNARE_STOP -> new Sign(box(from + 4, to + 4, y, h), "stop");
-      case HOLD -> new Sign(new double[] {from, y - 2, to, y - 2, to, y + 2, from, y + 2}, "held");
-      case FILL, TOM_FILL, HAT_FILL, KICKLESS, SNARE_BUILD, COUNT ->
-          new Sign(strokes(from, to, y, h), "strokes");
-      case CRASH, IMPACT -> new Sign(burst(edge, y, h + 2, 1), "crash");
-      case REVERSE -> new Sign(burst(edge, y, h + 2, -1), "crash");
-      case RISER -> new Sign(new double[] {from, y + h, to, y - h, to, y + h}, "wedge");
-      case SWEEP, TAIL, FADE ->
-          new Sign(new double[] {from, y - h, to, y + h, from, y + h}, "wedge");
-      case BASS_RUN, LINE_RUN, RAMP -> new Sign(stairs(from, to, y, h), "stairs");
-      case OPEN -> new Sign(lens(from, to, y, h, true), "filter");
-      case CLOSE -> new Sign(lens(from, to, y, h, false), "filter");
+    return switch (what.kind().sign()) {
+      case HOLLOW -> new Sign(gapped(from, to, y, h), "hollow");
+      case BLOCK -> new Sign(box(from, to, y, h), "stop");
+      case BLOCK_AFTER -> new Sign(box(from + 4, to + 4, y, h), "stop");
+      case HELD -> new Sign(new double[] {from, y - 2, to, y - 2, to, y + 2, from, y + 2}, "held");
+      case STROKES -> new Sign(strokes(from, to, y, h), "strokes");
+      case BURST -> new Sign(burst(edge, y, h + 2, 1), "crash");
+      case BURST_BACK -> new Sign(burst(edge, y, h + 2, -1), "crash");
+      case RISING -> new Sign(new double[] {from, y + h, to, y - h, to, y + h}, "wedge");
+      case FALLING -> new Sign(new double[] {from, y - h, to, y + h, from, y + h}, "wedge");
+      case STAIRS -> new Sign(stairs(from, to, y, h), "stairs");
+      case OPENING -> new Sign(lens(from, to, y, h, true), "filter");
+      case CLOSING -> new Sign(lens(from, to, y, h, false), "filter");
     };
   }
 
