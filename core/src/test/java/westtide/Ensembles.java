@@ -6,18 +6,18 @@ import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Figure;
 import westtide.song.Brief;
-import westtide.song.FollowRule;
-import westtide.song.Level;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Transposition;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Strum;
 import westtide.song.edit.Edit;
+import westtide.song.form.Level;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.Transposition;
 import westtide.theory.voicing.VoicingRange;
 
 /** Parts and songs of more than one of a kind, for tests. */

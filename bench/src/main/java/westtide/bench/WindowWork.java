@@ -18,10 +18,7 @@ import westtide.desktop.Surroundings;
 import westtide.play.SilentOutput;
 import westtide.rhythm.Hit;
 import westtide.score.Score;
-import westtide.song.Level;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -29,6 +26,9 @@ import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LineEdits;
+import westtide.song.form.Level;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /**
  * How long the window's own thread is busy with one edit: the edit, the score, the soundings, all

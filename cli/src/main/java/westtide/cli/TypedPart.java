@@ -4,14 +4,14 @@ import java.util.Optional;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.follow.KeyFigures;
-import westtide.song.Form;
-import westtide.song.NamedPattern;
-import westtide.song.Pattern;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.TypedLines;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.text.Reading;
 
 /**

@@ -24,11 +24,11 @@ import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.file.midi.MidiFile;
 import westtide.score.Score;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.pattern.Pattern;
 import westtide.style.StyleBook;
 
 class MainTest {

@@ -6,9 +6,9 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.SplittableRandom;
 import westtide.rhythm.Meter;
-import westtide.song.Seed;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
+import westtide.song.id.Seed;
 import westtide.style.Style;
 import westtide.theory.Key;
 

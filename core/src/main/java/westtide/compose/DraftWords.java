@@ -3,20 +3,20 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import westtide.song.Cell;
-import westtide.song.Level;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PatternDescription;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.line.Note;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 
 /** What tells one draft from another, in a few words a part. */
 public final class DraftWords {

@@ -10,17 +10,17 @@ import westtide.compose.groove.EightBars;
 import westtide.compose.groove.KickVelocity;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
-import westtide.song.Cell;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.GrooveEdits;
+import westtide.song.form.Cell;
+import westtide.song.id.Seed;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /** What a song answers to the questions about drums, and the other answer given. */
 final class DrumSchools {

@@ -5,11 +5,11 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 
 /** What differs between two forms of one song, in words. */

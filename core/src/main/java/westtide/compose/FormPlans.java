@@ -4,11 +4,11 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import westtide.song.Form;
-import westtide.song.FormLine;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.style.FormHabit;
 import westtide.style.Style;
 

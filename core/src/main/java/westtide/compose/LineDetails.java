@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Random;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.song.line.NoteShapes;
 import westtide.style.PartHabit;
 import westtide.theory.Key;

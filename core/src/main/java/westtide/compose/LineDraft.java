@@ -7,13 +7,13 @@ import java.util.List;
 import java.util.Random;
 import java.util.function.ToDoubleFunction;
 import westtide.rhythm.Meter;
-import westtide.song.LineCycle;
-import westtide.song.LineFit;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
+import westtide.song.id.Seed;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LineFit;
+import westtide.song.pattern.Pattern;
 import westtide.style.PartHabit;
 import westtide.theory.Key;
 

@@ -6,7 +6,7 @@ import java.util.Random;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
-import westtide.song.Seed;
+import westtide.song.id.Seed;
 import westtide.style.LineLanguage;
 
 /**

@@ -5,15 +5,15 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import westtide.song.Cell;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.Progression;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
+import westtide.song.id.Seed;
 import westtide.style.Style;
 
 /**

@@ -2,14 +2,14 @@ package westtide.compose;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.Song;
-import westtide.song.Transition;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
+import westtide.song.form.Transition;
 import westtide.song.mix.Curve;
 import westtide.song.mix.Mix;
 

@@ -7,17 +7,17 @@ import java.util.stream.IntStream;
 import westtide.follow.Harmony;
 import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
-import westtide.song.Cell;
-import westtide.song.CellSpan;
-import westtide.song.Level;
-import westtide.song.LineCycle;
-import westtide.song.LineFit;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LineFit;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Lines of a draft over all the chords they are heard over: a line drawn for the hook and hinted at

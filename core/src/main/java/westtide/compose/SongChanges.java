@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.song.Brief;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
+import westtide.song.pattern.NamedPattern;
 
 /** What differs between two versions of a song, in words a producer would use. */
 public final class SongChanges {

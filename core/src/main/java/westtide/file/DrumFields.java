@@ -21,8 +21,6 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
-import westtide.song.GrooveChange;
-import westtide.song.Pattern;
 import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
@@ -30,6 +28,8 @@ import westtide.song.drum.LaneSound;
 import westtide.song.drum.PanSweep;
 import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
+import westtide.song.pattern.GrooveChange;
+import westtide.song.pattern.Pattern;
 
 /** The part of a song file that says what drums play: grooves, lanes, hits and how lanes sound. */
 final class DrumFields {

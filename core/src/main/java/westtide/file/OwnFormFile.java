@@ -15,9 +15,9 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
-import westtide.song.Form;
 import westtide.song.OwnForm;
 import westtide.song.Role;
+import westtide.song.form.Form;
 import westtide.song.id.PartId;
 import westtide.text.OneOf;
 

@@ -2,16 +2,16 @@ package westtide.file;
 
 import java.util.List;
 import westtide.rhythm.Meter;
-import westtide.song.CellSpan;
-import westtide.song.Form;
-import westtide.song.Level;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * How large a song may be that is read from a file: far beyond what anyone makes, and small enough

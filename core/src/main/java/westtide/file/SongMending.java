@@ -11,7 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import westtide.song.Transition;
+import westtide.song.form.Transition;
 import westtide.song.id.PartId;
 
 /**

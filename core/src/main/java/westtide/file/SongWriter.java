@@ -3,21 +3,21 @@ package westtide.file;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import westtide.song.Arpeggio;
-import westtide.song.BorrowedRhythm;
 import westtide.song.Brief;
-import westtide.song.FollowRule;
-import westtide.song.LineCycle;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.Song;
-import westtide.song.Transposition;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
 import westtide.song.mix.Master;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
+import westtide.song.pattern.Transposition;
 
 /** Turns a song into the tree of its file, fields always in the same order. */
 final class SongWriter {

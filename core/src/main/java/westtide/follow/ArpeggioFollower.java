@@ -9,9 +9,9 @@ import java.util.stream.Collectors;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Arpeggio;
-import westtide.song.Note;
 import westtide.song.chord.PlacedChord;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
 import westtide.theory.Pitch;
 
 /**

@@ -5,10 +5,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import westtide.rhythm.Velocity;
-import westtide.song.FollowRule;
-import westtide.song.Note;
-import westtide.song.Transposition;
 import westtide.song.chord.PlacedChord;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Transposition;
 import westtide.theory.voicing.Voicing;
 
 /** Plays what another part plays, octaves away, with members of the chords left out. */

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.Supplier;
-import westtide.song.Arpeggio;
-import westtide.song.BorrowedRhythm;
-import westtide.song.FollowRule;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
 import westtide.theory.Key;
 
 /**

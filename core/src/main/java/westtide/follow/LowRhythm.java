@@ -9,8 +9,8 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
-import westtide.song.LowLine;
-import westtide.song.Note;
+import westtide.song.line.Note;
+import westtide.song.pattern.LowLine;
 
 /**
  * The rhythm of a low line: where its notes start, said in phrases, and how long each may be held

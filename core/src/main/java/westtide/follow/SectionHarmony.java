@@ -1,10 +1,10 @@
 package westtide.follow;
 
 import java.util.List;
-import westtide.song.ChordOption;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
+import westtide.song.form.ChordOption;
+import westtide.song.form.Section;
 
 /**
  * The chords heard in the sections of a song: a row from its start, or from where the section

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.TreeSet;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.Note;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
 import westtide.theory.Pitch;
 
 /**

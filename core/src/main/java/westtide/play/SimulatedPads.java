@@ -8,10 +8,10 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.PlacedHit;
 import westtide.song.drum.PlayedHit;
+import westtide.song.pattern.Pattern;
 
 /**
  * A drummer for machines without pads: it plays a given figure as it swings, with human timing,

@@ -8,7 +8,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Velocity;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.song.line.PlayedNote;
 
 /**

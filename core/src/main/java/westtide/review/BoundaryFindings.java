@@ -4,16 +4,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.compose.TransitionDraft;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.SectionEdits;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
+import westtide.song.form.Transition;
 import westtide.style.Style;
 
 /**

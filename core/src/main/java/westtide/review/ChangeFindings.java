@@ -12,15 +12,15 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Form;
-import westtide.song.Mark;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
+import westtide.song.form.Mark;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
+import westtide.song.form.Transition;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 /**

@@ -8,10 +8,10 @@ import java.util.stream.Stream;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
-import westtide.song.FollowRule;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
+import westtide.song.pattern.FollowRule;
 import westtide.style.Style;
 import westtide.theory.voicing.VoicingKind;
 

@@ -3,7 +3,7 @@ package westtide.review;
 import java.util.List;
 import java.util.stream.IntStream;
 import westtide.rhythm.Meter;
-import westtide.song.Pattern;
+import westtide.song.pattern.Pattern;
 
 /** The figures of one groove: density, off-beats, syncopation, velocities and swing. */
 final class DrumMeasures {

@@ -11,13 +11,13 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.PlacedHit;
+import westtide.song.pattern.Pattern;
 
 /** Points of the checklist that are read from the grooves. Steps are counted from 0. */
 final class DrumPoints {

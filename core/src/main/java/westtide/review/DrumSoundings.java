@@ -9,12 +9,12 @@ import westtide.rhythm.Meter;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.DrumEdits;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 /**

@@ -5,13 +5,13 @@ import java.util.Map;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 import westtide.score.Score;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 
 /** Points of the checklist that are read from the form. */
 final class FormPoints {

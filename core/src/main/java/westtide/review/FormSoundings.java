@@ -6,19 +6,19 @@ import java.util.Optional;
 import java.util.stream.IntStream;
 import westtide.rhythm.Clock;
 import westtide.score.Score;
-import westtide.song.Form;
-import westtide.song.FormLine;
-import westtide.song.Level;
-import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
-import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Transition;
-import westtide.song.TransitionEffect;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
+import westtide.song.form.Level;
+import westtide.song.form.Mark;
+import westtide.song.form.SectionKind;
+import westtide.song.form.Transition;
+import westtide.song.form.TransitionEffect;
 import westtide.style.Style;
 
 /** Length, the lift of the hook, empty bars and stretches in which nothing changes. */

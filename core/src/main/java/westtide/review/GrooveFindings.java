@@ -8,11 +8,11 @@ import java.util.Set;
 import java.util.TreeMap;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
+import westtide.song.pattern.Pattern;
 import westtide.style.LaneHabit;
 
 /** Slips in one groove: velocities that stand out, lanes that choke, steps that are crowded. */

@@ -6,8 +6,8 @@ import java.util.Set;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.Syncopation;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
+import westtide.song.pattern.Pattern;
 
 /**
  * Why a groove moves: where kick, snare and clap, taken together as one rhythm, lean on a place on

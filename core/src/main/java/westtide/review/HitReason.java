@@ -10,12 +10,12 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Syncopation;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
+import westtide.song.pattern.Pattern;
 import westtide.style.LaneHabit;
 import westtide.style.Style;
 

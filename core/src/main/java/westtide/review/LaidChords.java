@@ -9,12 +9,12 @@ import java.util.stream.Stream;
 import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
-import westtide.song.ChordVoicings;
-import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
+import westtide.song.pattern.ChordVoicings;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
 

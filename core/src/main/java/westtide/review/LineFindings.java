@@ -15,17 +15,17 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.FollowRule;
 import westtide.song.HeardPlace;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /**

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * How the units of a line repeat: the same notes have the same letter, the same rhythm with other

@@ -13,13 +13,13 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.LineFit;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.LineEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineFit;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 import westtide.theory.Key;
 

@@ -2,12 +2,12 @@ package westtide.review;
 
 import java.util.Map;
 import java.util.function.Predicate;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.LowLine;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
+import westtide.song.pattern.LowLine;
 
 /** Points of the checklist that are read from the rules of 808 and bass. */
 final class LowEndPoints {

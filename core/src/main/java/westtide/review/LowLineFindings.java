@@ -11,12 +11,12 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.chord.PlacedChord;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /**

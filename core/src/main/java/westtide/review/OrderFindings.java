@@ -2,15 +2,15 @@ package westtide.review;
 
 import java.util.Optional;
 import java.util.stream.IntStream;
-import westtide.song.Form;
-import westtide.song.FormLine;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.SectionEdits;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
+import westtide.song.form.SectionKind;
+import westtide.song.form.Transition;
 import westtide.style.Style;
 
 /**

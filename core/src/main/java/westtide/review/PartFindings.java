@@ -5,14 +5,14 @@ import java.util.List;
 import java.util.Optional;
 import westtide.compose.SongDraft;
 import westtide.compose.TeasePlan;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.style.Style;
 
 /**

@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.SortedSet;
 import java.util.TreeSet;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 
 /**
  * The sections of a song where they stand, with how full they are. Places are counted from 0.

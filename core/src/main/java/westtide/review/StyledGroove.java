@@ -5,11 +5,11 @@ import westtide.rhythm.Meter;
 import westtide.score.GrooveLayout;
 import westtide.song.HeardPlace;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.PlacedHit;
 import westtide.song.edit.DrumEdits;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 /**

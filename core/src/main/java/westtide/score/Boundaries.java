@@ -9,18 +9,18 @@ import java.util.Set;
 import java.util.function.Predicate;
 import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
-import westtide.song.CellSpan;
-import westtide.song.Level;
-import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transition;
-import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Mark;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
+import westtide.song.form.TransitionEffect;
 import westtide.song.id.PartId;
 
 /**

@@ -8,9 +8,9 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
-import westtide.song.Transition;
-import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Transition;
+import westtide.song.form.TransitionEffect;
 
 /**
  * What the drums play up to a boundary in place of some of their lanes: fills, a snare build, a

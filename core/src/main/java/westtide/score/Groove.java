@@ -8,13 +8,13 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.When;
-import westtide.song.CellSpan;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
+import westtide.song.form.CellSpan;
+import westtide.song.pattern.Pattern;
 
 /**
  * A groove laid out over a stretch of a section: lanes repeated and restarted, hits that do not

@@ -11,10 +11,10 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Velocity;
 import westtide.rhythm.When;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
+import westtide.song.pattern.Pattern;
 
 /**
  * A groove laid out in time: where the hits of its lanes fall, and which of them are silent since

@@ -7,13 +7,13 @@ import java.util.Map;
 import java.util.Optional;
 import westtide.follow.Harmony;
 import westtide.follow.SectionHarmony;
-import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
+import westtide.song.form.Section;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.NoteName;
 
 /**

@@ -3,7 +3,7 @@ package westtide.score;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * A line over one stretch of a section, with what was sounding when the stretch began. A note that

@@ -5,12 +5,12 @@ import java.util.Optional;
 import java.util.TreeSet;
 import westtide.rhythm.Swing;
 import westtide.song.Brief;
-import westtide.song.CellSpan;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.pattern.Pattern;
 
 /**
  * The kick hits of a section, bar by bar from the grooves that play there, of whichever drum part.

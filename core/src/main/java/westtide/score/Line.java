@@ -2,7 +2,7 @@ package westtide.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * What a pitched pattern plays over a whole section, from its start.

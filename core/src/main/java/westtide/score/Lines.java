@@ -9,18 +9,18 @@ import westtide.follow.ChordDegrees;
 import westtide.follow.Follower;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
-import westtide.song.Arpeggio;
-import westtide.song.BorrowedRhythm;
-import westtide.song.CellSpan;
-import westtide.song.FollowRule;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 
 /** What patterns play over whole sections: written lines repeated, rules resolved. */
 final class Lines {

@@ -3,10 +3,10 @@ package westtide.score;
 import java.util.Optional;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
-import westtide.song.Transition;
-import westtide.song.TransitionEffect;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.form.Transition;
+import westtide.song.form.TransitionEffect;
 
 /** The notes of risers, crashes, sweeps and impacts. */
 final class MarkNotes {

@@ -3,11 +3,11 @@ package westtide.score;
 import java.util.List;
 import java.util.Optional;
 import westtide.follow.Harmony;
-import westtide.song.Level;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.chord.PlacedChord;
+import westtide.song.form.Level;
 import westtide.song.id.SectionId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /**
  * What one part does over a stretch of a section: which pattern it plays, over which chords, and

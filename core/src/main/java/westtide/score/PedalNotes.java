@@ -1,11 +1,11 @@
 package westtide.score;
 
 import java.util.List;
-import westtide.song.ChordOption;
-import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
+import westtide.song.form.ChordOption;
+import westtide.song.form.Section;
+import westtide.song.line.Note;
 import westtide.theory.NoteName;
 import westtide.theory.voicing.Voicing;
 

@@ -3,8 +3,8 @@ package westtide.score;
 import java.util.List;
 import java.util.Optional;
 import westtide.rhythm.Swing;
-import westtide.song.Level;
-import westtide.song.Transposition;
+import westtide.song.form.Level;
+import westtide.song.pattern.Transposition;
 
 /**
  * Where the written notes of a stretch sound, how loud and how high.

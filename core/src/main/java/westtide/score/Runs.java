@@ -7,7 +7,7 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.Song;
-import westtide.song.TransitionEffect;
+import westtide.song.form.TransitionEffect;
 import westtide.theory.Key;
 
 /**

@@ -8,16 +8,16 @@ import java.util.Optional;
 import java.util.function.Function;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
-import westtide.song.CellSpan;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Thinning;
-import westtide.song.Transposition;
 import westtide.song.drum.LaneId;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.Thinning;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.Transposition;
 
 /** Makes the score of one song, part by part and section by section. */
 final class Scoring {

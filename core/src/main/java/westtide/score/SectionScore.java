@@ -4,9 +4,9 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import westtide.song.Form;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.song.id.SectionId;
 
 /**

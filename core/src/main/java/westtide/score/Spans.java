@@ -2,10 +2,10 @@ package westtide.score;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Cell;
-import westtide.song.CellSpan;
 import westtide.song.Part;
-import westtide.song.Section;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Section;
 
 /** The stretches of a section over which a part does one thing. */
 final class Spans {

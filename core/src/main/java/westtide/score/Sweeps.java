@@ -2,7 +2,7 @@ package westtide.score;
 
 import java.util.List;
 import java.util.Map;
-import westtide.song.TransitionEffect;
+import westtide.song.form.TransitionEffect;
 import westtide.song.mix.Curve;
 
 /** The movements of filters and fades at a boundary. */

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import westtide.follow.Harmony;
-import westtide.song.Cell;
-import westtide.song.Note;
-import westtide.song.Thinning;
 import westtide.song.chord.PlacedChord;
+import westtide.song.form.Cell;
+import westtide.song.form.Thinning;
+import westtide.song.line.Note;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
 

@@ -3,17 +3,17 @@ package westtide.score;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import westtide.song.FollowRule;
-import westtide.song.Form;
-import westtide.song.LowLine;
-import westtide.song.Mark;
 import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.TransitionEffect;
+import westtide.song.form.Form;
+import westtide.song.form.Mark;
+import westtide.song.form.Section;
+import westtide.song.form.TransitionEffect;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
 
 /**
  * Finds the parts of an earlier score whose notes an edit did not reach: the part is the same, it

@@ -4,14 +4,14 @@ import java.util.List;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Turns what a rule plays into written notes that stay attached to the chords, so that they still

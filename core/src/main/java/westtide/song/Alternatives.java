@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import westtide.song.chord.Progression;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 
 /**

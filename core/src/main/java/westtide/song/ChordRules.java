@@ -1,6 +1,8 @@
 package westtide.song;
 
 import java.util.Optional;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
 import westtide.theory.voicing.VoicingRange;
 
 /** By which rule a chord part plays, also where it only doubles another. */

@@ -7,6 +7,11 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Where in a song the patterns of a part are heard, in bars of the song: groove A, for one, in bars

@@ -5,6 +5,10 @@ import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Position;
 import westtide.song.chord.Progression;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 
 /**

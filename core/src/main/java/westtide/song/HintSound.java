@@ -2,6 +2,10 @@ package westtide.song;
 
 import java.util.EnumSet;
 import java.util.Set;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSound;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 

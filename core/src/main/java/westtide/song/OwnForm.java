@@ -3,6 +3,7 @@ package westtide.song;
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import westtide.song.form.Form;
 import westtide.song.id.PartId;
 
 /**

@@ -16,6 +16,10 @@ import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.Transposition;
 
 /**
  * An instrument's part: a name, a job and the patterns it can play.

@@ -4,6 +4,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.ChordMember;
 
 /** Says in a few words what a pattern plays, such as "808 locked to the kick". */

@@ -7,6 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
 import westtide.song.chord.Progression;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
+import westtide.song.pattern.FollowRule;
 
 /**
  * How many bars of the form things are heard in, and so which one of several a song leans on: the

@@ -8,8 +8,10 @@ import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.BarLines;
 import westtide.song.chord.Progression;
+import westtide.song.form.Form;
 import westtide.song.id.PartId;
 import westtide.song.mix.Master;
+import westtide.song.pattern.FollowRule;
 
 /**
  * The whole document.

@@ -8,7 +8,13 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Mark;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
 import westtide.theory.voicing.ChordMember;
 
 /**

@@ -1,7 +1,7 @@
 package westtide.style;
 
 import java.util.List;
-import westtide.song.Transition;
+import westtide.song.form.Transition;
 
 /**
  * One way in which a style announces and lands a section.

@@ -8,7 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import westtide.song.Part;
-import westtide.song.SectionKind;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.song.mix.Master;
 

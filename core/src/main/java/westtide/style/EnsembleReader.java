@@ -10,10 +10,10 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.StreamSupport;
 import westtide.rhythm.Figure;
-import westtide.song.Arpeggio;
 import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Master;
+import westtide.song.pattern.Arpeggio;
 import westtide.text.OneOf;
 import westtide.theory.voicing.ChordMember;
 

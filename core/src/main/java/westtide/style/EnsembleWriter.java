@@ -6,8 +6,8 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
-import westtide.song.Arpeggio;
 import westtide.song.mix.Master;
+import westtide.song.pattern.Arpeggio;
 import westtide.theory.voicing.ChordMember;
 
 /** Turns who plays in a style into the JSON that {@link EnsembleReader} reads. */

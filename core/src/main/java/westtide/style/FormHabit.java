@@ -4,7 +4,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import westtide.song.SectionKind;
+import westtide.song.form.SectionKind;
 
 /**
  * How a style lays out a song.

@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.Figure;
-import westtide.song.Arpeggio;
 import westtide.song.drum.LaneId;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Arpeggio;
 import westtide.theory.voicing.ChordMember;
 
 /** What a part of an ensemble is there for. */

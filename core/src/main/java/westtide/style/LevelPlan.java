@@ -2,10 +2,10 @@ package westtide.style;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Cell;
 import westtide.song.HintSound;
-import westtide.song.Level;
 import westtide.song.Role;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
 
 /**
  * What a part does over a section, such as {@code "out/full"} (out for the first half) or {@code

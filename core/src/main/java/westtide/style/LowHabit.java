@@ -3,8 +3,8 @@ package westtide.style;
 import java.util.Optional;
 import java.util.Random;
 import westtide.rhythm.Figure;
-import westtide.song.LowLine;
 import westtide.song.id.PartId;
+import westtide.song.pattern.LowLine;
 
 /**
  * The grammar by which a low part of a style speaks.

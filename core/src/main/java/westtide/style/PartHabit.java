@@ -2,7 +2,7 @@ package westtide.style;
 
 import java.util.List;
 import westtide.rhythm.Figure;
-import westtide.song.KickLink;
+import westtide.song.pattern.KickLink;
 import westtide.theory.voicing.VoicingRange;
 
 /** The parts a style usually has. */

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import westtide.rhythm.Feel;
-import westtide.song.SectionKind;
+import westtide.song.form.SectionKind;
 import westtide.theory.Key;
 
 /**

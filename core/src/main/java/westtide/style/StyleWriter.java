@@ -8,10 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.Function;
 import westtide.rhythm.Figure;
-import westtide.song.SectionKind;
-import westtide.song.SectionWord;
 import westtide.song.chord.RhythmText;
 import westtide.song.drum.LaneId;
+import westtide.song.form.SectionKind;
+import westtide.song.form.SectionWord;
 import westtide.theory.ChordQuality;
 
 /** Turns a style into the JSON document {@link StyleReader} reads. */

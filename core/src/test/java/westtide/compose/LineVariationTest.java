@@ -9,11 +9,11 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.Songs;
 import westtide.follow.Harmony;
-import westtide.song.LineFit;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineFit;
+import westtide.song.pattern.Pattern;
 
 /** Each variation does what its name says, and says what it did. */
 class LineVariationTest {

@@ -12,13 +12,13 @@ import westtide.Songs;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 class RetakeTest {

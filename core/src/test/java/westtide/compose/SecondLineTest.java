@@ -8,13 +8,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.follow.Harmony;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
+import westtide.song.id.Seed;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /** Lines beside a lead: few notes, in its rests, elsewhere (common practice). */
 class SecondLineTest {

@@ -16,13 +16,13 @@ import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 
 /**

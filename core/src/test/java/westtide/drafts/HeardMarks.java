@@ -4,8 +4,8 @@ import java.util.List;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
-import westtide.song.Transition;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Transition;
 
 /** Whether a mark between sections is heard in a draft. */
 final class HeardMarks {

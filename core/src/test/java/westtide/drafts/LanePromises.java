@@ -8,9 +8,9 @@ import static westtide.drafts.HeardDraft.together;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.score.ScoredNote;
-import westtide.song.SectionKind;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 
 /** What texts promise of lanes of drums. */

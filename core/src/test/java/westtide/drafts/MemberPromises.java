@@ -12,7 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.Songs;
 import westtide.song.Part;
-import westtide.song.SectionKind;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.style.Job;
 

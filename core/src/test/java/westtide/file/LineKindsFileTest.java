@@ -15,17 +15,17 @@ import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
 import westtide.rhythm.Figure;
 import westtide.score.Score;
-import westtide.song.Arpeggio;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 
 /** Every way a line is kept, written and read again. */
 class LineKindsFileTest {

@@ -24,14 +24,14 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
-import westtide.song.CellSound;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.TypedLines;
+import westtide.song.form.CellSound;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /** Files of earlier versions, files with pieces that point to nothing, and files nobody meant. */
 class OlderSongFilesTest {

@@ -13,12 +13,12 @@ import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.compose.SongChanges;
 import westtide.rhythm.Tempo;
-import westtide.song.Level;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.form.Level;
 import westtide.song.id.PartId;
 
 class SongVersionsTest {

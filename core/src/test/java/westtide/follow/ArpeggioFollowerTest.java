@@ -10,14 +10,14 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.score.Score;
-import westtide.song.Arpeggio;
 import westtide.song.Brief;
-import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.ArpeggioEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
 import westtide.theory.Key;
 
 /** Orders and rates on worked examples (common practice). */

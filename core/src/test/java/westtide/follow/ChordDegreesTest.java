@@ -12,15 +12,15 @@ import westtide.score.Passage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
-import westtide.song.FollowRule;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /** Lines attached to the chords heard. */

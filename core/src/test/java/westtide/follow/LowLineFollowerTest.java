@@ -12,10 +12,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.song.Brief;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.chord.PlacedChord;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.LowLine;
 import westtide.theory.Key;
 
 /** The grammar of a low line (common practice). */

@@ -12,15 +12,15 @@ import java.util.Map;
 import westtide.Songs;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.line.Note;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.Pattern;
 import westtide.sound.Mixdown;
 
 /** Both sides of something rendered at 48 kHz. */

@@ -11,13 +11,13 @@ import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.rhythm.StepLane;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.mix.Mix;
 import westtide.song.mix.RoomKind;
+import westtide.song.pattern.Pattern;
 import westtide.sound.Spectrum;
 
 /** What the rooms answer to one stroke: the same bar rendered with and without them, apart. */

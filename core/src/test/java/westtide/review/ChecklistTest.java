@@ -11,7 +11,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.KickLink;
 import westtide.song.Plan;
 import westtide.song.Song;
 import westtide.song.chord.RhythmFamily;
@@ -26,6 +25,7 @@ import westtide.song.edit.Edit;
 import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.id.PartId;
+import westtide.song.pattern.KickLink;
 import westtide.style.Style;
 import westtide.theory.voicing.VoicingKind;
 

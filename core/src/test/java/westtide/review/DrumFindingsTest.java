@@ -9,7 +9,6 @@ import westtide.Songs;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -19,6 +18,7 @@ import westtide.song.edit.FormEdits;
 import westtide.song.edit.SectionEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
+import westtide.song.pattern.Pattern;
 
 /** What is found about grooves: every finding is provoked, and its fix takes it away. */
 class DrumFindingsTest {

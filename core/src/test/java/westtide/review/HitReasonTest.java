@@ -8,10 +8,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Syncopation;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.pattern.Pattern;
 
 /** What a hit does in its groove, in words. */
 class HitReasonTest {

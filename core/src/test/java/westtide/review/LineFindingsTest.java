@@ -10,16 +10,16 @@ import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.score.Score;
 import westtide.song.Brief;
-import westtide.song.FollowRule;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 import westtide.song.mix.Duck;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.VoicingRange;
 
 /** What a producer looks for in lists of notes, told with its place and a way out. */

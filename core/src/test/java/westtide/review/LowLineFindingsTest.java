@@ -7,11 +7,11 @@ import org.junit.jupiter.api.Test;
 import westtide.Ensembles;
 import westtide.Songs;
 import westtide.score.Score;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /** How low lines move (common practice). */
 class LowLineFindingsTest {

@@ -7,10 +7,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.score.Score;
-import westtide.song.Form;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.edit.MixEdits;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.sound.Listening;
 import westtide.sound.Mixdown;
 

@@ -15,20 +15,20 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Level;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
 import westtide.song.edit.DrumEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** What lanes and hits can be set to, as it sounds. */
 class DrumScoreTest {
@@ -203,8 +203,8 @@ class DrumScoreTest {
                     "808",
                     Role.SUB,
                     new Pattern.Following(
-                        new westtide.song.FollowRule.Bass808(
-                            westtide.song.KickLink.LOCKED,
+                        new westtide.song.pattern.FollowRule.Bass808(
+                            westtide.song.pattern.KickLink.LOCKED,
                             new westtide.rhythm.Figure("x---"),
                             28)))));
     Section section =

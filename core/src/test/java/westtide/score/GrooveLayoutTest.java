@@ -14,12 +14,12 @@ import westtide.Songs;
 import westtide.rhythm.Meter;
 import westtide.rhythm.When;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.PlacedHit;
+import westtide.song.pattern.Pattern;
 
 class GrooveLayoutTest {
   private static final String FOUR = "x...x...x...x...";

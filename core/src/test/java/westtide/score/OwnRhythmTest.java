@@ -12,11 +12,6 @@ import westtide.Songs;
 import westtide.file.SongFile;
 import westtide.file.disk.UnusableFileException;
 import westtide.song.Brief;
-import westtide.song.LineCycle;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -27,6 +22,11 @@ import westtide.song.edit.LinePatternEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.PatternEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /** Lines against the bar, notes of every nth pass, and rhythms taken from another part. */
 class OwnRhythmTest {

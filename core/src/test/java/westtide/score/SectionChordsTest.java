@@ -10,13 +10,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.FormDraft;
-import westtide.song.ChordOption;
-import westtide.song.Form;
-import westtide.song.FormLine;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.SectionEdits;
+import westtide.song.form.ChordOption;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
 import westtide.song.id.PartId;
 import westtide.theory.NoteName;
 

@@ -8,8 +8,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
-import westtide.song.Form;
 import westtide.song.Song;
+import westtide.song.form.Form;
 
 /** A section by itself plays what it plays in the song. */
 class SectionScoreTest {

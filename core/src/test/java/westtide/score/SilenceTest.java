@@ -5,10 +5,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /** Silences to the tick and to the percent. */
 class SilenceTest {

@@ -18,13 +18,13 @@ import westtide.rhythm.Swing;
 import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.song.Brief;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
 import westtide.style.Style;
 import westtide.theory.Key;
 

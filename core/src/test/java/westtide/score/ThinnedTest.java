@@ -7,12 +7,12 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Thinning;
+import westtide.song.form.Thinning;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.ChordMember;
 
 /** What a cell leaves out: the bass of whole chords, and soft notes, both to the note. */

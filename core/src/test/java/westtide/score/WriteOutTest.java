@@ -7,19 +7,19 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.KeyMove;
 import westtide.song.edit.LineEdits;
 import westtide.song.edit.LinePatternEdits;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /** Rules in writing, and patterns as a whole. */

@@ -14,6 +14,11 @@ import westtide.rhythm.Meter;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.History;
 import westtide.song.edit.LinkedSections;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
 import westtide.text.Reading;
 

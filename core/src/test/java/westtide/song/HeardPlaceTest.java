@@ -10,7 +10,11 @@ import westtide.compose.FormDraft;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.PatternEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** Places of patterns and rows in bars of the song. */
 class HeardPlaceTest {

@@ -11,6 +11,8 @@ import westtide.Songs;
 import westtide.rhythm.Meter;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineFit;
 
 /** How a line sits on its chords; expected figures counted by hand. */
 class LineFitTest {

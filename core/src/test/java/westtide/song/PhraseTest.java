@@ -13,6 +13,8 @@ import westtide.score.Score;
 import westtide.song.edit.LineEdits;
 import westtide.song.edit.PhraseEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /** A motif and what leads from it. */

@@ -9,7 +9,14 @@ import westtide.Songs;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.VoicingRange;
 
 /** What a song leans on, counted in bars. */

@@ -11,7 +11,12 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import westtide.Ensembles;
 import westtide.Songs;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.ChordMember;
 
 /** No song points to what it does not have; the sentence says where it would. */

@@ -9,18 +9,18 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.score.Score;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.Pattern;
 import westtide.sound.desk.Track;
 
 class PreparationTest {

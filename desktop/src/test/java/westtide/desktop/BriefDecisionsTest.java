@@ -9,10 +9,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.rhythm.Swing;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.Pattern;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
+import westtide.song.pattern.Pattern;
 import westtide.theory.NoteName;
 import westtide.theory.Scale;
 

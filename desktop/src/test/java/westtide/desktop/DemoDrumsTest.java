@@ -3,8 +3,8 @@ package westtide.desktop;
 import org.junit.jupiter.api.BeforeEach;
 import westtide.review.Stage;
 import westtide.rhythm.Meter;
-import westtide.song.Pattern;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** The grooves of a demo song in front, the keys on its first lane and step. */
 abstract class DemoDrumsTest extends WindowTest {

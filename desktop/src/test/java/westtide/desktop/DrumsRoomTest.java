@@ -14,13 +14,13 @@ import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.Restart;
 import westtide.song.edit.DrumEdits;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** Flams, swells, passes and the shapes of lanes, by keyboard and by mouse. */
 class DrumsRoomTest extends DemoDrumsTest {

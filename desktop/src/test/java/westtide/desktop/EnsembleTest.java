@@ -22,14 +22,14 @@ import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.review.Stage;
-import westtide.song.FollowRule;
-import westtide.song.Level;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.chord.RhythmFamily;
+import westtide.song.form.Level;
+import westtide.song.line.Note;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 
 /** Parts of every role, as many as wanted, handled where they are shown. */
 class EnsembleTest extends TrapSongTest {
@@ -77,7 +77,7 @@ class EnsembleTest extends TrapSongTest {
     return ((Pattern.Written) part(name).usual().pattern()).notes().size();
   }
 
-  private westtide.song.Section section(int place) {
+  private westtide.song.form.Section section(int place) {
     return song().form().sections().get(place);
   }
 

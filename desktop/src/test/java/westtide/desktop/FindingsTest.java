@@ -7,9 +7,9 @@ import java.util.List;
 import javafx.scene.layout.Pane;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
-import westtide.song.Form;
-import westtide.song.Section;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.song.id.SectionId;
 
 /** What is found is fixed, or left and called back. */

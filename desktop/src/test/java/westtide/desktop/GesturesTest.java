@@ -16,12 +16,12 @@ import westtide.desktop.open.WindowMemory;
 import westtide.review.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.song.Level;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
+import westtide.song.form.Level;
 import westtide.song.id.PartId;
 
 /** The same gestures on every sheet: one drag is one step, Escape gives back, menus never erase. */

@@ -20,7 +20,6 @@ import westtide.rhythm.Swing;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.When;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
@@ -28,6 +27,7 @@ import westtide.song.drum.LaneId;
 import westtide.song.drum.PanSweep;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** A groove built from nothing, by mouse, keys, text and playing, heard and written to a file. */
 class GrooveBuildingTest extends DemoDrumsTest {

@@ -9,13 +9,13 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.review.Stage;
-import westtide.song.Level;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionWord;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.style.StyleBook;
 
 /** Ways through the rooms besides the first ones: keys, pages, lists and drags. */

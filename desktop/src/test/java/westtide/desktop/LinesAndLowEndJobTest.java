@@ -18,12 +18,12 @@ import javafx.scene.Node;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
 import westtide.score.ScoredNote;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.edit.LineEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /**
  * The whole job on lines and low end, by pointer and keys: a lead is drawn and made a phrase, a

@@ -8,7 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /** Notes of a line by mouse and by keys. */
 class LinesRoomTest extends TrapSongTest {

@@ -10,11 +10,11 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.open.NotePlace;
 import westtide.review.Stage;
-import westtide.song.LowLine;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.edit.LineEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 
 /** The 808 beside the kick. */
 class LowEndRoomTest extends TrapSongTest {

@@ -6,12 +6,12 @@ import java.util.List;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
-import westtide.song.LineCycle;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.edit.LineEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.Pattern;
 
 /** Lines played in, varied, drawn anew and heard before they are kept, in a rhythm of their own. */
 class PlayingInTest extends TrapSongTest {

@@ -12,10 +12,10 @@ import westtide.file.FileNames;
 import westtide.file.SongFile;
 import westtide.file.midi.MidiFile;
 import westtide.score.Score;
-import westtide.song.Level;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 
 class StartTest extends WindowTest {

@@ -11,14 +11,14 @@ import org.junit.jupiter.api.Test;
 import westtide.review.Energy;
 import westtide.review.Stage;
 import westtide.score.Score;
-import westtide.song.Cell;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
 import westtide.song.id.PartId;
 
 /** What is dragged on the form: walls, heads, signs and the energy a section is to have. */

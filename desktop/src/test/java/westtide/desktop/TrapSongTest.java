@@ -2,9 +2,9 @@ package westtide.desktop;
 
 import java.util.List;
 import westtide.compose.SongDraft;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.style.StyleBook;
 import westtide.theory.Chord;
 

@@ -30,9 +30,9 @@ import org.testfx.api.FxToolkit;
 import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 import westtide.desktop.open.Look;
-import westtide.song.Form;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
 import westtide.sound.Listening;
 import westtide.sound.SharedTables;
 

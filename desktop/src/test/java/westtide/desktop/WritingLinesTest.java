@@ -11,15 +11,15 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.text.Text;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
-import westtide.song.Arpeggio;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.Role;
 import westtide.song.edit.LineEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 
 /** Lines and low lines in writing, by text, pointer and keys. */
 class WritingLinesTest extends TrapSongTest {

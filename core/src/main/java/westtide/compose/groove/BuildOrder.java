@@ -3,10 +3,10 @@ package westtide.compose.groove;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
 
 /**

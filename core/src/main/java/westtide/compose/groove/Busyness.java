@@ -10,10 +10,10 @@ import westtide.rhythm.MetricWeight;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
 
 /**

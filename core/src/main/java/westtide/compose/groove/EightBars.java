@@ -9,10 +9,10 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 
 /**
  * Grows a groove of one, two or four bars to eight: repeated by a plan in which some repeats

@@ -8,11 +8,11 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
+import westtide.song.pattern.Pattern;
 
 /**
  * Plays the end of one bar of a groove as a fill. Lanes of their own length are written out where

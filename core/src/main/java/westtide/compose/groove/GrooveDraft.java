@@ -8,14 +8,14 @@ import java.util.Optional;
 import java.util.Random;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.id.Seed;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
 import westtide.style.LaneHabit;
 

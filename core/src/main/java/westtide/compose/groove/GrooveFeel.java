@@ -7,9 +7,9 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.PlacedHit;
+import westtide.song.pattern.Pattern;
 
 /**
  * How a groove is played, apart from what it plays: how late each sixteenth of the bar is, and how

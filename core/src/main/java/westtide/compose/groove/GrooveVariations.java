@@ -2,11 +2,11 @@ package westtide.compose.groove;
 
 import java.util.List;
 import westtide.rhythm.Meter;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Makes a drafted drum part one groove and its variations: whatever was grown, thinned or filled

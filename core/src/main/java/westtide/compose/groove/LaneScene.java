@@ -12,9 +12,9 @@ import westtide.rhythm.Position;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 import westtide.style.LaneHabit;
 
 /**

@@ -29,12 +29,12 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.score.SectionScore;
 import westtide.song.Brief;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.form.Form;
 import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 

@@ -10,11 +10,11 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Quantise;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.Swing;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 import westtide.song.drum.PlayedLanes;
+import westtide.song.pattern.Pattern;
 
 /**
  * A groove read from a Standard MIDI File: the notes of channel 10, or of all channels where that

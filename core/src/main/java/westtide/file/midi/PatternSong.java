@@ -3,18 +3,18 @@ package westtide.file.midi;
 import java.util.List;
 import java.util.Map;
 import westtide.score.Score;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.Song;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.Progression;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** A song of one section in which one part plays one pattern through once. */
 final class PatternSong {

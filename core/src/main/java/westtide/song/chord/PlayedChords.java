@@ -7,7 +7,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Chord;
 import westtide.theory.ChordNamer;
 import westtide.theory.Key;

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.song.Alternatives;
-import westtide.song.Form;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 
 /** Edits of the forms that stand side by side. Forms are counted from 0. */

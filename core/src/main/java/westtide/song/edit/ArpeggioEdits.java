@@ -1,12 +1,12 @@
 package westtide.song.edit;
 
 import java.util.function.UnaryOperator;
-import westtide.song.Arpeggio;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of an arpeggio.

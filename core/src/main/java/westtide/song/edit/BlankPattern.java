@@ -5,14 +5,14 @@ import java.util.Optional;
 import westtide.rhythm.Figure;
 import westtide.rhythm.StepLane;
 import westtide.song.ChordRules;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.Pattern;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
+import westtide.song.pattern.Pattern;
 
 /** What a new part of a role plays until something else is decided. */
 final class BlankPattern {

@@ -3,12 +3,12 @@ package westtide.song.edit;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.UnaryOperator;
-import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Strum;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.VoicingKind;
 

@@ -7,19 +7,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Velocity;
-import westtide.song.Arpeggio;
-import westtide.song.Cell;
-import westtide.song.FollowRule;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transposition;
+import westtide.song.form.Cell;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.Transposition;
 import westtide.theory.voicing.ChordMember;
 
 /**

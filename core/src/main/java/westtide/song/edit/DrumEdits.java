@@ -9,9 +9,7 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumLane;
@@ -19,6 +17,8 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.id.PartId;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of the lanes and hits of one groove of a drum part. A groove that follows another goes on

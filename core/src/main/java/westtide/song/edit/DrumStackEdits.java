@@ -6,11 +6,11 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.pattern.Pattern;
 
 /**
  * Drums stacked on one line, as they usually are (common practice): two kicks, claps apart around a

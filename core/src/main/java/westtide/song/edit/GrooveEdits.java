@@ -6,13 +6,13 @@ import java.util.function.BiFunction;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of a groove as a whole, and of the grooves of its part. A groove that follows another goes

@@ -6,13 +6,13 @@ import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Section;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Grooves at half time: kick and backbeat come twice as far apart over twice the bars, everything

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Interval;
 import westtide.theory.Key;
 

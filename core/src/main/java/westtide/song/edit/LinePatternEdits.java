@@ -6,16 +6,16 @@ import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import westtide.rhythm.Meter;
-import westtide.song.BorrowedRhythm;
-import westtide.song.LineCycle;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of a line's pattern as a whole: its length, its bars, and where it is played. A pattern

@@ -6,12 +6,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import westtide.rhythm.BarLines;
-import westtide.song.Form;
-import westtide.song.FormLine;
 import westtide.song.Part;
-import westtide.song.Section;
-import westtide.song.SectionLink;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
+import westtide.song.form.Section;
+import westtide.song.form.SectionLink;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 

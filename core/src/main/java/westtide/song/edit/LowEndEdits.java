@@ -4,18 +4,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
 import westtide.song.mix.Duck;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Pitch;
 
 /** Edits of the rule an 808 follows. */

@@ -2,13 +2,13 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Mark;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Transition;
-import westtide.song.TransitionEffect;
+import westtide.song.form.Mark;
+import westtide.song.form.Transition;
+import westtide.song.form.TransitionEffect;
+import westtide.song.pattern.NamedPattern;
 
 /** The part that holds risers, crashes and what else is heard only where sections meet. */
 public final class MarksPart {

@@ -2,13 +2,13 @@ package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Cell;
-import westtide.song.CellSpan;
 import westtide.song.HintSound;
-import westtide.song.Level;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 
 /**
  * Adds a part that plays wherever another plays one of its patterns, bar for bar.

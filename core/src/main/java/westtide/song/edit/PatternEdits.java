@@ -7,14 +7,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import westtide.rhythm.Meter;
-import westtide.song.Cell;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.LaneId;
+import westtide.song.form.Cell;
 import westtide.song.id.PartId;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of which patterns a part has and what they are called, whatever their kind.

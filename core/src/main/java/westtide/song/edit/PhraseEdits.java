@@ -3,13 +3,13 @@ package westtide.song.edit;
 import java.util.ArrayList;
 import java.util.List;
 import westtide.rhythm.Meter;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 
 /**
  * Edits that make a phrase of a line.

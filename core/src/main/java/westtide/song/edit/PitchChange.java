@@ -1,10 +1,10 @@
 package westtide.song.edit;
 
-import westtide.song.BorrowedRhythm;
-import westtide.song.FollowRule;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
+import westtide.song.line.Note;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 
 /**
  * A change of pitches, kind by kind of pattern and rule: written notes one by one, rules each in

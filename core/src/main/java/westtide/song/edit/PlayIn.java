@@ -6,11 +6,11 @@ import java.util.Optional;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 import westtide.song.drum.PlayedLanes;
+import westtide.song.pattern.Pattern;
 
 /**
  * Puts what was played into a groove: lanes that were struck get the hits, the others stay.

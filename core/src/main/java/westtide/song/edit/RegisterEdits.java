@@ -1,12 +1,12 @@
 package westtide.song.edit;
 
-import westtide.song.Arpeggio;
-import westtide.song.FollowRule;
-import westtide.song.LowLine;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.Pattern;
 
 /**
  * Edits of how high a pattern stands, whatever its kind.

@@ -4,12 +4,12 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import westtide.song.ChordOption;
-import westtide.song.FollowRule;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
+import westtide.song.form.ChordOption;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.NoteName;
 
 /** Edits of which progressions a song has and which sections use them. */

@@ -5,15 +5,15 @@ import java.util.List;
 import westtide.rhythm.LaneShapes;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Level;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** Four stick hits, a beat apart, that open a song (common practice). */
 public final class StickCount {

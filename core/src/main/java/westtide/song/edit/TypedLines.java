@@ -2,20 +2,20 @@ package westtide.song.edit;
 
 import java.util.List;
 import java.util.Optional;
-import westtide.song.AttachedText;
-import westtide.song.Cell;
-import westtide.song.Level;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
-import westtide.song.WrittenText;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.song.line.DegreeText;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.AttachedText;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.WrittenText;
 import westtide.text.Reading;
 import westtide.theory.Key;
 

@@ -7,7 +7,6 @@ import java.util.SplittableRandom;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Note;
 import westtide.theory.Key;
 
 /**

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import westtide.rhythm.Swing;
-import westtide.song.Note;
 
 /**
  * Turns what was played over a swinging song into written notes: the swing is taken off, since the

@@ -18,13 +18,13 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.id.PartId;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 @Execution(ExecutionMode.CONCURRENT)

@@ -15,10 +15,10 @@ import westtide.Songs;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
+import westtide.song.id.Seed;
+import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
 import westtide.style.Style;
 

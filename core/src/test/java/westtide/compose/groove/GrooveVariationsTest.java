@@ -14,20 +14,20 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.song.CellSpan;
-import westtide.song.GrooveChange;
 import westtide.song.HeardBars;
-import westtide.song.Level;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
+import westtide.song.pattern.GrooveChange;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 class GrooveVariationsTest {

@@ -26,9 +26,9 @@ import westtide.Songs;
 import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.score.Score;
-import westtide.song.Form;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Form;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.sound.Listening;
@@ -42,7 +42,7 @@ class BounceTest {
     Song song = Songs.draft(style, 7);
     Section hook =
         song.form().sections().stream()
-            .filter(s -> s.word().kind() == westtide.song.SectionKind.HOOK)
+            .filter(s -> s.word().kind() == westtide.song.form.SectionKind.HOOK)
             .findFirst()
             .orElseThrow();
     return song.withForm(new Form(List.of(hook.withBars(8))));

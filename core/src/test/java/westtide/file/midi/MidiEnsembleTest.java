@@ -29,9 +29,7 @@ import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
@@ -41,9 +39,11 @@ import westtide.song.edit.BriefEdits;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 import westtide.song.mix.Effects;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 /** Songs of many parts as Standard MIDI Files. */

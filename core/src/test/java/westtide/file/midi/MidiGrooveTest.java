@@ -23,9 +23,6 @@ import westtide.rhythm.Swing;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
@@ -34,7 +31,10 @@ import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.GrooveEdits;
 import westtide.song.edit.LineEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
 /** Single grooves written as MIDI, listed by independent readers, and read again. */

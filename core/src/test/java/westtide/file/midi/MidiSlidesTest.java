@@ -14,10 +14,10 @@ import org.junit.jupiter.api.io.TempDir;
 import westtide.Ensembles;
 import westtide.Songs;
 import westtide.score.Score;
-import westtide.song.Note;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /**
  * Slides in MIDI as {@code javax.sound.midi} reads them. Bend values and registered parameter 0 are

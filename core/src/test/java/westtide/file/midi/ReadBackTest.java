@@ -19,17 +19,17 @@ import westtide.compose.SongDraft;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.song.Brief;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Level;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.theory.Key;
 
 /**

@@ -16,7 +16,7 @@ import westtide.rhythm.Quantise;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
-import westtide.song.Pattern;
+import westtide.song.pattern.Pattern;
 
 /** What was played, put on the grid. */
 class PlayedLanesTest {

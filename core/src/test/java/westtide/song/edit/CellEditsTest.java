@@ -14,14 +14,14 @@ import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Alternatives;
-import westtide.song.Cell;
-import westtide.song.CellSound;
-import westtide.song.Level;
 import westtide.song.Role;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Thinning;
 import westtide.song.drum.DrumVoice;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSound;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.Thinning;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
@@ -180,7 +180,8 @@ class CellEditsTest {
     Section marked =
         hook(SONG)
             .withTransitions(
-                14, List.of(westtide.song.Transition.of(westtide.song.Transition.Kind.STOP)))
+                14,
+                List.of(westtide.song.form.Transition.of(westtide.song.form.Transition.Kind.STOP)))
             .withCurves(
                 KEYS,
                 List.of(

@@ -20,16 +20,16 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
 import westtide.score.Score;
-import westtide.song.Cell;
-import westtide.song.GrooveChange;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
+import westtide.song.form.Cell;
 import westtide.song.id.PartId;
+import westtide.song.pattern.GrooveChange;
+import westtide.song.pattern.Pattern;
 
 /** Edits of grooves and of the grooves that follow them. */
 class DrumEditsTest {

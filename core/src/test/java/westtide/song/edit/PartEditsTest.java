@@ -17,19 +17,19 @@ import westtide.Songs;
 import westtide.rhythm.LaneFeel;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
-import westtide.song.FollowRule;
-import westtide.song.Level;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.form.Level;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
 import westtide.song.mix.Patch;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.theory.voicing.ChordMember;
 
 class PartEditsTest {

@@ -10,12 +10,12 @@ import westtide.rhythm.Quantise;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 import westtide.song.drum.PlayedLanes;
+import westtide.song.pattern.Pattern;
 
 /** What was played goes into the groove, in place of what was there or beside it. */
 class PlayInTest {

@@ -15,12 +15,12 @@ import westtide.Songs;
 import westtide.file.SongFile;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.song.id.SectionId;
 
 class SectionEditsTest {

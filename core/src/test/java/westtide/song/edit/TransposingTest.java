@@ -13,11 +13,11 @@ import westtide.Songs;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.FollowRule;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Transposition;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Transposition;
 import westtide.theory.Key;
 
 class TransposingTest {

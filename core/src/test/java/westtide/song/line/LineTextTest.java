@@ -11,10 +11,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.rhythm.Meter;
-import westtide.song.AttachedText;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.WrittenText;
+import westtide.song.pattern.AttachedText;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.WrittenText;
 import westtide.text.Reading;
 import westtide.theory.Key;
 

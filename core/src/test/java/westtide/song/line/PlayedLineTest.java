@@ -11,7 +11,6 @@ import westtide.play.SimulatedPads;
 import westtide.play.SimulatedPlayer;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
-import westtide.song.Note;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.PlayedChords;
 import westtide.theory.Key;

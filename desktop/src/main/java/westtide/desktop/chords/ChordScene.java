@@ -7,14 +7,14 @@ import westtide.follow.Follower;
 import westtide.follow.Harmony;
 import westtide.song.Brief;
 import westtide.song.ChordRules;
-import westtide.song.ChordVoicings;
-import westtide.song.FollowRule;
-import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.ChordVoicings;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.Voicing;
 
 /**

@@ -18,7 +18,6 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.room.GateBox;
-import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.PatternDescription;
 import westtide.song.chord.ChordRhythm;
@@ -30,6 +29,7 @@ import westtide.song.edit.Edit;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.VoicingKind;
 

@@ -17,9 +17,6 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.FigureSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
-import westtide.song.ChordOption;
-import westtide.song.Section;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Progression;
@@ -27,6 +24,9 @@ import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.RhythmText;
 import westtide.song.edit.Edit;
 import westtide.song.edit.RowEdits;
+import westtide.song.form.ChordOption;
+import westtide.song.form.Section;
+import westtide.song.form.SectionKind;
 import westtide.theory.NoteName;
 
 /** The whole progression: its rhythm, register and name, and which sections use it over a pedal. */

@@ -7,12 +7,12 @@ import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 import westtide.song.edit.PlayIn;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /**
  * What was played into a groove in one go. It belongs to that groove, and can be quantised again:

@@ -32,11 +32,11 @@ import westtide.review.HitReason;
 import westtide.review.Stage;
 import westtide.rhythm.LaneText;
 import westtide.rhythm.StepLane;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
+import westtide.song.pattern.NamedPattern;
 import westtide.text.Reading;
 
 /**

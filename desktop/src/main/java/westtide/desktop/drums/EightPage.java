@@ -18,11 +18,11 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
-import westtide.song.GrooveChange;
-import westtide.song.NamedPattern;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.edit.StickCount;
+import westtide.song.pattern.GrooveChange;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /** Eight bars from two: plan, fills, crash and stick count, and in what a variation differs. */
 final class EightPage implements Page<GrooveScene> {

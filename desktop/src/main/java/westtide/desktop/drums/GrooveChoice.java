@@ -16,11 +16,11 @@ import westtide.rhythm.Velocity;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
+import westtide.song.id.Seed;
 import westtide.sound.Audible;
 
 /** Which groove, lane and step are chosen on the sheet, and changing and hearing them. */

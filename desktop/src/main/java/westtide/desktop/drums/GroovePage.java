@@ -21,11 +21,11 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Picker;
 import westtide.desktop.kit.TypedLine;
-import westtide.song.NamedPattern;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.PatternEdits;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
 
 /** The groove as a whole, drafted by the style: lane by lane, anew, simpler, busier, by school. */

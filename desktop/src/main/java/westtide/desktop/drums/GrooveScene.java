@@ -12,12 +12,12 @@ import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.score.Passage;
 import westtide.score.ScoredNote;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneSound;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * What the sheet shows: one groove of the drum part, with a place on one of its lanes chosen.

@@ -8,10 +8,10 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import westtide.desktop.kit.Controls;
 import westtide.song.HeardBars;
-import westtide.song.Pattern;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Section;
+import westtide.song.pattern.Pattern;
 
 /**
  * Where the groove in front is heard and which groove it follows, so that nobody works on what

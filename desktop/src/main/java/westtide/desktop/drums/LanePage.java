@@ -21,7 +21,6 @@ import westtide.rhythm.LaneText;
 import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;
@@ -29,6 +28,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
 import westtide.song.id.PartId;
+import westtide.song.pattern.NamedPattern;
 import westtide.text.Reading;
 
 /**

@@ -8,9 +8,9 @@ import java.util.Set;
 import westtide.desktop.open.NotePlace;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
+import westtide.song.pattern.Pattern;
 
 /**
  * Hits of a groove that are moved or put in together, each by steps of its own lane.

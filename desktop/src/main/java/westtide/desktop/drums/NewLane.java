@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.stream.Collectors;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
+import westtide.song.pattern.Pattern;
 import westtide.sound.instrument.InstrumentBook;
 import westtide.sound.voice.Family;
 

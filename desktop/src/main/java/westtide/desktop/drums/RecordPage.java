@@ -21,12 +21,12 @@ import westtide.play.SimulatedPads;
 import westtide.rhythm.Quantise;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Velocity;
-import westtide.song.Pattern;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedLanes;
 import westtide.song.edit.Edit;
 import westtide.song.edit.PlayIn;
+import westtide.song.pattern.Pattern;
 
 /**
  * Playing a groove in: the section that plays it loops after a count-in, what is struck on keys,

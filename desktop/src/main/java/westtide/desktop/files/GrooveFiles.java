@@ -11,9 +11,9 @@ import westtide.file.midi.MidiFile;
 import westtide.file.midi.MidiGroove;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
-import westtide.song.Pattern;
 import westtide.song.Song;
 import westtide.song.id.PartId;
+import westtide.song.pattern.Pattern;
 
 /** Single grooves as MIDI files: read to be one more groove of the part, or written alone. */
 public final class GrooveFiles {

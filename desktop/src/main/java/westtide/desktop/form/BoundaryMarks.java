@@ -2,9 +2,9 @@ package westtide.desktop.form;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Mark;
-import westtide.song.Section;
-import westtide.song.Transition;
+import westtide.song.form.Mark;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
 
 /**
  * Where the signs of transitions stand below the tanks: those that lead up to a bar to the left of

@@ -24,14 +24,14 @@ import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
-import westtide.song.Form;
-import westtide.song.FormLine;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LinkedSections;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.SectionEdits;
+import westtide.song.form.Form;
+import westtide.song.form.FormLine;
 import westtide.text.Reading;
 
 /**

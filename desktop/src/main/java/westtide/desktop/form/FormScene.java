@@ -3,10 +3,10 @@ package westtide.desktop.form;
 import java.util.List;
 import java.util.Optional;
 import westtide.desktop.open.SongView;
-import westtide.song.Cell;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.Section;
 import westtide.song.id.SectionId;
 
 /**

@@ -17,9 +17,9 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.Desk;
 import westtide.rhythm.Clock;
-import westtide.song.Form;
 import westtide.song.OwnForm;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Form;
 
 /**
  * Forms the song could have: a plan of the style or of one's own, or built from the loop; each

@@ -15,16 +15,16 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.DraftsPanel;
-import westtide.song.ChordOption;
-import westtide.song.FormLine;
 import westtide.song.Part;
-import westtide.song.Section;
-import westtide.song.SectionWord;
 import westtide.song.chord.Progression;
 import westtide.song.edit.Edit;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.LinkedSections;
 import westtide.song.edit.SectionEdits;
+import westtide.song.form.ChordOption;
+import westtide.song.form.FormLine;
+import westtide.song.form.Section;
+import westtide.song.form.SectionWord;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
@@ -333,7 +333,7 @@ final class SectionPage implements Page<FormScene> {
   void add(int after) {
     SectionWord now = scene.section().word();
     SectionWord next =
-        now.kind() == westtide.song.SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
+        now.kind() == westtide.song.form.SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
     FormDraft draft = FormDraft.in(scene.view().style(), scene.song());
     int at = scene.place() + after;
     desk.apply(FormEdits.add(at, draft.section(next, EIGHT)));

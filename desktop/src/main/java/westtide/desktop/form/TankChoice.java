@@ -6,11 +6,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import westtide.rhythm.Meter;
-import westtide.song.Cell;
 import westtide.song.Part;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transition;
+import westtide.song.form.Cell;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
 
 /**
  * What is chosen on the sheet of tanks: the tank that is in front, the tanks, name, head or sign

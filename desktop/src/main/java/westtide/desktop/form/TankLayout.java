@@ -5,8 +5,8 @@ import java.util.Optional;
 import westtide.desktop.kit.Window;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Section;
 
 /**
  * Where parts and sections stand on the sheet of tanks: rows of equal height, columns to scale but

@@ -1,7 +1,7 @@
 package westtide.desktop.form;
 
 import java.util.Optional;
-import westtide.song.Transition;
+import westtide.song.form.Transition;
 
 /**
  * What can be chosen on the sheet of tanks: a tank, the name of a part, the head of a section, or

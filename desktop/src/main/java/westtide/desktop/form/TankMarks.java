@@ -10,9 +10,9 @@ import javafx.scene.input.KeyCode;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.SheetGestures;
-import westtide.song.Cell;
-import westtide.song.Level;
 import westtide.song.Part;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
 
 /** Mouse and keys on the tanks: choosing, setting the water, renaming and reordering parts. */
 final class TankMarks implements SheetGestures.Sheet<TankMark> {

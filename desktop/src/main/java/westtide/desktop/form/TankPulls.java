@@ -5,11 +5,11 @@ import java.util.Optional;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.Reordering;
-import westtide.song.Cell;
-import westtide.song.Level;
-import westtide.song.Section;
-import westtide.song.Transition;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
 
 /**
  * What can be dragged on the tanks: water up and down, walls and the ends of sections sideways,

@@ -12,14 +12,14 @@ import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NameEditor;
 import westtide.desktop.kit.SheetGestures;
 import westtide.desktop.kit.Window;
-import westtide.song.Cell;
-import westtide.song.CellSpan;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.PatternDescription;
-import westtide.song.Section;
 import westtide.song.Song;
-import westtide.song.Transition;
+import westtide.song.form.Cell;
+import westtide.song.form.CellSpan;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
+import westtide.song.form.Transition;
 import westtide.song.mix.Curve;
 
 /**

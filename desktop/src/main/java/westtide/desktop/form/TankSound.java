@@ -2,8 +2,8 @@ package westtide.desktop.form;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.CellSound;
-import westtide.song.Thinning;
+import westtide.song.form.CellSound;
+import westtide.song.form.Thinning;
 import westtide.song.mix.Mix;
 
 /** How a tank sounds otherwise than usual, in few signs. */

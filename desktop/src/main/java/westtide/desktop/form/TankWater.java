@@ -1,6 +1,6 @@
 package westtide.desktop.form;
 
-import westtide.song.Level;
+import westtide.song.form.Level;
 
 /** The water in a tank: how high it stands for a level, and its outline with small waves. */
 final class TankWater {

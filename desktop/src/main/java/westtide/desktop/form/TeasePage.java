@@ -14,9 +14,9 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Desk;
 import westtide.rhythm.BarLines;
-import westtide.song.Level;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.form.Level;
 import westtide.song.id.SectionId;
 
 /** A line planted early: the path from its first hint to its peak, heard stage by stage. */

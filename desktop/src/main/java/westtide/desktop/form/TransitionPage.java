@@ -18,10 +18,10 @@ import westtide.desktop.room.Desk;
 import westtide.rhythm.BarLines;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.Transition;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.FormEdits;
+import westtide.song.form.Transition;
 import westtide.song.id.PartId;
 
 /** What announces and lands a bar: several kinds at once, each with its length, depth and parts. */

@@ -1,6 +1,6 @@
 package westtide.desktop.form;
 
-import westtide.song.Transition;
+import westtide.song.form.Transition;
 
 /**
  * What a transition does as a shape below the tanks, as wide as it is long and as high as it is

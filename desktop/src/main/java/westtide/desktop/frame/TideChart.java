@@ -17,8 +17,8 @@ import westtide.desktop.play.PlayDesk;
 import westtide.review.Energy;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Clock;
-import westtide.song.Form;
-import westtide.song.SectionKind;
+import westtide.song.form.Form;
+import westtide.song.form.SectionKind;
 import westtide.song.id.SectionId;
 import westtide.style.FormHabit;
 

@@ -14,12 +14,12 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.ScaleSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
-import westtide.song.Arpeggio;
-import westtide.song.Note;
 import westtide.song.Song;
 import westtide.song.edit.ArpeggioEdits;
 import westtide.song.edit.PartNames;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
+import westtide.song.pattern.Arpeggio;
 import westtide.theory.Pitch;
 
 /** An arpeggio in place of written notes: it follows the chords heard. */

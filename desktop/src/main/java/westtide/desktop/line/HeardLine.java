@@ -11,16 +11,16 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.score.Passage;
 import westtide.score.ScoredNote;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.PatternDescription;
-import westtide.song.Section;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
+import westtide.song.form.Section;
 import westtide.song.line.ChordNote;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 
 /**
  * One pass of a pattern over the chords that are heard below it: in the selected section, or in the

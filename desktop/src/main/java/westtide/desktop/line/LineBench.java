@@ -27,11 +27,11 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.PatternTrial;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
 
 /**
  * The workbench of one line: which part and pattern is in front, its notes by mouse and keys, its

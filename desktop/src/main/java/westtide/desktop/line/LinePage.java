@@ -7,7 +7,7 @@ import westtide.desktop.kit.Axis;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * Some bars of a line laid out on a sheet: where its notes are, and what is at a point.

@@ -1,7 +1,7 @@
 package westtide.desktop.line;
 
 import java.util.List;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * What the pages below a line show.

@@ -2,8 +2,8 @@ package westtide.desktop.line;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.song.Note;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 import westtide.song.line.PlayedLine;
 
 /**

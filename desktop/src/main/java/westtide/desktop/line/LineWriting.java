@@ -6,13 +6,13 @@ import java.util.function.Consumer;
 import westtide.desktop.kit.TypedLine;
 import westtide.follow.ChordDegrees;
 import westtide.follow.KeyFigures;
-import westtide.song.AttachedText;
 import westtide.song.Brief;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.WrittenText;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LineEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.AttachedText;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.WrittenText;
 import westtide.text.Reading;
 
 /** The text of a written line, whichever way its notes are written. */

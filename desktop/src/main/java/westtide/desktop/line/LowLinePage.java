@@ -14,9 +14,9 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.ScaleSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
 
 /** The grammar of a low line: rhythm, notes, phrase, pick-ups, rests and slides. */
 final class LowLinePage implements Page<LineScene> {

@@ -8,7 +8,7 @@ import javafx.scene.input.KeyCode;
 import westtide.desktop.kit.KeyTable;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Key;
 
 /** What keys and the menu do with the chosen notes of a line, and with its cursor. */

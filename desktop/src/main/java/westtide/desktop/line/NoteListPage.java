@@ -16,7 +16,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.rhythm.Velocity;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Pitch;
 
 /**

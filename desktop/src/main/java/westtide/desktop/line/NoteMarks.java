@@ -13,7 +13,7 @@ import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.SheetGestures;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
-import westtide.song.Note;
+import westtide.song.line.Note;
 
 /**
  * The notes of a line as marks. A drag moves the chosen notes, at the right end of one it lengthens

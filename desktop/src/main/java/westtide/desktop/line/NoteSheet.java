@@ -14,10 +14,10 @@ import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.chord.PlacedChord;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 import westtide.theory.Key;
 
 /**

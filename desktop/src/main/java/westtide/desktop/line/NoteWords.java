@@ -1,7 +1,7 @@
 package westtide.desktop.line;
 
 import java.util.IntSummaryStatistics;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 

@@ -10,9 +10,9 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
-import westtide.song.Pattern;
-import westtide.song.PhraseUnit;
 import westtide.song.edit.PhraseEdits;
+import westtide.song.pattern.Pattern;
+import westtide.song.pattern.PhraseUnit;
 
 /** From a motif to a phrase: a plan, and what each unit makes of the motif. */
 final class PhrasePage implements Page<LineScene> {

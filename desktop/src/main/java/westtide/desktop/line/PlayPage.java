@@ -23,11 +23,11 @@ import westtide.play.PadInput;
 import westtide.play.SimulatedPads;
 import westtide.play.SimulatedPlayer;
 import westtide.song.Brief;
-import westtide.song.Note;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.PlayedChords;
 import westtide.song.edit.ChordEdits;
+import westtide.song.line.Note;
 import westtide.song.line.PlayedLine;
 
 /**

@@ -3,7 +3,7 @@ package westtide.desktop.line;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.input.KeyCode;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 

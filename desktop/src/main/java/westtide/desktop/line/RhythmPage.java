@@ -10,19 +10,19 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.GateBox;
-import westtide.song.BorrowedRhythm;
-import westtide.song.FollowRule;
-import westtide.song.LineCycle;
-import westtide.song.LowLine;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.LinePatternEdits;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.line.Note;
+import westtide.song.pattern.BorrowedRhythm;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.LineCycle;
+import westtide.song.pattern.LowLine;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /**
  * Where the rhythm of a line comes from: a length of its own that runs against the bar, notes that

@@ -11,7 +11,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.rhythm.Ticks;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.song.line.NoteShapes;
 import westtide.theory.Key;
 

@@ -12,14 +12,14 @@ import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
 import westtide.desktop.room.Desk;
 import westtide.song.Brief;
-import westtide.song.NamedPattern;
-import westtide.song.Note;
 import westtide.song.Part;
-import westtide.song.Pattern;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.edit.PartBeside;
 import westtide.song.edit.PartEdits;
+import westtide.song.id.Seed;
+import westtide.song.line.Note;
+import westtide.song.pattern.NamedPattern;
+import westtide.song.pattern.Pattern;
 
 /** Parts drafted beside the line in front, each with a job of its own. */
 final class BesidePage implements Page<LineScene> {

@@ -13,9 +13,9 @@ import westtide.desktop.line.Rows;
 import westtide.rhythm.Ticks;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.chord.PlacedChord;
+import westtide.song.line.Note;
 
 /**
  * A line on degree rows: chord tones shaded as they are heard, other parts as faint ghosts, and a

@@ -22,10 +22,10 @@ import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
-import westtide.song.Note;
 import westtide.song.Role;
-import westtide.song.Seed;
 import westtide.song.edit.LineEdits;
+import westtide.song.id.Seed;
+import westtide.song.line.Note;
 
 /** Lines: the patterns of any line over the chords that are heard where it plays. */
 public final class LinesRoom implements Room {

@@ -18,10 +18,10 @@ import westtide.desktop.line.LineScene;
 import westtide.desktop.room.Desk;
 import westtide.desktop.room.PatternTrial;
 import westtide.song.Brief;
-import westtide.song.Note;
-import westtide.song.Pattern;
-import westtide.song.Seed;
 import westtide.song.edit.LineEdits;
+import westtide.song.id.Seed;
+import westtide.song.line.Note;
+import westtide.song.pattern.Pattern;
 import westtide.style.PartHabit;
 import westtide.theory.Interval;
 

@@ -16,12 +16,12 @@ import westtide.desktop.room.Desk;
 import westtide.review.KickOverlap;
 import westtide.rhythm.Ticks;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.line.Note;
 import westtide.song.mix.Duck;
 import westtide.sound.instrument.DrumTuning;
 

@@ -17,9 +17,9 @@ import westtide.review.KickOverlap;
 import westtide.review.LowEndRange;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
-import westtide.song.Note;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
+import westtide.song.line.Note;
 import westtide.sound.instrument.DrumTuning;
 import westtide.theory.Pitch;
 

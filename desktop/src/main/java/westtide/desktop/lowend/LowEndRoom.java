@@ -19,12 +19,12 @@ import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
 import westtide.review.Stage;
 import westtide.score.WriteOut;
-import westtide.song.FollowRule;
-import westtide.song.KickLink;
-import westtide.song.NamedPattern;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.LowEndEdits;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.KickLink;
+import westtide.song.pattern.NamedPattern;
 import westtide.theory.Pitch;
 
 /**

@@ -1,7 +1,7 @@
 package westtide.desktop.open;
 
-import westtide.song.Note;
 import westtide.song.drum.LaneId;
+import westtide.song.line.Note;
 
 /**
  * Where a note or a hit stands in its pattern. It says which one is chosen, and goes on saying it

@@ -1,9 +1,9 @@
 package westtide.desktop.play;
 
-import westtide.song.Cell;
-import westtide.song.Level;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.Level;
 
 /**
  * Where the song is in one frame of the window.

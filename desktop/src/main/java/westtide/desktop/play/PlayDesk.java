@@ -15,9 +15,9 @@ import westtide.play.Player;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
-import westtide.song.Form;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.form.Form;
 import westtide.sound.Audible;
 
 /**

@@ -16,17 +16,17 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
-import westtide.song.FollowRule;
 import westtide.song.Part;
 import westtide.song.PatternDescription;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.Transposition;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
 import westtide.song.id.PartId;
+import westtide.song.pattern.FollowRule;
+import westtide.song.pattern.Transposition;
 import westtide.theory.voicing.ChordMember;
 
 /**

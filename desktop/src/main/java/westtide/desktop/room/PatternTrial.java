@@ -7,11 +7,11 @@ import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import westtide.desktop.play.PlayDesk;
 import westtide.rhythm.Meter;
-import westtide.song.Cell;
-import westtide.song.Form;
-import westtide.song.Level;
-import westtide.song.Section;
 import westtide.song.Song;
+import westtide.song.form.Cell;
+import westtide.song.form.Form;
+import westtide.song.form.Level;
+import westtide.song.form.Section;
 import westtide.song.id.PartId;
 
 /**

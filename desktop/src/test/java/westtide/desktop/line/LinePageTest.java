@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.rhythm.Meter;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Key;
 
 class LinePageTest {

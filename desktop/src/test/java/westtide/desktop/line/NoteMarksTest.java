@@ -11,7 +11,7 @@ import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.kit.Pull;
 import westtide.rhythm.Meter;
-import westtide.song.Note;
+import westtide.song.line.Note;
 import westtide.theory.Key;
 
 /** What gestures make of a line, with a stand-in for the room that keeps it as the room would. */

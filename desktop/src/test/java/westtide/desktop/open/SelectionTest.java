@@ -8,12 +8,12 @@ import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.SectionKind;
 import westtide.song.Song;
 import westtide.song.edit.FormEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.PatternEdits;
 import westtide.song.edit.RowEdits;
+import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.style.StyleBook;
@@ -66,7 +66,7 @@ class SelectionTest {
     Song varied =
         FormEdits.pattern(intro, PartId.of("drums"), 0, other)
             .apply(
-                FormEdits.level(intro, PartId.of("drums"), 0, westtide.song.Level.FULL)
+                FormEdits.level(intro, PartId.of("drums"), 0, westtide.song.form.Level.FULL)
                     .apply(song));
     Part drums = varied.part(PartId.of("drums")).orElseThrow();
     Selection there = opened.withSection(varied, intro);
