@@ -56,10 +56,15 @@ class ArchitectureTest {
               Map.entry("sound", List.of("text", "score", "song", "theory", "rhythm")),
               Map.entry("play", List.of("text", "sound", "score", "song", "theory", "rhythm")),
               Map.entry(
+                  "level", List.of("text", "score", "sound", "style", "song", "theory", "rhythm")),
+              Map.entry(
+                  "draft",
+                  List.of("compose", "level", "style", "song", "theory", "rhythm", "text")),
+              Map.entry(
                   "review",
                   List.of(
-                      "text", "follow", "score", "compose", "sound", "style", "song", "theory",
-                      "rhythm")),
+                      "text", "follow", "score", "compose", "level", "sound", "style", "song",
+                      "theory", "rhythm")),
               Map.entry(
                   "file", List.of("text", "style", "score", "sound", "song", "theory", "rhythm"))));
 
@@ -113,7 +118,7 @@ class ArchitectureTest {
         .that()
         .resideInAnyPackage("westtide.sound..")
         .or()
-        .haveNameMatching("westtide\\.play\\.(Playback|Metronome|Gauges|SilentOutput)")
+        .haveNameMatching("westtide\\.play\\.(Playback|Metronome|PlaybackMeters|SilentOutput)")
         .should()
         .dependOnClassesThat()
         .resideInAPackage("java.util.concurrent.locks")

@@ -14,7 +14,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
-import westtide.review.level.DraftLevels;
+import westtide.level.DraftLevels;
 import westtide.song.Song;
 import westtide.style.Style;
 import westtide.style.StyleBook;

@@ -14,8 +14,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import westtide.compose.TransitionDraft;
 import westtide.review.Energy;
+import westtide.review.Severity;
 import westtide.review.Soundings;
-import westtide.review.Weight;
 import westtide.rhythm.Hit;
 import westtide.score.Score;
 import westtide.song.Part;
@@ -95,7 +95,7 @@ public class EnsembleBenchmark {
   /** All findings of all stages. */
   @Benchmark
   public int findings() {
-    return Soundings.of(score, style).findings(Weight.WARNING).size();
+    return Soundings.of(score, style).findings(Severity.WARNING).size();
   }
 
   /** The score after one hit more, from the score before it. */

@@ -22,8 +22,8 @@ import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
+import westtide.desktop.Environment;
 import westtide.desktop.Shell;
-import westtide.desktop.Surroundings;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -171,7 +171,7 @@ public final class HourOfEdits {
         () -> {
           shell[0] =
               new Shell(
-                  new Surroundings(
+                  new Environment(
                       data,
                       data,
                       System::currentTimeMillis,

@@ -13,8 +13,8 @@ import java.util.function.IntFunction;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
+import westtide.desktop.Environment;
 import westtide.desktop.Shell;
-import westtide.desktop.Surroundings;
 import westtide.play.SilentOutput;
 import westtide.rhythm.Hit;
 import westtide.score.Score;
@@ -71,7 +71,7 @@ public final class WindowWork {
   private static void measure(Path data, List<String> names) throws IOException {
     Shell shell =
         new Shell(
-            new Surroundings(
+            new Environment(
                 data,
                 data,
                 () -> 0,

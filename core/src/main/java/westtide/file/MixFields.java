@@ -17,7 +17,7 @@ import westtide.song.mix.Equaliser;
 import westtide.song.mix.Gate;
 import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 import westtide.song.mix.Tremolo;
 
@@ -148,7 +148,7 @@ final class MixFields {
 
   private static Space space(JsonNode node) {
     return new Space(
-        named(RoomKind.class, node, "room"),
+        named(ReverbKind.class, node, "room"),
         number(node, "feedback"),
         node.path("pingPong").asBoolean(true),
         number(node, "repeatsFrom"),

@@ -112,7 +112,7 @@ public final class SongFile {
   static ObjectNode tree(Song song) {
     ObjectNode tree = new SongWriter().write(song);
     try {
-      ForeignFields.into(tree, MAPPER.readTree(song.extras()));
+      UnknownFields.into(tree, MAPPER.readTree(song.extras()));
       return tree;
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("the song could not be written as JSON", e);
@@ -127,7 +127,7 @@ public final class SongFile {
   /** The song of a document; what it does not know is looked for beside the scoring. */
   static Opened opened(JsonNode tree) {
     try {
-      SongMending.Mended mended = SongMending.of(tree);
+      SongRepair.Mended mended = SongRepair.of(tree);
       Song read = SongLimits.checked(new SongReader(mended.tree()).read());
       int version = tree.path("version").asInt(1);
       Song song = version == EarlierHints.VERSION ? EarlierHints.spelledOut(read) : read;
@@ -135,7 +135,7 @@ public final class SongFile {
       notices.addAll(version < SongWriter.VERSION ? EarlierHints.told(read) : List.of());
       ForkJoinTask<Optional<ObjectNode>> unknown =
           ForkJoinPool.commonPool()
-              .submit(() -> ForeignFields.in(mended.tree(), new SongWriter().write(song)));
+              .submit(() -> UnknownFields.in(mended.tree(), new SongWriter().write(song)));
       Score score = Score.of(song);
       Score whole =
           unknown

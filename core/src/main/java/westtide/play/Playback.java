@@ -26,7 +26,7 @@ final class Playback {
   private final Limiter limiter;
   private final Loudness loudness;
   private final Monitor monitor;
-  private final Gauges gauges;
+  private final PlaybackMeters gauges;
   private final float levelStep;
   private float level;
   private float wantedLevel;
@@ -34,7 +34,7 @@ final class Playback {
   private int countFrames;
   private double startTick;
 
-  Playback(int rate, PreparedScore empty, Gauges gauges, double listeningDb) {
+  Playback(int rate, PreparedScore empty, PlaybackMeters gauges, double listeningDb) {
     this.rate = rate;
     this.engine = new Engine(rate, empty);
     this.metronome = new Metronome(rate);

@@ -44,7 +44,7 @@ public final class Player implements AutoCloseable {
 
   private final AudioOutput output;
   private final Consumer<Throwable> troubles;
-  private final Gauges gauges = new Gauges();
+  private final PlaybackMeters gauges = new PlaybackMeters();
   private final Preparation preparation;
   private final Playback playback;
   private final ExecutorService preparing;
@@ -99,7 +99,7 @@ public final class Player implements AutoCloseable {
   }
 
   /** What is playing, where it is and how loud. */
-  public Gauges gauges() {
+  public PlaybackMeters gauges() {
     return gauges;
   }
 

@@ -65,7 +65,7 @@ final class BriefSoundings {
     String range = Math.round(span.low()) + " to " + Math.round(span.high());
     return new Finding(
         FindingId.of(check),
-        Weight.NOTE,
+        Severity.NOTE,
         title,
         "whole song",
         "The style usually keeps to " + range + ". Outside it may be exactly the point.",

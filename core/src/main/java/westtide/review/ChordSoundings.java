@@ -69,7 +69,7 @@ final class ChordSoundings {
       findings.add(
           new Finding(
               FindingId.of(Check.CHORDS_OUTSIDE).at(row.name(), i, chord),
-              Weight.NOTE,
+              Severity.NOTE,
               notes + " in " + chord + " is outside " + key,
               where(row, placed.get(i)),
               OutsideReason.of(chord, outside.get(0), key),
@@ -101,7 +101,7 @@ final class ChordSoundings {
       findings.add(
           new Finding(
               FindingId.of(Check.CHORDS_STRANGER).at(row.name(), i, before, chord),
-              Weight.NOTE,
+              Severity.NOTE,
               before + " to " + chord + " holds no note",
               where(row, placed.get(i)),
               "Every voice moves at once, which sounds like a step to another place; at least one"

@@ -56,7 +56,7 @@ final class DeliverSoundings {
     return Optional.of(
         new Finding(
             FindingId.of(Check.DELIVER_UNTUNED).at(hits),
-            Weight.NOTE,
+            Severity.NOTE,
             "The pitch of " + hits + " drum hits is not in the MIDI",
             "whole song",
             "General MIDI has one note a drum, toms apart; the pitch is in the preview and in WAV.",
@@ -70,7 +70,7 @@ final class DeliverSoundings {
         out.add(
             new Finding(
                 FindingId.of(Check.DELIVER_SILENT, part.part().id()),
-                Weight.NOTE,
+                Severity.NOTE,
                 part.part().name() + " plays nothing",
                 "whole song",
                 "Its tank is out in every section, so no file is written for it. Fill it in the form.",

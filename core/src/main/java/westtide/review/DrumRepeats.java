@@ -127,7 +127,7 @@ record DrumRepeats(List<List<Bar>> sections) {
     return Optional.of(
         new Finding(
             FindingId.of(Check.DRUMS_REPEATS).at(Math.round(share() * 20)),
-            Weight.NOTE,
+            Severity.NOTE,
             Math.round(100 * share()) + " % of the bars repeat an earlier one",
             "all sections",
             through
@@ -160,7 +160,7 @@ record DrumRepeats(List<List<Bar>> sections) {
             .map(fill -> new Fix("play the fill there", filling(form.id(index), drums.id(), last)));
     return new Finding(
         FindingId.of(Check.DRUMS_NOFILL, drums.id()).at("#" + form.id(index), section.bars()),
-        Weight.NOTE,
+        Severity.NOTE,
         "No fill of " + drums.name() + " before " + form.label(index + 1),
         "bar " + (form.startBar(index) + section.bars()),
         "The last bar repeats an earlier one; a change of section is usually announced.",

@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
@@ -144,8 +144,8 @@ public final class Energy {
       everyone += weight;
       fullPower += part.part().role() == Role.MARKS ? 0 : gain * heard;
       double width = Math.min(1, (mix.width() + Math.abs(mix.pan())) / 100.0);
-      Motion level = part.motion(Moving.LEVEL);
-      Motion expression = part.motion(Moving.EXPRESSION);
+      Motion level = part.motion(AutomationTarget.LEVEL);
+      Motion expression = part.motion(AutomationTarget.EXPRESSION);
       double struck = 0;
       for (int bar = 0; bar < power.length; bar++) {
         int starts = figures.starts()[bar];

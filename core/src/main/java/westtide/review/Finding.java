@@ -13,4 +13,4 @@ import java.util.Optional;
  * @param fix a way out, if there is one
  */
 public record Finding(
-    FindingId id, Weight weight, String title, String where, String why, Optional<Fix> fix) {}
+    FindingId id, Severity weight, String title, String where, String why, Optional<Fix> fix) {}

@@ -112,7 +112,7 @@ final class FormSoundings {
         findings.add(
             new Finding(
                 FindingId.of(Check.FORM_FLAT).at("#" + form.id(i)),
-                Weight.WARNING,
+                Severity.WARNING,
                 "The " + form.label(i) + " does not rise",
                 sections.bars(i),
                 "Its energy is "
@@ -227,7 +227,7 @@ final class FormSoundings {
                         FormEdits.level(form.id(index), chords.id(), 0, Level.HALF)));
     return new Finding(
         FindingId.of(Check.FORM_EMPTY).at("#" + form.id(index), bar),
-        Weight.WARNING,
+        Severity.WARNING,
         "Nothing plays from bar " + bar,
         form.label(index),
         "A silent bar is a strong effect before a drop and a hole anywhere else.",
@@ -257,7 +257,7 @@ final class FormSoundings {
     findings.add(
         new Finding(
             FindingId.of(Check.FORM_LENGTH).at(Math.round(seconds)),
-            Weight.NOTE,
+            Severity.NOTE,
             "The song lasts " + Clock.of(song.millis()),
             form.bars() + " bars",
             "2:20 to 3:30 is usual today; "

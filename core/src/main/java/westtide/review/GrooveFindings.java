@@ -88,7 +88,7 @@ final class GrooveFindings {
     LaneId id = lane.id();
     return new Finding(
         view.id(Check.DRUMS_SLIP).at(id.code(), hit.step(), hit.velocity()),
-        Weight.WARNING,
+        Severity.WARNING,
         id + " at " + hit.velocity() + " among " + next + "s",
         view.where(hit.step() * lane.grid().ticks()),
         "It is "
@@ -108,7 +108,7 @@ final class GrooveFindings {
     out.add(
         new Finding(
             view.id(Check.DRUMS_CHOKED).at(lane.id().code()),
-            Weight.NOTE,
+            Severity.NOTE,
             lane.id() + ": " + silent + " of " + own.size() + " hits are choked",
             view.where(),
             "Another lane of its choke group starts on the same steps and silences it.",
@@ -144,7 +144,7 @@ final class GrooveFindings {
     }
     return new Finding(
         view.id(Check.DRUMS_CROWD).at(tick, lanes.size()),
-        Weight.NOTE,
+        Severity.NOTE,
         lanes.size() + " drums start together",
         view.where(tick),
         "From six on they cover one another; the softest is hardly heard.",

@@ -94,7 +94,7 @@ final class HeardSoundings {
     return List.of(
         new Finding(
             FindingId.of(Check.FORM_QUIETINTRO).at(Math.round(under)),
-            Weight.NOTE,
+            Severity.NOTE,
             String.format(Locale.ROOT, "The intro is %.0f LU under the hook", under),
             "the intro",
             "More than 9 LU make people turn it up before the hook comes, and then it is too loud.",
@@ -148,7 +148,7 @@ final class HeardSoundings {
     return List.of(
         new Finding(
             FindingId.of(Check.LEVELS_PUSHED),
-            Weight.NOTE,
+            Severity.NOTE,
             String.format(Locale.ROOT, "The limiter reduces gain by %.0f dB", heard.pushed()),
             "loudest beat",
             "Beyond 4 dB the limiter decides the levels instead of you, and drums lose their edge.",
@@ -167,7 +167,7 @@ final class HeardSoundings {
     return List.of(
         new Finding(
             FindingId.of(Check.LOWEND_OVERLAP),
-            Weight.NOTE,
+            Severity.NOTE,
             percent(heard.overlap().orElseThrow()) + " of each kick lies under " + sub.get().name(),
             "whole song",
             "Where both sound, either the kick dips the 808 for a moment or their lows fight.",

@@ -41,7 +41,7 @@ final class LevelSoundings {
     int pan = part.mix().pan();
     return new Finding(
         FindingId.of(Check.LEVELS_MIDDLE, part.id()),
-        Weight.WARNING,
+        Severity.WARNING,
         part.name() + " stands " + Math.abs(pan) + (pan < 0 ? " to the left" : " to the right"),
         "whole song",
         "Sub and bass belong in the middle: one loudspeaker alone cannot carry them.",
@@ -53,7 +53,7 @@ final class LevelSoundings {
   private static Finding uncut(Part part) {
     return new Finding(
         FindingId.of(Check.LEVELS_LOWS, part.id()),
-        Weight.NOTE,
+        Severity.NOTE,
         part.name() + " keeps its lows under the 808",
         "whole song",
         "Melodic parts give up everything below 100 to 150 Hz when the 808 plays.",

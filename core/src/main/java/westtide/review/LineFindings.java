@@ -375,7 +375,7 @@ final class LineFindings {
   }
 
   private void add(FindingId id, String title, String where, String why, String label, Edit edit) {
-    out.add(new Finding(id, Weight.NOTE, title, where, why, Optional.of(new Fix(label, edit))));
+    out.add(new Finding(id, Severity.NOTE, title, where, why, Optional.of(new Fix(label, edit))));
   }
 
   private static FindingId id(Check check, ScoredPart line, Passage passage, Note note) {

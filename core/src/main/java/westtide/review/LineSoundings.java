@@ -149,7 +149,7 @@ final class LineSoundings {
     for (Note note : rubsAreMeant ? List.<Note>of() : fit.rubs()) {
       found(
               new Slip(Check.LINES_RUB, part, passage, line, note),
-              Weight.WARNING,
+              Severity.WARNING,
               name(note) + " rubs a semitone above the chord",
               "On a beat it grates unless it falls at once into the chord tone below.",
               note.key() - 1)
@@ -159,7 +159,7 @@ final class LineSoundings {
     if (!fit.onChord(last) && !rubsAreMeant) {
       found(
               new Slip(Check.LINES_END, part, passage, line, last),
-              Weight.NOTE,
+              Severity.NOTE,
               part.part().name() + " ends on " + name(last) + ", off the chord",
               "Phrases usually end on a chord tone; an open end is fine when an answer follows.",
               nearest(last.key(), midi -> fit.onChord(last.withKey(midi))))
@@ -169,7 +169,7 @@ final class LineSoundings {
       if (!key.contains(note.key() % 12) && !fit.onChord(note)) {
         found(
                 new Slip(Check.LINES_OUTSIDE, part, passage, line, note),
-                Weight.NOTE,
+                Severity.NOTE,
                 name(note) + " is outside " + key,
                 "It is neither in the scale nor in the chord: a blue note, a passing note or a slip.",
                 key.nearest(note.key()))
@@ -193,7 +193,7 @@ final class LineSoundings {
     }
   }
 
-  private Optional<Finding> found(Slip slip, Weight weight, String title, String why, int midi) {
+  private Optional<Finding> found(Slip slip, Severity weight, String title, String why, int midi) {
     Note written = slip.written(song.brief().meter());
     FindingId id =
         FindingId.of(slip.check, slip.part.part().id(), slip.passage.name())

@@ -123,7 +123,7 @@ final class LowEndSoundings {
     findings.add(
         new Finding(
             FindingId.of(Check.LOWEND_KICK, sub.part().id()),
-            Weight.NOTE,
+            Severity.NOTE,
             sub.part().name() + " and kick sound at once, up to " + Math.round(longest) + " ms",
             "bar " + bar(overlaps.get(0).kick()) + ", " + overlaps.size() + " times",
             "Two lows at once add up or cancel: the 808 ducks, ends before the kick or moves off it.",
@@ -142,7 +142,7 @@ final class LowEndSoundings {
     findings.add(
         new Finding(
             FindingId.of(Check.LOWEND_RANGE, sub.part().id()).at(found),
-            Weight.WARNING,
+            Severity.WARNING,
             sub.part().name()
                 + " at "
                 + key.pitch(found)
@@ -183,7 +183,7 @@ final class LowEndSoundings {
     int section = song.form().sectionAt(song.barLines().bar(first.start()));
     return new Finding(
         FindingId.of(Check.LOWEND_CLASH, part.part().id(), pattern).at(first.key()),
-        Weight.WARNING,
+        Severity.WARNING,
         part.part().name() + " dips into the 808",
         song.form().label(section) + ", bar " + bar(first.start()) + more,
         pitches

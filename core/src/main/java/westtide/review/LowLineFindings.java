@@ -77,7 +77,7 @@ final class LowLineFindings {
         out.add(
             new Finding(
                 id,
-                Weight.WARNING,
+                Severity.WARNING,
                 part.part().name() + " begins " + chord.chord() + " on " + key.pitch(note.key()),
                 at(note),
                 "The first note under a chord says which chord it is; it is usually the bass.",
@@ -110,7 +110,7 @@ final class LowLineFindings {
         out.add(
             new Finding(
                 id,
-                Weight.NOTE,
+                Severity.NOTE,
                 part.part().name() + " leads into " + key.pitch(next.key()) + " from itself",
                 at(note),
                 "A pick-up moves into the next bass; on the same note it only comes early.",
@@ -139,7 +139,7 @@ final class LowLineFindings {
       out.add(
           new Finding(
               FindingId.of(Check.LOWEND_UNISON, sub.part().id()).at(bass.part().id()),
-              Weight.NOTE,
+              Severity.NOTE,
               bass.part().name() + " and " + sub.part().name() + " on one note",
               at(first.get()) + ", " + same + " times",
               "Two parts on one low note add up or cancel; one of them, or an octave between.",

@@ -62,7 +62,7 @@ final class NeverFindings {
     LaneId id = lane.id();
     return new Finding(
         view.id(Check.DRUMS_NEVER).at(id.code(), hit.step()),
-        Weight.WARNING,
+        Severity.WARNING,
         id + " on step " + (hit.step() + 1) + " never plays",
         view.where(hit.step() * lane.grid().ticks()),
         "It waits for repeat "

@@ -68,6 +68,6 @@ record PlacedSections(Song song, Energy energy) {
 
   /** A finding of the form that is worth a note. */
   static Finding note(FindingId id, String title, String where, String why, Optional<Fix> fix) {
-    return new Finding(id, Weight.NOTE, title, where, why, fix);
+    return new Finding(id, Severity.NOTE, title, where, why, fix);
   }
 }

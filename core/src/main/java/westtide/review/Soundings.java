@@ -116,7 +116,7 @@ public record Soundings(
   }
 
   /** All findings of a weight, in the order of the stages. */
-  public List<Finding> findings(Weight weight) {
+  public List<Finding> findings(Severity weight) {
     return java.util.Arrays.stream(Stage.values())
         .flatMap(stage -> at(stage).findings().stream())
         .filter(finding -> finding.weight() == weight)

@@ -99,7 +99,7 @@ final class SpectrumSoundings {
         new Finding(
             FindingId.of(Check.LEVELS_SPECTRUM)
                 .at((int) region.from(), hollow ? "hollow" : "heavy"),
-            Weight.NOTE,
+            Severity.NOTE,
             word + region.name() + String.format(Locale.ROOT, ", by %.0f dB", Math.abs(mean)),
             "the mix",
             "Against the usual band of the style "
@@ -151,7 +151,7 @@ final class SpectrumSoundings {
     return List.of(
         new Finding(
             FindingId.of(Check.LOWEND_PHASE),
-            Weight.NOTE,
+            Severity.NOTE,
             "Kick and " + part.name() + " cancel below 120 Hz",
             "whole song",
             "Their waves push against each other where both sound, so both are quieter than alone."

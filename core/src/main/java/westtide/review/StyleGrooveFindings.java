@@ -123,7 +123,7 @@ final class StyleGrooveFindings {
   private Finding missing(LaneId id, int tick) {
     return new Finding(
         view.id(Check.DRUMS_MISSING).at(id.code(), tick / Ticks.PER_STEP),
-        Weight.NOTE,
+        Severity.NOTE,
         "No "
             + id.toString().toLowerCase()
             + " on "
@@ -196,7 +196,7 @@ final class StyleGrooveFindings {
   private Finding fullness(double found, Span usual, boolean full) {
     return new Finding(
         view.id(Check.DRUMS_FULL).at(Math.round(found)),
-        Weight.NOTE,
+        Severity.NOTE,
         plain(found) + " hits per bar in all",
         view.where(),
         style.name()
@@ -218,7 +218,7 @@ final class StyleGrooveFindings {
     String range = low == high ? plain(low) : plain(low) + " to " + plain(high);
     return new Finding(
         view.id(Check.DRUMS_DENSITY).at(id.code(), Math.round(found)),
-        Weight.NOTE,
+        Severity.NOTE,
         id + ": " + plain(found) + " hits per bar",
         view.where(),
         style.name() + " has " + range + " a bar: " + why(id),
@@ -254,7 +254,7 @@ final class StyleGrooveFindings {
     out.add(
         new Finding(
             FindingId.of(Check.DRUMS_SWING),
-            Weight.WARNING,
+            Severity.WARNING,
             "Swing of " + view.song().brief().swing() + " % moves nothing",
             view.where(),
             "Swing delays only the off-steps, and this groove has no hit on one.",

@@ -68,7 +68,7 @@ final class VoicingFindings {
         .forEach(k -> without.add(member(k, voicing, chord.chord())));
     return new Finding(
         FindingId.of(Check.CHORDS_MUD, laid.part().id()).at(laid.row().name(), index, notes),
-        Weight.NOTE,
+        Severity.NOTE,
         chord.chord() + " crowds above " + notes,
         laid.part().name() + ", " + where(laid.row(), chord),
         "Less than a fourth between two notes below E3 is heard as mud; leave one out or raise it.",
@@ -116,7 +116,7 @@ final class VoicingFindings {
     return Optional.of(
         new Finding(
             FindingId.of(Check.CHORDS_LOST, laid.part().id()).at(laid.row().name(), kind.name()),
-            Weight.NOTE,
+            Severity.NOTE,
             tones + " of " + chord + " is not played",
             laid.part().name() + ", " + where(laid.row(), laid.row().placed().get(first)),
             "A " + kind + " has no place for it, so the colour that is typed is not heard.",
@@ -184,7 +184,7 @@ final class VoicingFindings {
     return List.of(
         new Finding(
             FindingId.of(Check.CHORDS_TURNING).at(row.name(), chords.get(0), chords.get(1)),
-            Weight.NOTE,
+            Severity.NOTE,
             chords.get(0) + " and " + chords.get(1) + " take turns " + pairs + " times",
             row.name(),
             "The same change wears out when it is all there is; repeating styles mean it, others"

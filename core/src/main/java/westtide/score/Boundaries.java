@@ -55,7 +55,9 @@ final class Boundaries {
    * @param moves what transitions move
    */
   record Applied(
-      List<ScoredNote> notes, List<ScoredNote> ofPatterns, Map<Moving, List<Motion.Piece>> moves) {}
+      List<ScoredNote> notes,
+      List<ScoredNote> ofPatterns,
+      Map<AutomationTarget, List<Motion.Piece>> moves) {}
 
   /**
    * A transition where it happens.
@@ -132,7 +134,8 @@ final class Boundaries {
     private final Part part;
     private final Silences silences = new Silences();
     private final List<ScoredNote> added = new ArrayList<>();
-    private final Map<Moving, List<Motion.Piece>> moves = new EnumMap<>(Moving.class);
+    private final Map<AutomationTarget, List<Motion.Piece>> moves =
+        new EnumMap<>(AutomationTarget.class);
     private List<ScoredNote> notes;
 
     Change(Part part, List<ScoredNote> notes) {

@@ -70,7 +70,7 @@ public record Motion(List<Piece> pieces) {
   }
 
   /** Two movements as what they come to together. */
-  public static Motion together(Moving what, Motion one, Motion other) {
+  public static Motion together(AutomationTarget what, Motion one, Motion other) {
     if (!one.any() || !other.any()) {
       return one.any() ? one : other;
     }
@@ -80,7 +80,7 @@ public record Motion(List<Piece> pieces) {
   }
 
   /** Pieces that may overlap, as what they come to together. */
-  static Motion of(Moving what, List<Piece> pieces) {
+  static Motion of(AutomationTarget what, List<Piece> pieces) {
     List<Piece> sorted =
         pieces.stream()
             .filter(piece -> piece.to() > piece.from())
@@ -124,9 +124,9 @@ public record Motion(List<Piece> pieces) {
 
   /** Two straight lines may cross, so a stretch of the lower or higher of them is cut there. */
   private static void addTogether(
-      List<Piece> out, Moving what, List<Piece> open, int from, int to) {
+      List<Piece> out, AutomationTarget what, List<Piece> open, int from, int to) {
     TreeSet<Integer> cuts = new TreeSet<>(List.of(from, to));
-    boolean extremes = what == Moving.LOW_PASS || what == Moving.HIGH_PASS;
+    boolean extremes = what == AutomationTarget.LOW_PASS || what == AutomationTarget.HIGH_PASS;
     for (int i = 0; extremes && i < open.size(); i++) {
       for (int j = i + 1; j < open.size(); j++) {
         double before = open.get(i).at(from) - open.get(j).at(from);
@@ -144,7 +144,7 @@ public record Motion(List<Piece> pieces) {
     }
   }
 
-  private static double together(Moving what, List<Piece> open, int tick) {
+  private static double together(AutomationTarget what, List<Piece> open, int tick) {
     double value = open.get(0).at(tick);
     for (int i = 1; i < open.size(); i++) {
       value = what.together(value, open.get(i).at(tick));

@@ -36,7 +36,8 @@ final class Motions {
   private final Song song;
   private final Part part;
   private final Meter meter;
-  private final Map<Moving, List<Motion.Piece>> pieces = new EnumMap<>(Moving.class);
+  private final Map<AutomationTarget, List<Motion.Piece>> pieces =
+      new EnumMap<>(AutomationTarget.class);
 
   Motions(Song song, Part part) {
     this.song = song;
@@ -45,13 +46,13 @@ final class Motions {
   }
 
   /** The same with what transitions make of the part. */
-  Motions with(Map<Moving, List<Motion.Piece>> more) {
+  Motions with(Map<AutomationTarget, List<Motion.Piece>> more) {
     more.forEach((what, list) -> list.forEach(piece -> add(what, piece)));
     return this;
   }
 
   /** Everything that moves. */
-  Map<Moving, Motion> all() {
+  Map<AutomationTarget, Motion> all() {
     Form form = song.form();
     int start = 0;
     for (Section section : form.sections()) {
@@ -61,12 +62,12 @@ final class Motions {
       addCurves(section, start);
       start += section.ticks(meter);
     }
-    Map<Moving, Motion> out = new EnumMap<>(Moving.class);
+    Map<AutomationTarget, Motion> out = new EnumMap<>(AutomationTarget.class);
     pieces.forEach((what, list) -> out.put(what, Motion.of(what, list)));
     return out;
   }
 
-  private void add(Moving what, Motion.Piece piece) {
+  private void add(AutomationTarget what, Motion.Piece piece) {
     pieces.computeIfAbsent(what, w -> new ArrayList<>()).add(piece);
   }
 
@@ -74,10 +75,10 @@ final class Motions {
     int lowPass = cell.sound().lowPass();
     if (cell.level() != Level.OUT && lowPass < Mix.OPEN) {
       double octaves = Curve.Kind.LOW_PASS.even(lowPass);
-      add(Moving.LOW_PASS, new Motion.Piece(from, to, octaves, octaves));
+      add(AutomationTarget.LOW_PASS, new Motion.Piece(from, to, octaves, octaves));
     }
     if (cell.level() == Level.HINT) {
-      add(Moving.EXPRESSION, new Motion.Piece(from, to, HINT_DECIBELS, HINT_DECIBELS));
+      add(AutomationTarget.EXPRESSION, new Motion.Piece(from, to, HINT_DECIBELS, HINT_DECIBELS));
     }
   }
 
@@ -96,13 +97,13 @@ final class Motions {
     int whole = from + curve.barsIn(1) * meter.ticksPerBar();
     List<Motion.Piece> drawn = drawn(curve, from, curve.bars() == 0 ? to : whole, to);
     switch (curve.kind()) {
-      case LEVEL -> drawn.forEach(piece -> add(Moving.LEVEL, scaled(piece, 0.1)));
-      case PAN -> drawn.forEach(piece -> add(Moving.PAN, piece));
-      case LOW_PASS -> drawn.forEach(piece -> add(Moving.LOW_PASS, piece));
-      case HIGH_PASS -> drawn.forEach(piece -> add(Moving.HIGH_PASS, piece));
-      case ROOM -> drawn.forEach(piece -> add(Moving.ROOM, piece));
-      case DELAY -> drawn.forEach(piece -> add(Moving.DELAY, piece));
-      case WIDTH -> drawn.forEach(piece -> add(Moving.WIDTH, piece));
+      case LEVEL -> drawn.forEach(piece -> add(AutomationTarget.LEVEL, scaled(piece, 0.1)));
+      case PAN -> drawn.forEach(piece -> add(AutomationTarget.PAN, piece));
+      case LOW_PASS -> drawn.forEach(piece -> add(AutomationTarget.LOW_PASS, piece));
+      case HIGH_PASS -> drawn.forEach(piece -> add(AutomationTarget.HIGH_PASS, piece));
+      case ROOM -> drawn.forEach(piece -> add(AutomationTarget.ROOM, piece));
+      case DELAY -> drawn.forEach(piece -> add(AutomationTarget.DELAY, piece));
+      case WIDTH -> drawn.forEach(piece -> add(AutomationTarget.WIDTH, piece));
       case GATE -> addGate(new Motion(drawn), rate(all, Curve.Kind.GATE_RATE, from), from, to);
       case WOBBLE ->
           addWobble(new Motion(drawn), rate(all, Curve.Kind.WOBBLE_RATE, from), from, to);
@@ -226,7 +227,9 @@ final class Motions {
         double decibels = Math.max(SILENT_DECIBELS, 20 * Math.log10(Math.max(1e-6, open)));
         if (decibels < 0) {
           int end = Math.min(to, start + stroke);
-          add(Moving.EXPRESSION, new Motion.Piece(start + stroke / 2, end, decibels, decibels));
+          add(
+              AutomationTarget.EXPRESSION,
+              new Motion.Piece(start + stroke / 2, end, decibels, decibels));
         }
       }
     }
@@ -244,7 +247,7 @@ final class Motions {
         if (start < to && end > start) {
           int last = Math.min(to, end);
           add(
-              Moving.LOW_PASS,
+              AutomationTarget.LOW_PASS,
               new Motion.Piece(
                   start, last, wobbled(depth, start, i), wobbled(depth, last - 1, i + 1)));
         }

@@ -29,7 +29,7 @@ public record Score(Song song, List<ScoredPart> parts, int ticks) {
    * but parts the edit did not reach are taken over.
    */
   public Score after(Song edited) {
-    return new Scoring(edited, new Untouched(this, edited)).score();
+    return new Scoring(edited, new ScoreReuse(this, edited)).score();
   }
 
   /** The part of that id. */

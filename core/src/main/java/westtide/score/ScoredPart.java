@@ -16,7 +16,10 @@ import westtide.song.Part;
  * @param motions what moves of it over the song
  */
 public record ScoredPart(
-    Part part, List<ScoredNote> notes, List<Passage> passages, Map<Moving, Motion> motions) {
+    Part part,
+    List<ScoredNote> notes,
+    List<Passage> passages,
+    Map<AutomationTarget, Motion> motions) {
   /** A part over which nothing moves. */
   public ScoredPart(Part part, List<ScoredNote> notes, List<Passage> passages) {
     this(part, notes, passages, Map.of());
@@ -30,7 +33,7 @@ public record ScoredPart(
   }
 
   /** How something of it moves; still where it does not. */
-  public Motion motion(Moving what) {
+  public Motion motion(AutomationTarget what) {
     return motions.getOrDefault(what, Motion.STILL);
   }
 

@@ -40,8 +40,8 @@ public final class SectionScore {
         .toList();
   }
 
-  private static Map<Moving, Motion> motions(ScoredPart part, int from, int to) {
-    Map<Moving, Motion> out = new EnumMap<>(Moving.class);
+  private static Map<AutomationTarget, Motion> motions(ScoredPart part, int from, int to) {
+    Map<AutomationTarget, Motion> out = new EnumMap<>(AutomationTarget.class);
     part.motions()
         .forEach(
             (what, motion) -> {

@@ -16,7 +16,8 @@ final class Sweeps {
 
   private Sweeps() {}
 
-  static Map<Moving, List<Motion.Piece>> of(Boundaries.At at, TransitionEffect.Sweep.Way way) {
+  static Map<AutomationTarget, List<Motion.Piece>> of(
+      Boundaries.At at, TransitionEffect.Sweep.Way way) {
     double depth = at.what().depth() / 100.0;
     double closed = OPEN - OCTAVES * depth;
     return switch (way) {
@@ -26,13 +27,15 @@ final class Sweeps {
     };
   }
 
-  private static Map<Moving, List<Motion.Piece>> lowPass(Boundaries.At at, double from, double to) {
-    return Map.of(Moving.LOW_PASS, List.of(new Motion.Piece(at.from(), at.to(), from, to)));
+  private static Map<AutomationTarget, List<Motion.Piece>> lowPass(
+      Boundaries.At at, double from, double to) {
+    return Map.of(
+        AutomationTarget.LOW_PASS, List.of(new Motion.Piece(at.from(), at.to(), from, to)));
   }
 
-  private static Map<Moving, List<Motion.Piece>> fade(Boundaries.At at, double floor) {
+  private static Map<AutomationTarget, List<Motion.Piece>> fade(Boundaries.At at, double floor) {
     return Map.of(
-        Moving.LEVEL,
+        AutomationTarget.LEVEL,
         List.of(
             new Motion.Piece(at.from(), at.to(), 0, floor),
             new Motion.Piece(at.to(), Math.max(at.to(), at.end()), floor, floor)));

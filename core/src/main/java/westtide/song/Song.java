@@ -52,7 +52,7 @@ public record Song(
     List<Part> there = parts;
     main = main.filter(id -> there.stream().anyMatch(part -> part.id().equals(id)));
     alternatives = alternatives.fitting(progressions, parts);
-    new SongGate(progressions, parts, form).check();
+    new SongValidator(progressions, parts, form).check();
   }
 
   /** A song whose main part is not marked, with one form. */

@@ -7,7 +7,7 @@ import westtide.sound.desk.DrumBus;
 import westtide.sound.desk.Frames;
 import westtide.sound.desk.MixBus;
 import westtide.sound.desk.MonoLows;
-import westtide.sound.desk.Rooms;
+import westtide.sound.desk.Reverbs;
 import westtide.sound.desk.Stretch;
 
 /**
@@ -18,7 +18,7 @@ public final class Engine implements Moved {
   /** Samples in a block: 5.3 ms at 48 kHz. */
   public static final int BLOCK = 256;
 
-  private final Rooms rooms;
+  private final Reverbs rooms;
   private final DrumBus drums;
   private final MonoLows lows;
   private final MixBus bus;
@@ -30,7 +30,7 @@ public final class Engine implements Moved {
 
   /** An engine at a sample rate that plays a score and meters its channels. */
   public Engine(int rate, PreparedScore score) {
-    rooms = new Rooms(rate, BLOCK);
+    rooms = new Reverbs(rate, BLOCK);
     drums = new DrumBus(rate, BLOCK);
     lows = new MonoLows(rate, BLOCK);
     bus = new MixBus(rate, BLOCK);

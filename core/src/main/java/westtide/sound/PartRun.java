@@ -1,7 +1,7 @@
 package westtide.sound;
 
 import java.util.Arrays;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.sound.desk.Blocks;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Frames;
@@ -81,7 +81,7 @@ final class PartRun implements Moved {
     return part;
   }
 
-  RoomKind room() {
+  ReverbKind room() {
     return part.channel().room();
   }
 

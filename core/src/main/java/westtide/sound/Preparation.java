@@ -7,8 +7,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -177,7 +177,7 @@ public final class Preparation {
 
   private static boolean delays(Part part, ScoredPart scored) {
     return part.mix().delay() > 0
-        || !scored.motion(Moving.DELAY).pieces().isEmpty()
+        || !scored.motion(AutomationTarget.DELAY).pieces().isEmpty()
         || part.lanes().values().stream().anyMatch(sound -> sound.delay() > 0);
   }
 
@@ -199,18 +199,20 @@ public final class Preparation {
   private static Movements moves(ScoredPart part, int end) {
     Motion level =
         Motion.together(
-            Moving.LEVEL, part.motion(Moving.LEVEL).held(end), part.motion(Moving.EXPRESSION));
+            AutomationTarget.LEVEL,
+            part.motion(AutomationTarget.LEVEL).held(end),
+            part.motion(AutomationTarget.EXPRESSION));
     return new Movements(
-        automation(level, Moving.LEVEL),
-        automation(part.motion(Moving.LOW_PASS).held(end), Moving.LOW_PASS),
-        automation(part.motion(Moving.HIGH_PASS).held(end), Moving.HIGH_PASS),
-        automation(part.motion(Moving.PAN), Moving.PAN),
-        automation(part.motion(Moving.ROOM), Moving.ROOM),
-        automation(part.motion(Moving.DELAY), Moving.DELAY),
-        automation(part.motion(Moving.WIDTH), Moving.WIDTH));
+        automation(level, AutomationTarget.LEVEL),
+        automation(part.motion(AutomationTarget.LOW_PASS).held(end), AutomationTarget.LOW_PASS),
+        automation(part.motion(AutomationTarget.HIGH_PASS).held(end), AutomationTarget.HIGH_PASS),
+        automation(part.motion(AutomationTarget.PAN), AutomationTarget.PAN),
+        automation(part.motion(AutomationTarget.ROOM), AutomationTarget.ROOM),
+        automation(part.motion(AutomationTarget.DELAY), AutomationTarget.DELAY),
+        automation(part.motion(AutomationTarget.WIDTH), AutomationTarget.WIDTH));
   }
 
-  private static Automation automation(Motion motion, Moving what) {
+  private static Automation automation(Motion motion, AutomationTarget what) {
     List<Motion.Piece> pieces = motion.pieces();
     return new Automation(
         pieces.stream().mapToInt(Motion.Piece::from).toArray(),

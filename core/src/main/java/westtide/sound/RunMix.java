@@ -5,7 +5,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.sound.desk.Blocks;
 import westtide.sound.desk.MonoLows;
 
@@ -17,8 +17,8 @@ final class RunMix {
   private static final int LOT = PartRun.LOT;
 
   private final List<PartRun> parts;
-  private final Map<RoomKind, RoomRun> rooms = new EnumMap<>(RoomKind.class);
-  private final List<RoomRun> answering = new ArrayList<>();
+  private final Map<ReverbKind, ReverbRun> rooms = new EnumMap<>(ReverbKind.class);
+  private final List<ReverbRun> answering = new ArrayList<>();
   private final MonoLows lows;
   private final float[] lotLeft = new float[LOT];
   private final float[] lotRight = new float[LOT];
@@ -28,8 +28,8 @@ final class RunMix {
   RunMix(List<PartRun> parts, int rate) {
     this.parts = parts;
     this.lows = new MonoLows(rate, Engine.BLOCK);
-    for (RoomKind kind : RoomKind.values()) {
-      RoomRun room = new RoomRun(kind, rate);
+    for (ReverbKind kind : ReverbKind.values()) {
+      ReverbRun room = new ReverbRun(kind, rate);
       rooms.put(kind, room);
       answering.add(0, room);
     }
@@ -50,7 +50,7 @@ final class RunMix {
         rooms.get(run.room()).send(run.made().toRoom);
       }
     }
-    rooms.values().forEach(RoomRun::begin);
+    rooms.values().forEach(ReverbRun::begin);
   }
 
   /** Adds up what the parts made last and what the rooms answer. */
@@ -63,8 +63,8 @@ final class RunMix {
         Blocks.add(run.made().right, lotRight, 1, LOT);
       }
     }
-    answering.forEach(RoomRun::end);
-    for (RoomRun room : rooms.values()) {
+    answering.forEach(ReverbRun::end);
+    for (ReverbRun room : rooms.values()) {
       if (room.heard()) {
         Blocks.add(room.left(), lotLeft, 1, LOT);
         Blocks.add(room.right(), lotRight, 1, LOT);

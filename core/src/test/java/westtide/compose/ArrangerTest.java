@@ -13,8 +13,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
 import westtide.review.Finding;
+import westtide.review.Severity;
 import westtide.review.Soundings;
-import westtide.review.Weight;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
 import westtide.song.Part;
@@ -84,7 +84,7 @@ class ArrangerTest {
   void itsSoundingsFindNothingWrongInTheFirstDraft(Style style) {
     Song song = arranged(style, 1);
     List<Finding> serious =
-        Soundings.of(Score.of(song), style).findings(Weight.WARNING).stream()
+        Soundings.of(Score.of(song), style).findings(Severity.WARNING).stream()
             .filter(finding -> !finding.id().code().startsWith("lines.rub"))
             .toList();
     assertThat(serious).as(style.name()).isEmpty();

@@ -15,9 +15,9 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
+import westtide.review.Severity;
 import westtide.review.Soundings;
 import westtide.review.Stage;
-import westtide.review.Weight;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Tempo;
 import westtide.sampling.Sampled;
@@ -68,7 +68,7 @@ class DraftTest {
     Set<String> unusual = new TreeSet<>();
     for (int seed : Samples.few(4, IntStream.range(0, 50).boxed().toList())) {
       Soundings found = Soundings.of(Score.of(Songs.draft(style, seed)), own);
-      assertThat(found.findings(Weight.WARNING)).as("seed " + seed).isEmpty();
+      assertThat(found.findings(Severity.WARNING)).as("seed " + seed).isEmpty();
       for (Stage stage : List.of(Stage.BRIEF, Stage.CHORDS, Stage.DRUMS)) {
         found.at(stage).measures().stream()
             .filter(measure -> STYLED.contains(measure.name()) && !measure.usual())

@@ -25,7 +25,7 @@ import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.heard.Report;
 import westtide.heard.SummedStems;
-import westtide.review.level.DraftLevels;
+import westtide.level.DraftLevels;
 import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.score.Score;

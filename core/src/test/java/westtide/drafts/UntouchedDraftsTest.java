@@ -10,8 +10,8 @@ import westtide.Songs;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.review.Finding;
+import westtide.review.Severity;
 import westtide.review.Soundings;
-import westtide.review.Weight;
 import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.score.Score;
@@ -36,11 +36,11 @@ class UntouchedDraftsTest {
       for (long seed = 1; seed <= SEEDS; seed++) {
         Song song = Arranger.arranged(SongDraft.in(style).withSeed(seed));
         Soundings found = Soundings.of(Score.of(song), style);
-        assertThat(found.findings(Weight.WARNING))
+        assertThat(found.findings(Severity.WARNING))
             .as(style.id() + ", seed " + seed)
             .extracting(finding -> finding.title() + ", " + finding.where())
             .isEmpty();
-        found.findings(Weight.NOTE).stream().map(Finding::title).forEach(notes::add);
+        found.findings(Severity.NOTE).stream().map(Finding::title).forEach(notes::add);
       }
       assertThat(notes.size() / (double) SEEDS)
           .as(style.id() + ": " + notes.stream().collect(Collectors.joining("; ")))

@@ -63,7 +63,7 @@ import westtide.song.mix.Gate;
 import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 import westtide.song.mix.Tremolo;
 import westtide.theory.Key;
@@ -113,7 +113,7 @@ class SongFileTest {
             25,
             duck,
             new Gate(new Figure("x-.x.."), 75),
-            new Space(RoomKind.HALL, 55, false, 300, 6000),
+            new Space(ReverbKind.HALL, 55, false, 300, 6000),
             effects);
     Song song =
         Songs.draft("trap", 1)

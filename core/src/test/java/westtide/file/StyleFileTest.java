@@ -15,8 +15,8 @@ import westtide.Songs;
 import westtide.compose.SongDraft;
 import westtide.compose.StyleFromSong;
 import westtide.file.disk.UnusableFileException;
+import westtide.review.Severity;
 import westtide.review.Soundings;
-import westtide.review.Weight;
 import westtide.score.Score;
 import westtide.song.Song;
 import westtide.style.Style;
@@ -62,7 +62,7 @@ class StyleFileTest {
     assertThat(drafted.form()).hasToString(model.form().toString());
     assertThat(model.progressions().stream().map(row -> row.chords()).toList())
         .contains(drafted.progressions().get(0).chords());
-    assertThat(Soundings.of(Score.of(drafted), read).findings(Weight.WARNING)).isEmpty();
+    assertThat(Soundings.of(Score.of(drafted), read).findings(Severity.WARNING)).isEmpty();
     StyleBook book = Songs.book().with(read);
     assertThat(book.get(read.name())).isEqualTo(read);
     assertThat(book.without(read.id()).styles()).isEqualTo(Songs.book().styles());

@@ -16,7 +16,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.mix.Mix;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.pattern.Pattern;
 import westtide.sound.Spectrum;
 
@@ -25,10 +25,10 @@ class RoomsHeardTest {
   private static final String HEADER =
       "| room | 250 Hz s | 1 kHz s | 4 kHz s | 8 kHz s | maxima a Hz | against Schroeder's |";
   private static final int RATE = Rendered.RATE;
-  private static final Map<RoomKind, Double> SECONDS =
-      Map.of(RoomKind.SMALL, 0.5, RoomKind.PLATE, 1.4, RoomKind.HALL, 2.6);
+  private static final Map<ReverbKind, Double> SECONDS =
+      Map.of(ReverbKind.SMALL, 0.5, ReverbKind.PLATE, 1.4, ReverbKind.HALL, 2.6);
 
-  private static Song stroke(RoomKind room, int percent) {
+  private static Song stroke(ReverbKind room, int percent) {
     Pattern.Drums groove =
         new Pattern.Drums(
             1, List.of(DrumLane.of(DrumVoice.RIM, StepLane.parse("X..............."))));
@@ -38,7 +38,7 @@ class RoomsHeardTest {
     return Songs.oneHook(Songs.brief("C minor", 50), "Cm", 1, part);
   }
 
-  private static float[] answer(RoomKind room) {
+  private static float[] answer(ReverbKind room) {
     Rendered wet = Rendered.beforeLimiter(stroke(room, 100));
     Rendered dry = Rendered.beforeLimiter(stroke(room, 0));
     float[] out = new float[wet.left().length];
@@ -117,7 +117,7 @@ class RoomsHeardTest {
   @Test
   void roomsFallInTheirTimeHighsSoonerAndRingWithoutSingleTones() {
     List<String> rows = new ArrayList<>();
-    for (RoomKind room : RoomKind.values()) {
+    for (ReverbKind room : ReverbKind.values()) {
       float[] answer = answer(room);
       double low = seconds(answer, 250);
       double middle = seconds(answer, 1000);

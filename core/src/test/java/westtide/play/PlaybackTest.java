@@ -56,7 +56,7 @@ class PlaybackTest {
   private static final int BAR_FRAMES = 2 * RATE;
 
   private final Preparation preparation = new Preparation(RATE);
-  private final Gauges gauges = new Gauges();
+  private final PlaybackMeters gauges = new PlaybackMeters();
   private final PreparedScore nothing =
       new PreparedScore(List.of(), 0, 1920, BarLines.of(Meter.COMMON, List.of()), Master.PLAIN);
   private final Playback playback = new Playback(RATE, nothing, gauges, 0);

@@ -108,7 +108,7 @@ class SoundingsTest {
     Finding finding = fixes(song, Stage.CHORDS, "chords.outside.hook.1");
     assertThat(finding.why()).containsIgnoringCase(reason);
     assertThat(finding.where()).isEqualTo("hook, bar 2.1");
-    assertThat(finding.weight()).isEqualTo(Weight.NOTE);
+    assertThat(finding.weight()).isEqualTo(Severity.NOTE);
   }
 
   @Test
@@ -208,7 +208,7 @@ class SoundingsTest {
         LowEndEdits.lowest(PartId.of("808"), lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));
     Finding finding = fixes(song, Stage.LOW_END, "lowend.range");
     assertThat(finding.title()).contains(way).contains(hertz);
-    assertThat(finding.weight()).isEqualTo(Weight.WARNING);
+    assertThat(finding.weight()).isEqualTo(Severity.WARNING);
   }
 
   /** Common practice: a line leaves everything below about 150 Hz to the 808; D3 is 146.8 Hz. */
@@ -344,7 +344,7 @@ class SoundingsTest {
     assertThat(soundings.at(Stage.LOW_END).measures())
         .extracting(Measure::name)
         .contains("energy under 120 Hz", "kick with 808 as loud");
-    assertThat(soundings.findings(Weight.NOTE))
+    assertThat(soundings.findings(Severity.NOTE))
         .noneMatch(f -> f.id().check() == Check.LEVELS_PUSHED);
   }
 

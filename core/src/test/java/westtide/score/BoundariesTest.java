@@ -250,12 +250,12 @@ class BoundariesTest {
   void aLowPassOpensOverItsBarsAndAFadeStaysDown() {
     Song out = typed("verse 8, hook 8 open:16, outro 8 fade");
     ScoredPart keys = Score.of(out).parts(Role.CHORDS).get(0);
-    double open = Moving.LOW_PASS.rest();
-    Motion low = keys.motion(Moving.LOW_PASS);
+    double open = AutomationTarget.LOW_PASS.rest();
+    Motion low = keys.motion(AutomationTarget.LOW_PASS);
     assertThat(low.at(HOOK - 4 * BAR, open)).isCloseTo(open - 6, within(0.01));
     assertThat(low.at(HOOK - 2 * BAR, open)).isCloseTo(open - 3, within(0.01));
     assertThat(low.at(HOOK, open)).isEqualTo(open);
-    Motion level = keys.motion(Moving.LEVEL);
+    Motion level = keys.motion(AutomationTarget.LEVEL);
     assertThat(level.at(16 * BAR, 0)).isCloseTo(0, within(0.01));
     assertThat(level.at(20 * BAR, 0)).isCloseTo(-30, within(0.01));
     assertThat(level.at(24 * BAR - 1, 0)).isCloseTo(-60, within(0.1));

@@ -37,7 +37,7 @@ import westtide.song.mix.Gate;
 import westtide.song.mix.Master;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.pattern.Pattern;
 
 class MixdownTest {
@@ -107,9 +107,9 @@ class MixdownTest {
         MixEdits.laneEffects(
                 PartId.of("drums"), DrumVoice.CLOSED_HAT.lane(), "grain", fx -> fx.withGrain(30))
             .apply(out);
-    RoomKind[] rooms = RoomKind.values();
+    ReverbKind[] rooms = ReverbKind.values();
     for (int i = 0; i < out.parts().size(); i++) {
-      RoomKind room = rooms[i % rooms.length];
+      ReverbKind room = rooms[i % rooms.length];
       out =
           MixEdits.mix(
                   out.parts().get(i).id(),

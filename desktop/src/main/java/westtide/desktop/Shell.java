@@ -27,15 +27,15 @@ import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
 import westtide.desktop.files.UnsavedWork;
 import westtide.desktop.form.FormRoom;
-import westtide.desktop.frame.Bridge;
 import westtide.desktop.frame.CommandList;
-import westtide.desktop.frame.Course;
 import westtide.desktop.frame.EnergyPanel;
 import westtide.desktop.frame.KeyCard;
 import westtide.desktop.frame.ScrolledFrame;
 import westtide.desktop.frame.SoundingsPane;
+import westtide.desktop.frame.StageList;
 import westtide.desktop.frame.StartSheet;
 import westtide.desktop.frame.TideChart;
+import westtide.desktop.frame.TopBar;
 import westtide.desktop.kit.Zoomed;
 import westtide.desktop.levels.LevelsRoom;
 import westtide.desktop.lines.LinesRoom;
@@ -48,22 +48,22 @@ import westtide.desktop.open.Overlay;
 import westtide.desktop.open.Preferences;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.Comparison;
+import westtide.desktop.play.FrameTicker;
 import westtide.desktop.play.ListeningPanel;
 import westtide.desktop.play.LoudnessWatcher;
-import westtide.desktop.play.Moment;
 import westtide.desktop.play.PlayBar;
 import westtide.desktop.play.PlayDesk;
-import westtide.desktop.play.Pulse;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.StandingRoom;
 import westtide.file.Recovery;
 import westtide.file.SongVersions;
+import westtide.level.DraftLevels;
 import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
-import westtide.review.level.DraftLevels;
 import westtide.song.Song;
 import westtide.style.Style;
 import westtide.style.StyleBook;
@@ -77,7 +77,7 @@ public final class Shell {
 
   private final OpenSong open = new OpenSong(StyleBook.shipped());
   private final List<Song> demos = DemoSongs.all();
-  private final Surroundings around;
+  private final Environment around;
   private final Messages messages = new Messages();
   private final Overlay overlay = new Overlay();
   private final Background background = new Background(messages);
@@ -87,13 +87,13 @@ public final class Shell {
   private final List<StandingRoom> rooms;
   private boolean ended;
   private final List<Command> commands;
-  private final Bridge bridge;
-  private final Course course;
+  private final TopBar bridge;
+  private final StageList course;
   private final SoundingsPane soundings;
   private final TideChart tide;
   private final PlayDesk play;
   private final LoudnessWatcher loudness;
-  private final Pulse pulse;
+  private final FrameTicker pulse;
   private final Path preferencesFile;
   private final BorderPane frame = new BorderPane();
   private final StackPane root = new StackPane();
@@ -102,7 +102,7 @@ public final class Shell {
   private final Appearance appearance;
 
   /** A window frame in its surroundings; nothing is open yet. */
-  public Shell(Surroundings around) {
+  public Shell(Environment around) {
     this.around = around;
     this.recovery = Recovery.in(around.data().resolve("unsaved"), around.clock());
     RecentFiles recent = new RecentFiles(around.data().resolve("recent-files.txt"));
@@ -140,7 +140,8 @@ public final class Shell {
     this.kept = play.preferences();
     this.loudness = new LoudnessWatcher(open, around.hearing());
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
-    Desk desk = new Desk(open, files, exports, grooves, messages, background, play, overlay);
+    RoomContext desk =
+        new RoomContext(open, files, exports, grooves, messages, background, play, overlay);
     this.rooms =
         List.of(
             standing(() -> new BriefRoom(desk, own, around.millis())),
@@ -152,18 +153,18 @@ public final class Shell {
             standing(() -> new LevelsRoom(desk)),
             standing(() -> new DeliverRoom(desk)));
     this.bridge =
-        new Bridge(
+        new TopBar(
             open,
             new PlayBar(play, this::listening),
             this::find,
             this::keys,
-            new Bridge.Saving(files::save, files::versions));
-    this.course = new Course(rooms, this::go);
+            new TopBar.Saving(files::save, files::versions));
+    this.course = new StageList(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply);
     this.tide =
         new TideChart(
             play, open, () -> go(Stage.FORM), new EnergyPanel(open, background, messages));
-    this.pulse = new Pulse(play, around.millis(), messages, this::follow);
+    this.pulse = new FrameTicker(play, around.millis(), messages, this::follow);
     Comparison comparison = new Comparison(open, play, messages, background);
     files.comparing(comparison::with);
     open.watchOpening(comparison::forget);
@@ -430,7 +431,7 @@ public final class Shell {
     }
   }
 
-  private void follow(Moment moment) {
+  private void follow(PlayPosition moment) {
     if (open.isOpen()) {
       bridge.follow(moment);
       tide.follow(moment);

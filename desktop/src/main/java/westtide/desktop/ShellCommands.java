@@ -8,8 +8,8 @@ import westtide.desktop.play.Comparison;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Command;
 import westtide.review.Finding;
+import westtide.review.Severity;
 import westtide.review.Stage;
-import westtide.review.Weight;
 import westtide.song.Song;
 import westtide.song.edit.History;
 
@@ -181,7 +181,7 @@ final class ShellCommands {
     return open.view()
         .flatMap(
             view ->
-                view.soundings().findings(Weight.WARNING).stream()
+                view.soundings().findings(Severity.WARNING).stream()
                     .filter(finding -> finding.fix().isPresent())
                     .findFirst())
         .orElse(null);

@@ -23,7 +23,7 @@ public final class WestTide extends Application {
     Folders folders = Folders.ofUser();
     Words words = Words.of(getParameters().getRaw());
     Look.load();
-    shell = new Shell(Surroundings.of(folders));
+    shell = new Shell(Environment.of(folders));
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.setTitle("West Tide");
     WindowMemory last = shell.appearance().memory();

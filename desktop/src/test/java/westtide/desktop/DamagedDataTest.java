@@ -103,12 +103,12 @@ class DamagedDataTest extends WindowTest {
           try {
             Shell other =
                 new Shell(
-                    new Surroundings(
+                    new Environment(
                         data,
                         folder.resolve("documents"),
                         clock::get,
                         Clock.systemDefaultZone(),
-                        Surroundings::silent,
+                        Environment::silent,
                         SharedTables.all(),
                         (score, watch) -> java.util.Optional.empty()));
             other.scene(1280, 800);

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import westtide.review.Stage;
-import westtide.score.Moving;
+import westtide.score.AutomationTarget;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
@@ -137,7 +137,8 @@ class FormJobTest extends TrapSongTest {
         .filteredOn(note -> note.instrument().equals("reversed crash"))
         .extracting(ScoredNote::end)
         .contains(start("hook 3"));
-    assertThat(score.part(keys).orElseThrow().motion(Moving.LOW_PASS).at(BAR, 99)).isLessThan(14);
+    assertThat(score.part(keys).orElseThrow().motion(AutomationTarget.LOW_PASS).at(BAR, 99))
+        .isLessThan(14);
     Curve level = section("hook 2").curves().get(keys).get(0);
     assertThat(level.kind()).isEqualTo(Curve.Kind.LEVEL);
     assertThat(level.bars()).isEqualTo(8);

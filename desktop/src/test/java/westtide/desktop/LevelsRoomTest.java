@@ -10,7 +10,7 @@ import westtide.review.Stage;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 
 class LevelsRoomTest extends WindowTest {
   @Override
@@ -68,7 +68,7 @@ class LevelsRoomTest extends WindowTest {
     choose("#duck-trigger", Duck.Trigger.LANE);
     press("#levels-page-numbers", "#ping-pong-in-their-place");
     press("#duck-return-late");
-    assertThat(mix("keys").space().room()).isEqualTo(RoomKind.HALL);
+    assertThat(mix("keys").space().room()).isEqualTo(ReverbKind.HALL);
     assertThat(mix("keys").space().pingPong()).isFalse();
     assertThat(mix("keys").duck().trigger()).isEqualTo(Duck.Trigger.LANE);
     assertThat(mix("keys").duck().lane()).isIn("SNARE", "CLAP");

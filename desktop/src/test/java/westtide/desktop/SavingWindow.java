@@ -26,12 +26,12 @@ final class SavingWindow {
   private SavingWindow(Path data, Path song) {
     shell =
         new Shell(
-            new Surroundings(
+            new Environment(
                 data,
                 song.getParent(),
                 () -> 0,
                 Clock.systemDefaultZone(),
-                Surroundings::silent,
+                Environment::silent,
                 SharedTables.none(),
                 (score, watch) -> Optional.empty()));
     scene = shell.scene(1280, 800);

@@ -75,12 +75,12 @@ abstract class WindowTest {
     documents.toFile().mkdirs();
     shell =
         new Shell(
-            new Surroundings(
+            new Environment(
                 folder.resolve("data"),
                 documents,
                 clock::get,
                 java.time.Clock.systemDefaultZone(),
-                Surroundings::silent,
+                Environment::silent,
                 TABLES,
                 (score, watch) -> hearing ? Listening.of(score, watch) : Optional.empty()));
     window.setScene(shell.scene(1280, 800));

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Velocity;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
@@ -21,7 +21,8 @@ import westtide.song.mix.Gate;
  * @param parts the drum parts that play, in order
  */
 public record DrumChannel(List<ScoredPart> parts) {
-  private static final Set<Moving> SAID = Set.of(Moving.PAN, Moving.LOW_PASS, Moving.ROOM);
+  private static final Set<AutomationTarget> SAID =
+      Set.of(AutomationTarget.PAN, AutomationTarget.LOW_PASS, AutomationTarget.ROOM);
   private static final double CLOSED = -40;
 
   /** Whether there is more than one. */
@@ -42,8 +43,8 @@ public record DrumChannel(List<ScoredPart> parts) {
     double tenths = part.part().mix().level() - parts.get(0).part().mix().level();
     double decibels =
         tenths / 10
-            + part.motion(Moving.LEVEL).at(stroke.start(), 0)
-            + part.motion(Moving.EXPRESSION).at(stroke.start(), 0)
+            + part.motion(AutomationTarget.LEVEL).at(stroke.start(), 0)
+            + part.motion(AutomationTarget.EXPRESSION).at(stroke.start(), 0)
             + gated(part.part().mix().gate(), stroke.start());
     int velocity = Velocity.held(Math.round(stroke.velocity() * Math.pow(10, decibels / 40)));
     return velocity == stroke.velocity() ? stroke : stroke.withVelocity(velocity);
@@ -57,14 +58,14 @@ public record DrumChannel(List<ScoredPart> parts) {
    * The first part with what the channel says of all of them: its level, its side, what is alike.
    */
   ScoredPart said() {
-    Map<Moving, Motion> alike = new EnumMap<>(Moving.class);
+    Map<AutomationTarget, Motion> alike = new EnumMap<>(AutomationTarget.class);
     SAID.forEach(what -> alike.put(what, motion(what)));
     Part first = parts.get(0).part();
     return new ScoredPart(
         first.withMix(first.mix().withGate(Gate.OPEN)), List.of(), List.of(), alike);
   }
 
-  private Motion motion(Moving what) {
+  private Motion motion(AutomationTarget what) {
     Motion first = parts.get(0).motion(what);
     boolean alike = parts.stream().allMatch(part -> part.motion(what).equals(first));
     return SAID.contains(what) && alike ? first : Motion.STILL;

@@ -22,8 +22,8 @@ import westtide.file.disk.WholeFile;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -160,7 +160,8 @@ public final class MidiFile {
   }
 
   /** The side of every stroke of a lane that goes from side to side, held until the next. */
-  private static Map<Moving, Motion> swept(Part part, LaneId lane, List<ScoredNote> strokes) {
+  private static Map<AutomationTarget, Motion> swept(
+      Part part, LaneId lane, List<ScoredNote> strokes) {
     LaneSound sound = part.sound(lane);
     if (!sound.sweep().moves()) {
       return Map.of();
@@ -172,7 +173,7 @@ public final class MidiFile {
       int pan = beside(part.mix(), sound.panAt(starts[i]));
       pieces.add(new Motion.Piece(starts[i], end, pan, pan));
     }
-    return Map.of(Moving.PAN, new Motion(pieces));
+    return Map.of(AutomationTarget.PAN, new Motion(pieces));
   }
 
   private static int beside(Mix mix, int pan) {

@@ -11,8 +11,8 @@ import javax.sound.midi.MidiEvent;
 import javax.sound.midi.ShortMessage;
 import westtide.rhythm.Tempo;
 import westtide.rhythm.Ticks;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.ScoredPart;
 import westtide.song.mix.Curve;
 import westtide.song.mix.Gate;
@@ -60,15 +60,18 @@ final class MidiMotions {
     double own = mix.level();
     motions.write(
         VOLUME,
-        part.motion(Moving.LEVEL),
+        part.motion(AutomationTarget.LEVEL),
         MidiMix.volume(mix),
         decibels -> MidiMix.volume(own + 10 * decibels));
-    motions.write(PAN, part.motion(Moving.PAN), MidiMix.pan(mix), place -> MidiMix.pan(place));
-    if (part.motion(Moving.EXPRESSION).any()) {
+    motions.write(
+        PAN, part.motion(AutomationTarget.PAN), MidiMix.pan(mix), place -> MidiMix.pan(place));
+    if (part.motion(AutomationTarget.EXPRESSION).any()) {
       motions.write(
           EXPRESSION,
           Motion.together(
-              Moving.EXPRESSION, part.motion(Moving.EXPRESSION), gate(mix.gate(), ticks)),
+              AutomationTarget.EXPRESSION,
+              part.motion(AutomationTarget.EXPRESSION),
+              gate(mix.gate(), ticks)),
           MOST,
           decibels -> MOST * Math.pow(10, decibels / 40));
     } else {
@@ -76,11 +79,12 @@ final class MidiMotions {
     }
     motions.write(
         BRIGHTNESS,
-        part.motion(Moving.LOW_PASS),
+        part.motion(AutomationTarget.LOW_PASS),
         brightness(Curve.Kind.LOW_PASS.even(mix.lowPass())),
         octaves ->
             Math.min(brightness(octaves), brightness(Curve.Kind.LOW_PASS.even(mix.lowPass()))));
-    motions.write(ROOM, part.motion(Moving.ROOM), percent(mix.reverb()), MidiMotions::percent);
+    motions.write(
+        ROOM, part.motion(AutomationTarget.ROOM), percent(mix.reverb()), MidiMotions::percent);
     return motions.out;
   }
 

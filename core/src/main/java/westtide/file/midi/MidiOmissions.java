@@ -7,7 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
-import westtide.score.Moving;
+import westtide.score.AutomationTarget;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
@@ -155,10 +155,10 @@ final class MidiOmissions {
     note.accept("equaliser", !effects.equaliser().equals(Equaliser.FLAT));
     note.accept("drive", mix.clip() > 0);
     note.accept("ducking", mix.duck().depth() > 0);
-    note.accept("delay", mix.delay() > 0 || part.motion(Moving.DELAY).any());
+    note.accept("delay", mix.delay() > 0 || part.motion(AutomationTarget.DELAY).any());
     note.accept("reverb", mix.reverb() > 0);
-    note.accept("width", mix.width() > 0 || part.motion(Moving.WIDTH).any());
-    note.accept("low cut", mix.lowCut() > 0 || part.motion(Moving.HIGH_PASS).any());
+    note.accept("width", mix.width() > 0 || part.motion(AutomationTarget.WIDTH).any());
+    note.accept("low cut", mix.lowCut() > 0 || part.motion(AutomationTarget.HIGH_PASS).any());
     note.accept("low-pass", mix.lowPass() < Mix.OPEN);
   }
 

@@ -9,9 +9,10 @@ package westtide.song.mix;
  * @param repeatsFrom Hz below which each repeat loses, 20 to 2000
  * @param repeatsTo Hz above which each repeat loses, 500 to 20 000
  */
-public record Space(RoomKind room, int feedback, boolean pingPong, int repeatsFrom, int repeatsTo) {
+public record Space(
+    ReverbKind room, int feedback, boolean pingPong, int repeatsFrom, int repeatsTo) {
   /** A plate, and repeats from side to side, each duller and thinner than the one before. */
-  public static final Space USUAL = new Space(RoomKind.PLATE, 42, true, 220, 4200);
+  public static final Space USUAL = new Space(ReverbKind.PLATE, 42, true, 220, 4200);
 
   /** Checks the ranges. */
   public Space {
@@ -21,7 +22,7 @@ public record Space(RoomKind room, int feedback, boolean pingPong, int repeatsFr
   }
 
   /** The same in another room. */
-  public Space withRoom(RoomKind other) {
+  public Space withRoom(ReverbKind other) {
     return new Space(other, feedback, pingPong, repeatsFrom, repeatsTo);
   }
 

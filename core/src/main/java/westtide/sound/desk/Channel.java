@@ -1,7 +1,7 @@
 package westtide.sound.desk;
 
 import java.util.Arrays;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 
 /**
  * One part of the mix, or one lane of a drum part: its sounding notes, filters, inserts, ducking,
@@ -98,7 +98,7 @@ public final class Channel {
   }
 
   /** The room it sends to. */
-  public RoomKind room() {
+  public ReverbKind room() {
     return strip.space().room();
   }
 

@@ -9,7 +9,7 @@ import westtide.song.mix.Master;
  */
 public final class DrumBus {
   private final TransientShaper shaper;
-  private final Glue glue;
+  private final BusCompressor glue;
   private final float[] left;
   private final float[] right;
   private final float[] gains;
@@ -18,7 +18,7 @@ public final class DrumBus {
   /** A bus with room for a block of samples. */
   public DrumBus(int rate, int blockFrames) {
     shaper = new TransientShaper(rate);
-    glue = new Glue(rate);
+    glue = new BusCompressor(rate);
     left = new float[blockFrames];
     right = new float[blockFrames];
     gains = new float[blockFrames];

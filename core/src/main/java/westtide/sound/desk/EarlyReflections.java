@@ -15,7 +15,7 @@ final class EarlyReflections {
   private final int late;
   private final float level;
 
-  EarlyReflections(int rate, int block, RoomShape shape) {
+  EarlyReflections(int rate, int block, ReverbShape shape) {
     double scale = 0.45 + 0.55 * shape.size();
     late = (int) Math.round(shape.lateMillis() / 1000 * rate);
     left = samples(LEFT, scale, rate);

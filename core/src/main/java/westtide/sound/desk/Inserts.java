@@ -15,8 +15,8 @@ final class Inserts {
   private final Biquad mid;
   private final Biquad high;
   private final TransientShaper shaper;
-  private final Colour colour;
-  private final Swirl swirl;
+  private final Saturation colour;
+  private final ChorusAndPhaser swirl;
   private final float[] gains;
   private Effects set = Effects.NONE;
   private float trembledLeft = 1;
@@ -27,8 +27,8 @@ final class Inserts {
     mid = new Biquad(rate);
     high = new Biquad(rate);
     shaper = new TransientShaper(rate);
-    colour = new Colour(rate);
-    swirl = new Swirl(rate);
+    colour = new Saturation(rate);
+    swirl = new ChorusAndPhaser(rate);
     gains = new float[blockFrames];
   }
 

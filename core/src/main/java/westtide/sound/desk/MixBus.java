@@ -7,14 +7,14 @@ import westtide.song.mix.Master;
 public final class MixBus {
   private static final double SMOOTH_MILLIS = 20;
 
-  private final Glue glue;
+  private final BusCompressor glue;
   private final float[] gains;
   private final float smooth;
   private float gain = -1;
 
   /** A bus with room for a block of samples. */
   public MixBus(int rate, int blockFrames) {
-    glue = new Glue(rate);
+    glue = new BusCompressor(rate);
     gains = new float[blockFrames];
     smooth = (float) (1 - Math.exp(-1000 / (SMOOTH_MILLIS * rate)));
   }

@@ -12,7 +12,7 @@ public final class Stretch {
   private double millisPerTick = 1;
   private boolean moving;
 
-  /** Room for a block of samples. */
+  /** Reverb for a block of samples. */
   public Stretch(int blockFrames) {
     this.ticks = new double[blockFrames / EVERY + 1];
   }

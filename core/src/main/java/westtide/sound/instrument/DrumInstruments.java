@@ -1,13 +1,13 @@
 package westtide.sound.instrument;
 
-import static westtide.sound.instrument.Making.db;
-import static westtide.sound.instrument.Making.decay;
-import static westtide.sound.instrument.Making.drop;
-import static westtide.sound.instrument.Making.drum;
-import static westtide.sound.instrument.Making.hertz;
-import static westtide.sound.instrument.Making.pc;
-import static westtide.sound.instrument.Making.stretched;
-import static westtide.sound.instrument.Making.tone;
+import static westtide.sound.instrument.InstrumentFactory.db;
+import static westtide.sound.instrument.InstrumentFactory.decay;
+import static westtide.sound.instrument.InstrumentFactory.drop;
+import static westtide.sound.instrument.InstrumentFactory.drum;
+import static westtide.sound.instrument.InstrumentFactory.hertz;
+import static westtide.sound.instrument.InstrumentFactory.pc;
+import static westtide.sound.instrument.InstrumentFactory.stretched;
+import static westtide.sound.instrument.InstrumentFactory.tone;
 
 import java.util.List;
 import westtide.sound.voice.Family;

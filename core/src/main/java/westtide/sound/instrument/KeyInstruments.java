@@ -1,11 +1,11 @@
 package westtide.sound.instrument;
 
-import static westtide.sound.instrument.Making.decay;
-import static westtide.sound.instrument.Making.held;
-import static westtide.sound.instrument.Making.pc;
-import static westtide.sound.instrument.Making.plucked;
-import static westtide.sound.instrument.Making.release;
-import static westtide.sound.instrument.Making.tone;
+import static westtide.sound.instrument.InstrumentFactory.decay;
+import static westtide.sound.instrument.InstrumentFactory.held;
+import static westtide.sound.instrument.InstrumentFactory.pc;
+import static westtide.sound.instrument.InstrumentFactory.plucked;
+import static westtide.sound.instrument.InstrumentFactory.release;
+import static westtide.sound.instrument.InstrumentFactory.tone;
 
 import java.util.List;
 import westtide.sound.voice.Family;

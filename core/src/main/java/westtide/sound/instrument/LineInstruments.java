@@ -1,15 +1,15 @@
 package westtide.sound.instrument;
 
-import static westtide.sound.instrument.Making.attack;
-import static westtide.sound.instrument.Making.decay;
-import static westtide.sound.instrument.Making.glide;
-import static westtide.sound.instrument.Making.gliding;
-import static westtide.sound.instrument.Making.held;
-import static westtide.sound.instrument.Making.hertz;
-import static westtide.sound.instrument.Making.pc;
-import static westtide.sound.instrument.Making.release;
-import static westtide.sound.instrument.Making.stretched;
-import static westtide.sound.instrument.Making.tone;
+import static westtide.sound.instrument.InstrumentFactory.attack;
+import static westtide.sound.instrument.InstrumentFactory.decay;
+import static westtide.sound.instrument.InstrumentFactory.glide;
+import static westtide.sound.instrument.InstrumentFactory.gliding;
+import static westtide.sound.instrument.InstrumentFactory.held;
+import static westtide.sound.instrument.InstrumentFactory.hertz;
+import static westtide.sound.instrument.InstrumentFactory.pc;
+import static westtide.sound.instrument.InstrumentFactory.release;
+import static westtide.sound.instrument.InstrumentFactory.stretched;
+import static westtide.sound.instrument.InstrumentFactory.tone;
 
 import java.util.List;
 import westtide.sound.voice.Family;

@@ -1,14 +1,14 @@
 package westtide.sound.instrument;
 
-import static westtide.sound.instrument.Making.db;
-import static westtide.sound.instrument.Making.decay;
-import static westtide.sound.instrument.Making.drop;
-import static westtide.sound.instrument.Making.glide;
-import static westtide.sound.instrument.Making.gliding;
-import static westtide.sound.instrument.Making.pc;
-import static westtide.sound.instrument.Making.plucked;
-import static westtide.sound.instrument.Making.release;
-import static westtide.sound.instrument.Making.tone;
+import static westtide.sound.instrument.InstrumentFactory.db;
+import static westtide.sound.instrument.InstrumentFactory.decay;
+import static westtide.sound.instrument.InstrumentFactory.drop;
+import static westtide.sound.instrument.InstrumentFactory.glide;
+import static westtide.sound.instrument.InstrumentFactory.gliding;
+import static westtide.sound.instrument.InstrumentFactory.pc;
+import static westtide.sound.instrument.InstrumentFactory.plucked;
+import static westtide.sound.instrument.InstrumentFactory.release;
+import static westtide.sound.instrument.InstrumentFactory.tone;
 
 import java.util.List;
 import westtide.sound.voice.Family;

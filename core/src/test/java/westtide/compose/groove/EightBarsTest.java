@@ -10,9 +10,9 @@ import org.junit.jupiter.api.parallel.ExecutionMode;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
+import westtide.review.Severity;
 import westtide.review.Soundings;
 import westtide.review.Stage;
-import westtide.review.Weight;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
@@ -118,7 +118,7 @@ class EightBarsTest {
       Soundings found = Soundings.of(Score.of(longer), style);
       assertThat(found.at(Stage.DRUMS).findings())
           .as(style.id() + " " + seed)
-          .noneMatch(f -> f.weight() == Weight.WARNING);
+          .noneMatch(f -> f.weight() == Severity.WARNING);
     }
   }
 }

@@ -8,8 +8,8 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
+import westtide.score.AutomationTarget;
 import westtide.score.Motion;
-import westtide.score.Moving;
 import westtide.score.Score;
 import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
@@ -101,7 +101,7 @@ class CellEditsTest {
     assertThat(notes(other, KEYS, START, half))
         .as("the first half is as it was")
         .isEqualTo(notes(plain, KEYS, START, half));
-    Motion low = Score.of(other).part(KEYS).orElseThrow().motion(Moving.LOW_PASS);
+    Motion low = Score.of(other).part(KEYS).orElseThrow().motion(AutomationTarget.LOW_PASS);
     assertThat(low.at(half, 99)).isEqualTo(Math.log(900) / Math.log(2));
     assertThat(low.at(half - 1, 99)).isEqualTo(99);
     assertThat(Songs.filed(other)).isEqualTo(other);
@@ -149,8 +149,8 @@ class CellEditsTest {
     assertThat(soft.key()).as("a level moves no octave").isEqualTo(loud.key());
     assertThat(soft.velocity()).isLessThan(loud.velocity() / 2 + 1);
     ScoredPart part = Score.of(hint).part(bell).orElseThrow();
-    assertThat(part.motion(Moving.EXPRESSION).at(START, 0)).isNegative();
-    assertThat(part.motion(Moving.LOW_PASS).at(START, 14)).isLessThan(12);
+    assertThat(part.motion(AutomationTarget.EXPRESSION).at(START, 0)).isNegative();
+    assertThat(part.motion(AutomationTarget.LOW_PASS).at(START, 14)).isLessThan(12);
     assertThat(notes(hint, KEYS, START, START + 1))
         .hasSize(notes(full, KEYS, START, START + 1).size() - 1);
   }
@@ -166,7 +166,8 @@ class CellEditsTest {
     Song again = FormEdits.level(HOOK, KEYS, 0, Level.FULL).apply(hint);
     assertThat(hook(again).cell(KEYS, 0).sound()).isEqualTo(CellSound.USUAL);
     Song open = FormEdits.sound(HOOK, KEYS, 0, 0, "", s -> s.withLowPass(20_000)).apply(hint);
-    assertThat(Score.of(open).part(KEYS).orElseThrow().motion(Moving.LOW_PASS).at(START, 14))
+    assertThat(
+            Score.of(open).part(KEYS).orElseThrow().motion(AutomationTarget.LOW_PASS).at(START, 14))
         .as("a hint that was opened is not filtered")
         .isEqualTo(14);
     Song own = FormEdits.sound(HOOK, KEYS, 0, 0, "", s -> s.withLowPass(900)).apply(SONG);

@@ -110,7 +110,7 @@ class DeskTest {
 
   @Test
   void theRoomDiesAwayAndStaysBounded() {
-    Room room = new Room(RATE, 256, RoomShape.of(westtide.song.mix.RoomKind.PLATE));
+    Reverb room = new Reverb(RATE, 256, ReverbShape.of(westtide.song.mix.ReverbKind.PLATE));
     float[] in = new float[4 * RATE];
     in[0] = 1;
     float[] left = new float[in.length];

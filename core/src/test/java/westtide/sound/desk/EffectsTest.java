@@ -11,7 +11,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import westtide.song.mix.Effects;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Master;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 import westtide.song.mix.Tremolo;
 import westtide.sound.Spectrum;
@@ -223,10 +223,10 @@ class EffectsTest {
    * memory): 32 % lie beyond their standard deviation. A small room is by 40 ms, a hall by 100.
    */
   @ParameterizedTest
-  @EnumSource(RoomKind.class)
-  void roomsAreDenseSoonAndDieAway(RoomKind kind) {
-    RoomShape shape = RoomShape.of(kind);
-    Room room = new Room(RATE, BLOCK, shape);
+  @EnumSource(ReverbKind.class)
+  void roomsAreDenseSoonAndDieAway(ReverbKind kind) {
+    ReverbShape shape = ReverbShape.of(kind);
+    Reverb room = new Reverb(RATE, BLOCK, shape);
     float[] out = new float[4 * RATE];
     float[] other = new float[4 * RATE];
     float[] in = new float[BLOCK];
@@ -243,7 +243,7 @@ class EffectsTest {
       System.arraycopy(left, 0, out, from, BLOCK);
       System.arraycopy(right, 0, other, from, BLOCK);
     }
-    int at = (kind == RoomKind.HALL ? 100 : 40) * RATE / 1000;
+    int at = (kind == ReverbKind.HALL ? 100 : 40) * RATE / 1000;
     double deviation = rms(out, at, at + 960);
     int beyond = 0;
     for (int i = at; i < at + 960; i++) {

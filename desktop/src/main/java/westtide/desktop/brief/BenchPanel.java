@@ -9,7 +9,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Clock;
 import westtide.rhythm.LoopLength;
 import westtide.rhythm.NoteValue;
@@ -31,7 +31,7 @@ final class BenchPanel extends VBox {
   private final Tempo tempo;
   private final Label problem = Controls.wrapped("", "problem");
 
-  BenchPanel(Desk desk, Runnable close) {
+  BenchPanel(RoomContext desk, Runnable close) {
     this.song = desk.open().song();
     this.tempo = song.brief().tempo();
     setId("bench-panel");

@@ -13,18 +13,18 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.compose.Redraft;
+import westtide.compose.SongRedraft;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Confirm;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
+import westtide.level.DraftLevels;
 import westtide.review.Stage;
-import westtide.review.level.DraftLevels;
 import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
@@ -42,7 +42,7 @@ public final class BriefRoom implements Room {
   private static final double DECIDED_WIDTH = 386;
   private static final double TOPIC_WIDTH = 96;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final OwnStyles own;
   private final VBox sheet = new VBox();
   private final Chips<Style> styles;
@@ -62,7 +62,7 @@ public final class BriefRoom implements Room {
   private Button take;
 
   /** The room; {@code millis} is the clock taps are timed by. */
-  public BriefRoom(Desk desk, OwnStyles own, LongSupplier millis) {
+  public BriefRoom(RoomContext desk, OwnStyles own, LongSupplier millis) {
     this.desk = desk;
     this.own = own;
     this.styles = new Chips<>("style-", Style::name, this::chooseStyle).wrapping();
@@ -176,8 +176,8 @@ public final class BriefRoom implements Room {
 
   private Song redrafted(Song song) {
     Style style = desk.open().book().find(song.brief().style()).orElseThrow();
-    Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
-    Song take = new Redraft(song, style, kept).take(song.seed() + 1);
+    Set<SongRedraft.Keep> kept = EnumSet.of(SongRedraft.Keep.PACE, SongRedraft.Keep.FORM);
+    Song take = new SongRedraft(song, style, kept).take(song.seed() + 1);
     return DraftLevels.set(take, style);
   }
 

@@ -8,7 +8,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Brief;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.KeyChange;
@@ -25,7 +25,7 @@ final class KeyBox extends VBox {
           .map(NoteName::parse)
           .toList();
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chooser<NoteName> tonic;
   private final Chooser<Scale> scale;
   private final Chips<KeyMove> way = new Chips<>("key-goes-", KeyMove::toString, this::choose);
@@ -34,7 +34,7 @@ final class KeyBox extends VBox {
   private final NumberField cents;
   private KeyMove move = KeyMove.NEAREST;
 
-  KeyBox(Desk desk, Runnable findKey) {
+  KeyBox(RoomContext desk, Runnable findKey) {
     super(4);
     this.desk = desk;
     this.cents =

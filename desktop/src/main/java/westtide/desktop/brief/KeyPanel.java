@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NoteStrip;
 import westtide.desktop.kit.TypedLine;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.score.ScoredNote;
 import westtide.song.Role;
 import westtide.song.edit.BriefEdits;
@@ -24,7 +24,7 @@ import westtide.theory.NoteLine;
 final class KeyPanel extends VBox {
   private static final int SHOWN = 5;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Runnable close;
   private static final int TOUCH = 90;
 
@@ -35,7 +35,7 @@ final class KeyPanel extends VBox {
   private final NoteStrip strip = new NoteStrip("key-strip", this::play);
   private final List<Integer> played = new ArrayList<>();
 
-  KeyPanel(Desk desk, Runnable close) {
+  KeyPanel(RoomContext desk, Runnable close) {
     this.desk = desk;
     this.close = close;
     setId("key-panel");

@@ -12,7 +12,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.SongView;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.review.Checklist;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
@@ -26,7 +26,7 @@ final class PlanPane extends VBox {
   private static final int NUDGE_SECONDS = 10;
   private static final int NUDGE_MINUTES = 5;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final NumberField goal;
   private final Label length = Controls.wrapped("", "small");
   private final Label total = Controls.wrapped("", "small");
@@ -34,7 +34,7 @@ final class PlanPane extends VBox {
   private final VBox points = new VBox(3);
   private final Label ticked = Controls.wrapped("", "strong");
 
-  PlanPane(Desk desk) {
+  PlanPane(RoomContext desk) {
     super(8);
     this.desk = desk;
     setId("plan");

@@ -6,13 +6,13 @@ import westtide.compose.School;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 
 /** Questions practitioners answer in two ways: the style's habit, and the other one click away. */
 final class SchoolsPane extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
 
-  SchoolsPane(Desk desk) {
+  SchoolsPane(RoomContext desk) {
     super(10);
     this.desk = desk;
     setId("schools");

@@ -11,7 +11,7 @@ import javafx.scene.layout.VBox;
 import westtide.compose.StyleFromSong;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.file.disk.UnusableFileException;
 import westtide.song.Song;
 import westtide.style.Span;
@@ -19,14 +19,14 @@ import westtide.style.Style;
 
 /** Styles of one's own: saved from the open song, edited, read from a file, written to one. */
 final class StylesPanel extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final OwnStyles own;
   private final TextField name = Controls.field("own-style-name", "name of the new style");
   private final TextField path = Controls.field("own-style-path", "path of a style file");
   private final Label answer = Controls.wrapped("", "small");
   private final VBox rows = new VBox(6);
 
-  StylesPanel(Desk desk, OwnStyles own, Runnable close) {
+  StylesPanel(RoomContext desk, OwnStyles own, Runnable close) {
     this.desk = desk;
     this.own = own;
     setId("styles-panel");

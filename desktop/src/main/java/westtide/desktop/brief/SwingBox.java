@@ -8,20 +8,20 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.SongView;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Swing;
 import westtide.score.SwingReach;
 import westtide.song.edit.BriefEdits;
 
 /** Swing in percent, on what it acts, its real spacing, and how many notes it moves. */
 final class SwingBox extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final NumberField swing;
   private final Chips<Swing.Grid> grid;
   private final SwingSheet sheet = new SwingSheet();
   private final Label reach = Controls.wrapped("", "small");
 
-  SwingBox(Desk desk) {
+  SwingBox(RoomContext desk) {
     super(3);
     this.desk = desk;
     this.swing =

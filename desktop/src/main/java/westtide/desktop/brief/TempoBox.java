@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Clock;
 import westtide.rhythm.Feel;
 import westtide.rhythm.NoteValue;
@@ -23,7 +23,7 @@ import westtide.song.edit.BriefEdits;
 
 /** Tempo typed, nudged or tapped, both its readings, and what a late change does to times. */
 final class TempoBox extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final LongSupplier millis;
   private final NumberField tempo;
   private final Chips<Feel> feel;
@@ -35,7 +35,7 @@ final class TempoBox extends VBox {
   private Tempo opened = Tempo.of(120);
   private boolean fresh = true;
 
-  TempoBox(Desk desk, LongSupplier millis) {
+  TempoBox(RoomContext desk, LongSupplier millis) {
     super(5);
     this.desk = desk;
     this.millis = millis;

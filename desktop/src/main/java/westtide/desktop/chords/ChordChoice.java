@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.animation.PauseTransition;
 import javafx.util.Duration;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.ChordEdits;
@@ -20,18 +20,18 @@ final class ChordChoice {
   private static final int TOUCH = 90;
   private static final Duration BETWEEN = Duration.millis(650);
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Runnable refresh;
   private int chord;
   private int note = -1;
 
   /** Choices on a desk; {@code refresh} shows the sheet anew. */
-  ChordChoice(Desk desk, Runnable refresh) {
+  ChordChoice(RoomContext desk, Runnable refresh) {
     this.desk = desk;
     this.refresh = refresh;
   }
 
-  Desk desk() {
+  RoomContext desk() {
     return desk;
   }
 

@@ -15,11 +15,11 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
 import westtide.review.Stage;
 import westtide.song.Brief;
@@ -42,7 +42,7 @@ public final class ChordsRoom implements Room {
       "| bar   :6 length in sixteenths   . hold   - rest   < push by a sixteenth"
           + "   @1 1st inversion (@0 root position)   % bar again   ( )x2 repeat";
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final ChordChoice choice;
   private final VBox sheet = new VBox();
   private final PartChips parts;
@@ -54,7 +54,7 @@ public final class ChordsRoom implements Room {
   private final Pages<ChordScene> pages;
 
   /** The room. */
-  public ChordsRoom(Desk desk) {
+  public ChordsRoom(RoomContext desk) {
     this.desk = desk;
     this.choice = new ChordChoice(desk, this::refresh);
     this.parts = new PartChips(desk, "chords-", List.of(Role.CHORDS));
@@ -142,7 +142,7 @@ public final class ChordsRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     Song song = desk.open().song();
     boolean shown = song.form().sections().get(moment.section()).progression().equals(choice.row());
     if (shown && moment.playing()) {

@@ -21,8 +21,8 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.file.FileNames;
 import westtide.file.midi.MidiFile;
 import westtide.file.midi.MidiOptions;
@@ -37,7 +37,7 @@ import westtide.song.Role;
  * the same.
  */
 public final class DeliverRoom implements Room {
-  private final Desk desk;
+  private final RoomContext desk;
   private static final double BETWEEN = 10;
   private static final int ACROSS = 3;
   private static final String SHARED = "drum parts share channel 10";
@@ -59,7 +59,7 @@ public final class DeliverRoom implements Room {
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
-  public DeliverRoom(Desk desk) {
+  public DeliverRoom(RoomContext desk) {
     this.desk = desk;
     this.sound = new SoundBox(desk.exports(), this::into);
     build();

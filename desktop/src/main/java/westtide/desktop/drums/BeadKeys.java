@@ -31,10 +31,10 @@ final class BeadKeys {
           When.at(When.Turn.LAST),
           When.at(When.Turn.FILL));
 
-  private final BeadSheet sheet;
+  private final HitSheet sheet;
   private final GrooveChoice choice;
 
-  BeadKeys(BeadSheet sheet, GrooveChoice choice) {
+  BeadKeys(HitSheet sheet, GrooveChoice choice) {
     this.sheet = sheet;
     this.choice = choice;
   }

@@ -25,12 +25,12 @@ import westtide.song.edit.Edit;
 final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
   private static final double AROUND = 4;
 
-  private final BeadSheet sheet;
+  private final HitSheet sheet;
   private final GrooveChoice choice;
   private final KeyTable keys;
   private final Consumer<Boolean> zoom;
 
-  BeadMarks(BeadSheet sheet, GrooveChoice choice, KeyTable keys, Consumer<Boolean> zoom) {
+  BeadMarks(HitSheet sheet, GrooveChoice choice, KeyTable keys, Consumer<Boolean> zoom) {
     this.sheet = sheet;
     this.choice = choice;
     this.keys = keys;
@@ -51,7 +51,7 @@ final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
   public Optional<NotePlace> at(double x, double y) {
     BeadScale scale = sheet.scale();
     int lane = scale.lane(y);
-    if (x < BeadSheet.LEFT - 14 || lane < 0 || lane >= lanes().size()) {
+    if (x < HitSheet.LEFT - 14 || lane < 0 || lane >= lanes().size()) {
       return Optional.empty();
     }
     int step = scale.scene().step(lane, scale.column(lane, x));
@@ -87,7 +87,7 @@ final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
   public void cursor(double x, double y) {
     BeadScale scale = sheet.scale();
     int lane = Math.max(0, Math.min(lanes().size() - 1, scale.lane(y)));
-    boolean name = x < BeadSheet.LEFT - 14;
+    boolean name = x < HitSheet.LEFT - 14;
     choice.choose(lane, name ? choice.scene().column() : scale.column(lane, x));
   }
 
@@ -108,7 +108,7 @@ final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
   @Override
   public void write(double x, double y) {
     cursor(x, y);
-    if (x >= BeadSheet.LEFT - 14 && choice.scene().hit().isEmpty()) {
+    if (x >= HitSheet.LEFT - 14 && choice.scene().hit().isEmpty()) {
       choice.place();
     }
   }
@@ -120,7 +120,7 @@ final class BeadMarks implements SheetGestures.Sheet<NotePlace> {
 
   @Override
   public Optional<Pull> draw(double x, double y) {
-    boolean lane = x >= BeadSheet.LEFT - 14 && sheet.scale().lane(y) < lanes().size();
+    boolean lane = x >= HitSheet.LEFT - 14 && sheet.scale().lane(y) < lanes().size();
     return lane ? Optional.of(new Painting()) : Optional.empty();
   }
 

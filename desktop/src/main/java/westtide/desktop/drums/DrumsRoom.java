@@ -22,11 +22,11 @@ import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.Picker;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
 import westtide.review.HitReason;
 import westtide.review.Stage;
@@ -59,14 +59,14 @@ public final class DrumsRoom implements Room {
   private static final String HEAR = "▷ play this groove";
   private static final String MOUSE =
       "drag over empty steps writes hits, a double click one; drag a bead up or down for velocity, sideways for time";
-  private final Desk desk;
+  private final RoomContext desk;
   private final GrooveChoice choice;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final PartChips parts;
   private final Chips<String> grooves;
   private final Chips<String> looks;
-  private final BeadSheet beads;
+  private final HitSheet beads;
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
   private final Label summary = Controls.wrapped("");
@@ -82,13 +82,13 @@ public final class DrumsRoom implements Room {
   private String look = FIRST_LOOK;
 
   /** The room. */
-  public DrumsRoom(Desk desk) {
+  public DrumsRoom(RoomContext desk) {
     this.desk = desk;
     this.choice = new GrooveChoice(desk, this::refresh);
     this.parts = new PartChips(desk, "drums-", List.of(Role.DRUMS));
     this.grooves = new Chips<String>("groove-", name -> name, choice::chooseGroove).wrapping();
     this.looks = new Chips<>("look-", word -> word, this::look);
-    this.beads = new BeadSheet(choice, this::zoom);
+    this.beads = new HitSheet(choice, this::zoom);
     this.hear = Controls.action("groove-hear", HEAR, choice::hearGroove);
     this.laneLine =
         new TypedLine(
@@ -228,7 +228,7 @@ public final class DrumsRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     Song song = desk.play().heard();
     Optional<Part> drums = choice.part();
     if (drums.isPresent() && moment.plays(song, drums.get(), choice.groove())) {

@@ -9,8 +9,8 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.Selection;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PatternTrial;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
 import westtide.score.ScoredNote;
@@ -29,19 +29,19 @@ final class GrooveChoice {
   static final String TOO_LONG =
       "No section is as long as this groove; lengthen one in the form first.";
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Runnable refresh;
   private int lane;
   private int column;
   private long take;
 
   /** Choices on a desk; {@code refresh} shows the sheet anew. */
-  GrooveChoice(Desk desk, Runnable refresh) {
+  GrooveChoice(RoomContext desk, Runnable refresh) {
     this.desk = desk;
     this.refresh = refresh;
   }
 
-  Desk desk() {
+  RoomContext desk() {
     return desk;
   }
 

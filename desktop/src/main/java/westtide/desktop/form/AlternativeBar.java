@@ -5,7 +5,7 @@ import java.util.List;
 import javafx.scene.layout.HBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Alternatives;
 import westtide.song.Song;
 import westtide.song.edit.AlternativeEdits;
@@ -13,7 +13,7 @@ import westtide.song.id.PartId;
 
 /** Up to three forms side by side: which one is played, another one, a part taken over. */
 final class AlternativeBar extends HBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chips<Integer> forms =
       new Chips<>("alternative-", place -> String.valueOf(place + 1), this::show);
   private final javafx.scene.control.Button add =
@@ -26,7 +26,7 @@ final class AlternativeBar extends HBox {
   private int last = -1;
   private int now;
 
-  AlternativeBar(Desk desk) {
+  AlternativeBar(RoomContext desk) {
     super(6);
     this.desk = desk;
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);

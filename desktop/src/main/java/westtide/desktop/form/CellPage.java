@@ -13,7 +13,7 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -35,7 +35,7 @@ import westtide.theory.voicing.ChordMember;
 final class CellPage implements Page<FormScene> {
   private static final String OWN = "own sound";
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Runnable changed;
   private final Chips<Level> level = new Chips<>("level-", Level::toString, this::level);
   private final Chooser<String> pattern =
@@ -82,7 +82,7 @@ final class CellPage implements Page<FormScene> {
   private FormScene scene;
 
   /** A page; {@code changed} is told when another tank is selected by it. */
-  CellPage(Desk desk, Runnable changed) {
+  CellPage(RoomContext desk, Runnable changed) {
     this.desk = desk;
     this.changed = changed;
     level.getStyleClass().add("small-chips");

@@ -13,7 +13,7 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Ticks;
 import westtide.song.edit.FormEdits;
 import westtide.song.mix.Curve;
@@ -47,7 +47,7 @@ final class CurvePage implements Page<FormScene> {
     }
   }
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chips<Curve.Kind> kinds =
       new Chips<Curve.Kind>("curve-kind-", Curve.Kind::toString, this::kind).wrapping();
   private final CurveSheet sheet = new CurveSheet(this::shape);
@@ -78,7 +78,7 @@ final class CurvePage implements Page<FormScene> {
   private FormScene scene;
   private Curve.Kind kind = Curve.Kind.LEVEL;
 
-  CurvePage(Desk desk) {
+  CurvePage(RoomContext desk) {
     this.desk = desk;
     kinds.getStyleClass().add("small-chips");
     HBox.setHgrow(sheet, Priority.ALWAYS);

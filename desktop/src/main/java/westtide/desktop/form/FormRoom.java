@@ -17,11 +17,11 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.review.Stage;
 import westtide.rhythm.Clock;
 import westtide.song.Song;
@@ -47,10 +47,10 @@ public final class FormRoom implements Room {
   /** With more parts than this the pages begin folded, so that all tanks are seen. */
   private static final int MANY = 9;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final VBox sheet = new VBox();
   private final TypedLine line;
-  private final TankSheet tanks;
+  private final ArrangementSheet tanks;
   private final PartActions actions;
   private final AlternativeBar alternatives;
   private final Label summary = Controls.wrapped("");
@@ -67,9 +67,9 @@ public final class FormRoom implements Room {
   private boolean opened = true;
 
   /** The room; plans saved from one's own songs are kept in the folder {@code forms}. */
-  public FormRoom(Desk desk, Path forms) {
+  public FormRoom(RoomContext desk, Path forms) {
     this.desk = desk;
-    this.tanks = new TankSheet(new TankActions(desk, this::showPages));
+    this.tanks = new ArrangementSheet(new TankActions(desk, this::showPages));
     desk.open().watchOpening(tanks::forget);
     this.actions = new PartActions(desk, "form-");
     this.alternatives = new AlternativeBar(desk);
@@ -97,7 +97,7 @@ public final class FormRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     if (moment.playing()) {
       tanks.playAt(moment.tick());
     } else {

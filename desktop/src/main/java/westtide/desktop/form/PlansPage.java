@@ -15,7 +15,7 @@ import westtide.compose.OwnFormDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Clock;
 import westtide.song.OwnForm;
 import westtide.song.edit.FormEdits;
@@ -29,7 +29,7 @@ final class PlansPage implements Page<FormScene> {
   private static final String LOOP = "Build from the loop";
   private static final int SAID = 7;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final OwnForms own;
   private final Chips<String> plans =
       new Chips<String>("plan-", name -> name, this::look).wrapping().telling();
@@ -42,7 +42,7 @@ final class PlansPage implements Page<FormScene> {
   private FormScene scene;
   private Optional<String> looked = Optional.empty();
 
-  PlansPage(Desk desk, OwnForms own) {
+  PlansPage(RoomContext desk, OwnForms own) {
     this.desk = desk;
     this.own = own;
     now.setId("plan-now");

@@ -13,8 +13,8 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.DraftsPanel;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.chord.Progression;
 import westtide.song.edit.Edit;
@@ -32,7 +32,7 @@ import westtide.song.id.SectionId;
 final class SectionPage implements Page<FormScene> {
   private static final int EIGHT = 8;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chooser<SectionWord> word =
       new Chooser<>(
           "section-word",
@@ -63,7 +63,7 @@ final class SectionPage implements Page<FormScene> {
   private int barsNow = EIGHT;
   private FormScene scene;
 
-  SectionPage(Desk desk) {
+  SectionPage(RoomContext desk) {
     this.desk = desk;
     answer.setId("section-answer");
     scopes.getStyleClass().add("small-chips");
@@ -176,7 +176,7 @@ final class SectionPage implements Page<FormScene> {
     bars.show(String.valueOf(wanted));
   }
 
-  private Desk desk() {
+  private RoomContext desk() {
     return desk;
   }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import westtide.desktop.open.Selection;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
@@ -25,11 +25,11 @@ final class TankActions {
     List<Edit> of(SectionId section, PartId part, TankMark tank);
   }
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Runnable chosen;
 
   /** Actions on the open song; {@code chosen} is told when other tanks are chosen. */
-  TankActions(Desk desk, Runnable chosen) {
+  TankActions(RoomContext desk, Runnable chosen) {
     this.desk = desk;
     this.chosen = chosen;
   }

@@ -16,14 +16,14 @@ import westtide.song.form.Level;
 
 /** Mouse and keys on the tanks: choosing, setting the water, renaming and reordering parts. */
 final class TankMarks implements SheetGestures.Sheet<TankMark> {
-  private final TankSheet sheet;
+  private final ArrangementSheet sheet;
   private final TankActions actions;
   private final TankChoice choice;
   private final TankPulls pulls;
   private final KeyTable keys;
   private Optional<Cell> copied = Optional.empty();
 
-  TankMarks(TankSheet sheet, TankActions actions) {
+  TankMarks(ArrangementSheet sheet, TankActions actions) {
     this.sheet = sheet;
     this.actions = actions;
     this.choice = sheet.choice();

@@ -25,11 +25,11 @@ final class TankPulls {
   /** The fullest level begins a little below the brim, which a pointer seldom meets. */
   private static final double NEAR_FULL = 0.2;
 
-  private final TankSheet sheet;
+  private final ArrangementSheet sheet;
   private final TankChoice choice;
   private final TankActions actions;
 
-  TankPulls(TankSheet sheet, TankActions actions) {
+  TankPulls(ArrangementSheet sheet, TankActions actions) {
     this.sheet = sheet;
     this.choice = sheet.choice();
     this.actions = actions;
@@ -202,8 +202,8 @@ final class TankPulls {
 
     @Override
     public String to(double x, double y) {
-      double top = sheet.place().top(row) + TankSheet.ABOVE;
-      double high = sheet.place().rowHeight() - TankSheet.ABOVE - TankSheet.BELOW;
+      double top = sheet.place().top(row) + ArrangementSheet.ABOVE;
+      double high = sheet.place().rowHeight() - ArrangementSheet.ABOVE - ArrangementSheet.BELOW;
       double share = 1 - (y - top) / high;
       Level[] levels = Level.values();
       int index = (int) Math.floor(share * (levels.length + NEAR_FULL));

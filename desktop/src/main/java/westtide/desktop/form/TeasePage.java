@@ -12,7 +12,7 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.BarLines;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -21,13 +21,13 @@ import westtide.song.id.SectionId;
 
 /** A line planted early: the path from its first hint to its peak, heard stage by stage. */
 final class TeasePage implements Page<FormScene> {
-  private final Desk desk;
+  private final RoomContext desk;
   private final VBox box = new VBox(8);
   private final FlowPane path = Controls.flow();
   private final Map<SectionId, Level> chosen = new HashMap<>();
   private FormScene scene;
 
-  TeasePage(Desk desk) {
+  TeasePage(RoomContext desk) {
     this.desk = desk;
     desk.open().watchOpening(chosen::clear);
     path.setId("tease-path");

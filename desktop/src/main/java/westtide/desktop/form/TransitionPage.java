@@ -14,7 +14,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.play.PlayDesk;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.rhythm.BarLines;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -26,7 +26,7 @@ import westtide.song.id.PartId;
 
 /** What announces and lands a bar: several kinds at once, each with its length, depth and parts. */
 final class TransitionPage implements Page<FormScene> {
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chips<Transition.Kind> kinds =
       new Chips<Transition.Kind>("entry-", Transition.Kind::word, this::turn).wrapping();
   private final NumberField at = BarField.of("entry-bar", "at bar", this::at);
@@ -53,7 +53,7 @@ final class TransitionPage implements Page<FormScene> {
   private int bar;
   private Optional<Transition.Kind> kind = Optional.empty();
 
-  TransitionPage(Desk desk) {
+  TransitionPage(RoomContext desk) {
     this.desk = desk;
     kinds.getStyleClass().add("small-chips");
     chosen.getStyleClass().add("small-chips");

@@ -6,7 +6,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.review.Finding;
-import westtide.review.Weight;
+import westtide.review.Severity;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 
@@ -44,9 +44,9 @@ final class FindingCard extends VBox {
     fix.setVisible(found.fix().isPresent());
     fix.setManaged(found.fix().isPresent());
     boolean warns = getStyleClass().contains("warning");
-    if (warns && found.weight() != Weight.WARNING) {
+    if (warns && found.weight() != Severity.WARNING) {
       getStyleClass().remove("warning");
-    } else if (!warns && found.weight() == Weight.WARNING) {
+    } else if (!warns && found.weight() == Severity.WARNING) {
       getStyleClass().add("warning");
     }
   }

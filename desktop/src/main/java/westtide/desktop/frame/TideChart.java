@@ -12,8 +12,8 @@ import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
 import westtide.desktop.play.PlayDesk;
+import westtide.desktop.play.PlayPosition;
 import westtide.review.Energy;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Clock;
@@ -94,7 +94,7 @@ public final class TideChart extends Drawing {
   }
 
   /** Shows where the song is in this frame. */
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     playAt(moment.tick());
   }
 

@@ -17,12 +17,12 @@ import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
-import westtide.desktop.room.Desk;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.EffectsBox;
 import westtide.desktop.room.Instruments;
 import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
 import westtide.play.Loudspeaker;
 import westtide.review.Stage;
@@ -41,9 +41,9 @@ public final class LevelsRoom implements Room {
   private static final int TRIED_LOW = 33;
   private static final int TRIED_VELOCITY = 100;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final VBox sheet = new VBox();
-  private final PlumbSheet plumbs = new PlumbSheet(new Gestures());
+  private final MixSheet plumbs = new MixSheet(new Gestures());
   private final PartActions actions;
   private final Label name = Controls.label("", "stop-name");
   private final Chooser<String> instrument =
@@ -71,7 +71,7 @@ public final class LevelsRoom implements Room {
   }
 
   /** The room. */
-  public LevelsRoom(Desk desk) {
+  public LevelsRoom(RoomContext desk) {
     this.desk = desk;
 
     this.speakers = new Chips<>("through-", Loudspeaker::toString, desk.play()::listenThrough);
@@ -151,7 +151,7 @@ public final class LevelsRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     plumbs.sound(part -> desk.play().gauges().peak(part.id()));
   }
 
@@ -245,7 +245,7 @@ public final class LevelsRoom implements Room {
     desk.apply(MixEdits.mix(part().id(), what, change));
   }
 
-  private final class Gestures implements PlumbSheet.Actions {
+  private final class Gestures implements MixSheet.Actions {
     @Override
     public void choose(int part) {
       desk.open().select(desk.open().song().parts().get(part));
@@ -262,7 +262,7 @@ public final class LevelsRoom implements Room {
     }
 
     @Override
-    public void move(Map<Part, PlumbSheet.Place> places) {
+    public void move(Map<Part, MixSheet.Place> places) {
       List<Edit> edits = new ArrayList<>();
       places.forEach(
           (part, to) ->

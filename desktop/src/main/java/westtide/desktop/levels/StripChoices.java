@@ -12,7 +12,7 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.ScaleSheet;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -21,12 +21,12 @@ import westtide.song.drum.LaneId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
-import westtide.song.mix.RoomKind;
+import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 
 /** What is chosen from a few about a part's strip: its room, its repeats and what it ducks for. */
 final class StripChoices extends VBox {
-  private final Chips<RoomKind> rooms;
+  private final Chips<ReverbKind> rooms;
   private final Chips<DelayTime> delays;
   private final Chips<Boolean> sides;
   private final Chooser<Duck.Trigger> ducks;
@@ -35,14 +35,15 @@ final class StripChoices extends VBox {
   private final Chips<Duck.Return> returns;
   private final Chooser<LaneId> lane;
 
-  StripChoices(Desk desk, BiConsumer<String, UnaryOperator<Mix>> mix, Consumer<String> exact) {
+  StripChoices(
+      RoomContext desk, BiConsumer<String, UnaryOperator<Mix>> mix, Consumer<String> exact) {
     super(6);
     this.mix = mix;
     this.front = new ScaleSheet("front-numbers", "Room, delay, drive and ducking", exact);
     this.rooms =
         new Chips<>(
             "room-",
-            RoomKind::toString,
+            ReverbKind::toString,
             kind -> mix.accept("room", m -> m.withSpace(m.space().withRoom(kind))));
     this.delays =
         new Chips<>(
@@ -128,7 +129,7 @@ final class StripChoices extends VBox {
                     amount.scale(
                         part.mix(), to -> mix.accept(amount.name(), m -> amount.set().to(m, to))))
             .toList());
-    rooms.show(List.of(RoomKind.values()), space.room());
+    rooms.show(List.of(ReverbKind.values()), space.room());
     delays.show(List.of(DelayTime.values()), part.mix().delayTime());
     sides.show(List.of(true, false), space.pingPong());
     ducks.display(duck.trigger());

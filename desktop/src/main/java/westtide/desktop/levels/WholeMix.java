@@ -10,7 +10,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.AmountSheet;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Master;
 import westtide.sound.Listening;
@@ -20,13 +20,13 @@ import westtide.sound.Mixdown;
 final class WholeMix extends VBox {
   private static final List<Integer> TARGETS = List.of(0, -23, -16, -14, -11, -9);
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chips<Integer> targets;
   private final Label told = Controls.wrapped("", "small");
   private final AmountSheet<Master> amounts;
   private Optional<Listening> heard = Optional.empty();
 
-  WholeMix(Desk desk) {
+  WholeMix(RoomContext desk) {
     super(6);
     this.desk = desk;
     this.targets =

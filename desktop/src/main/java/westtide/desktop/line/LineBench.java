@@ -22,11 +22,11 @@ import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.NotePlace;
 import westtide.desktop.open.Selection;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PartChips;
 import westtide.desktop.room.PatternTrial;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -49,7 +49,7 @@ public final class LineBench implements NoteMarks.Actions {
 
   private static final double LINE = 23;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final String prefix;
   private final String none;
   private final List<Role> roles;
@@ -78,7 +78,7 @@ public final class LineBench implements NoteMarks.Actions {
    * @param own pages of the room itself
    */
   public LineBench(
-      Desk desk,
+      RoomContext desk,
       String prefix,
       List<Role> roles,
       String none,
@@ -188,7 +188,7 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   /** What the bench works with. */
-  Desk desk() {
+  RoomContext desk() {
     return desk;
   }
 
@@ -242,7 +242,7 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   /** Shows where a line that plays is. */
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     playing.follow(moment);
     Song song = desk.open().song();
     if (line.isPresent() && moment.plays(song, line.get().part(), line.get().pattern())) {

@@ -6,7 +6,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.score.WriteOut;
 import westtide.song.Part;
 import westtide.song.edit.Edit;
@@ -16,7 +16,7 @@ import westtide.song.edit.PatternEdits;
 
 /** What can be done with a pattern of a line as a whole. */
 final class PatternPanel extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final HeardLine line;
   private final TextField name;
   private final TextField copy = Controls.field("pattern-copy-name", "name of the copy");
@@ -25,7 +25,7 @@ final class PatternPanel extends VBox {
   private int fromBar = 1;
   private int toBar = 2;
 
-  PatternPanel(Desk desk, HeardLine line) {
+  PatternPanel(RoomContext desk, HeardLine line) {
     super(10);
     this.desk = desk;
     this.line = line;

@@ -15,7 +15,7 @@ import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.OpenInput;
 import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.PlayInSettings;
@@ -236,7 +236,7 @@ final class PlayPage implements Page<LineScene> {
   }
 
   /** Told in every frame while the room is in front. */
-  void follow(Moment moment) {
+  void follow(PlayPosition moment) {
     if (recording.isEmpty()) {
       return;
     }

@@ -10,7 +10,7 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Brief;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -26,12 +26,12 @@ final class BesidePage implements Page<LineScene> {
   private static final int OTHER_SIDE = 25;
   private static final int RUN_FROM = 84;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final LineBench bench;
   private final VBox box;
   private long take;
 
-  BesidePage(Desk desk, LineBench bench) {
+  BesidePage(RoomContext desk, LineBench bench) {
     this.desk = desk;
     this.bench = bench;
     this.box =

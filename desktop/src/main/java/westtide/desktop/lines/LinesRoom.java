@@ -15,10 +15,10 @@ import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.review.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
@@ -29,7 +29,7 @@ import westtide.song.line.Note;
 
 /** Lines: the patterns of any line over the chords that are heard where it plays. */
 public final class LinesRoom implements Room {
-  private final Desk desk;
+  private final RoomContext desk;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final LineBench bench;
@@ -37,7 +37,7 @@ public final class LinesRoom implements Room {
   private long take;
 
   /** The room. */
-  public LinesRoom(Desk desk) {
+  public LinesRoom(RoomContext desk) {
     this.desk = desk;
     this.bench =
         new LineBench(
@@ -83,7 +83,7 @@ public final class LinesRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     bench.follow(moment);
   }
 

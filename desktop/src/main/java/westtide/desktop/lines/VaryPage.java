@@ -15,8 +15,8 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.PatternTrial;
+import westtide.desktop.room.RoomContext;
 import westtide.song.Brief;
 import westtide.song.edit.LineEdits;
 import westtide.song.id.Seed;
@@ -55,7 +55,7 @@ final class VaryPage implements Page<LineScene> {
     }
   }
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final LineBench bench;
   private final Chips<Mood> moods = new Chips<>("mood-", Mood::toString, this::mood);
   private final Chips<String> takes = new Chips<>("take-", name -> name, this::hear);
@@ -69,7 +69,7 @@ final class VaryPage implements Page<LineScene> {
   private long seed;
   private LineScene scene;
 
-  VaryPage(Desk desk, LineBench bench) {
+  VaryPage(RoomContext desk, LineBench bench) {
     this.desk = desk;
     this.bench = bench;
     moods.getStyleClass().add("small-chips");

@@ -12,7 +12,7 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
-import westtide.desktop.room.Desk;
+import westtide.desktop.room.RoomContext;
 import westtide.review.KickOverlap;
 import westtide.rhythm.Ticks;
 import westtide.score.ScoredPart;
@@ -30,14 +30,14 @@ final class KickPage implements Page<LineScene> {
   private static final int APART = 2 * Ticks.PER_STEP;
   private static final int SHORTEST = Ticks.PER_STEP / 2;
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final LineBench bench;
   private final Label told = Controls.wrapped("", "small");
   private final VBox box;
   private final Node ways;
   private LineScene scene;
 
-  KickPage(Desk desk, LineBench bench) {
+  KickPage(RoomContext desk, LineBench bench) {
     this.desk = desk;
     this.bench = bench;
     told.setId("kick-told");

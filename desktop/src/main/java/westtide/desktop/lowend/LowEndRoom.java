@@ -13,10 +13,10 @@ import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
-import westtide.desktop.room.Desk;
 import westtide.desktop.room.Room;
+import westtide.desktop.room.RoomContext;
 import westtide.review.Stage;
 import westtide.score.WriteOut;
 import westtide.song.Part;
@@ -34,7 +34,7 @@ import westtide.theory.Pitch;
 public final class LowEndRoom implements Room {
   private static final List<Role> LOW = List.of(Role.SUB, Role.BASS);
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final LineBench bench;
@@ -43,7 +43,7 @@ public final class LowEndRoom implements Room {
   private final Node writeOut;
 
   /** The room. */
-  public LowEndRoom(Desk desk) {
+  public LowEndRoom(RoomContext desk) {
     this.desk = desk;
     this.bench =
         new LineBench(
@@ -79,7 +79,7 @@ public final class LowEndRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     bench.follow(moment);
   }
 

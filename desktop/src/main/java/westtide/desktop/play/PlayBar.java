@@ -12,7 +12,7 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.Preferences;
-import westtide.play.Gauges;
+import westtide.play.PlaybackMeters;
 import westtide.rhythm.Clock;
 import westtide.song.Song;
 
@@ -93,8 +93,8 @@ public final class PlayBar extends HBox {
   }
 
   /** Shows where the song is in this frame. */
-  public void follow(Moment moment, Song song) {
-    Gauges gauges = desk.gauges();
+  public void follow(PlayPosition moment, Song song) {
+    PlaybackMeters gauges = desk.gauges();
     if (moment.playing() != wasPlaying) {
       wasPlaying = moment.playing();
       playing.setIconCode(wasPlaying ? Feather.SQUARE : Feather.PLAY);

@@ -9,8 +9,8 @@ import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.Preferences;
 import westtide.desktop.open.SongView;
-import westtide.play.Gauges;
 import westtide.play.Loudspeaker;
+import westtide.play.PlaybackMeters;
 import westtide.play.Player;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
@@ -79,7 +79,7 @@ public final class PlayDesk {
   }
 
   /** What is playing, where it is and how loud. */
-  public Gauges gauges() {
+  public PlaybackMeters gauges() {
     return player.gauges();
   }
 
@@ -318,13 +318,13 @@ public final class PlayDesk {
   }
 
   /** Where the song is now. */
-  public Moment moment() {
+  public PlayPosition moment() {
     double tick = gauges().tick();
     Form form = open.song().form();
     int bar = open.song().barLines().bar(Math.max(0, (int) tick));
     int section = form.sectionAt(Math.min(form.bars() - 1, bar));
     double start = form.startTick(section, open.song().brief().meter());
-    return new Moment(gauges().playing(), tick, section, tick - start);
+    return new PlayPosition(gauges().playing(), tick, section, tick - start);
   }
 
   /** Ends the sound with the application. */

@@ -11,13 +11,13 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import westtide.compose.DraftWords;
-import westtide.compose.Redraft;
-import westtide.compose.Retake;
+import westtide.compose.PartRedraft;
+import westtide.compose.SongRedraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.play.PlayDesk;
-import westtide.review.level.DraftLevels;
+import westtide.level.DraftLevels;
 import westtide.rhythm.Meter;
 import westtide.song.Part;
 import westtide.song.Song;
@@ -58,8 +58,9 @@ public final class DraftsPanel extends VBox {
     }
   }
 
-  private final Desk desk;
-  private final Set<Redraft.Keep> kept = EnumSet.of(Redraft.Keep.PACE, Redraft.Keep.FORM);
+  private final RoomContext desk;
+  private final Set<SongRedraft.Keep> kept =
+      EnumSet.of(SongRedraft.Keep.PACE, SongRedraft.Keep.FORM);
   private final Chips<Of> scopes = new Chips<>("drafts-of-", Of::toString, this::turnTo);
   private final Label words = Controls.wrapped("", "small");
   private final VBox choice = Controls.column(4);
@@ -78,7 +79,7 @@ public final class DraftsPanel extends VBox {
   private long seed;
   private int turn;
 
-  private DraftsPanel(Desk desk, Of of) {
+  private DraftsPanel(RoomContext desk, Of of) {
     this.desk = desk;
     this.of = of;
     this.seed = desk.open().song().seed();
@@ -106,7 +107,7 @@ public final class DraftsPanel extends VBox {
   }
 
   /** Opens it over the window. */
-  public static void open(Desk desk, Of of) {
+  public static void open(RoomContext desk, Of of) {
     desk.panels().open(new DraftsPanel(desk, of));
   }
 
@@ -122,9 +123,9 @@ public final class DraftsPanel extends VBox {
         IntStream.range(0, form().sections().size()).boxed().toList(), desk.open().section());
   }
 
-  private Retake retake() {
+  private PartRedraft retake() {
     Song open = desk.open().song();
-    return new Retake(open, desk.open().book().find(open.brief().style()).orElseThrow());
+    return new PartRedraft(open, desk.open().book().find(open.brief().style()).orElseThrow());
   }
 
   private void turnTo(Of wanted) {
@@ -158,7 +159,7 @@ public final class DraftsPanel extends VBox {
   private FlowPane keeps() {
     FlowPane row = Controls.flow(Controls.whole(Controls.label("what stays", "small")));
     row.setHgap(12);
-    for (Redraft.Keep keep : Redraft.Keep.values()) {
+    for (SongRedraft.Keep keep : SongRedraft.Keep.values()) {
       CheckBox box = new CheckBox(keep.toString());
       box.setId("keep-" + keep.name().toLowerCase());
       box.setSelected(kept.contains(keep));
@@ -168,7 +169,7 @@ public final class DraftsPanel extends VBox {
     return row;
   }
 
-  private void keep(Redraft.Keep keep, boolean stays) {
+  private void keep(SongRedraft.Keep keep, boolean stays) {
     if (stays) {
       kept.add(keep);
     } else {
@@ -195,8 +196,8 @@ public final class DraftsPanel extends VBox {
 
   /** What is drawn by what is chosen now. */
   private LongFunction<Song> drawing() {
-    Retake retake = retake();
-    Redraft redraft = new Redraft(retake.song(), retake.style(), Set.copyOf(kept));
+    PartRedraft retake = retake();
+    SongRedraft redraft = new SongRedraft(retake.song(), retake.style(), Set.copyOf(kept));
     PartId part = parts.value().id();
     SectionId section = form().id(sections.value());
     return switch (of) {
@@ -225,9 +226,9 @@ public final class DraftsPanel extends VBox {
   }
 
   /** A draft with its lead and the whole mix as loud as the style aims at, unless levels stay. */
-  private static Song whole(Redraft redraft, Style style, long from) {
+  private static Song whole(SongRedraft redraft, Style style, long from) {
     Song take = redraft.take(from);
-    return redraft.kept().contains(Redraft.Keep.LEVELS) ? take : DraftLevels.set(take, style);
+    return redraft.kept().contains(SongRedraft.Keep.LEVELS) ? take : DraftLevels.set(take, style);
   }
 
   private VBox row(Song take, int number, long from) {

@@ -14,13 +14,13 @@ import westtide.song.mix.Gate;
 
 /** The rhythmic volume of the part in front: a pattern of steps and how far it closes. */
 public final class GateBox extends HBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final Supplier<Optional<Part>> part;
   private final TypedLine figure;
   private final NumberField depth;
 
   /** A box for whichever part is in front. */
-  public GateBox(Desk desk, String prefix, Supplier<Optional<Part>> part) {
+  public GateBox(RoomContext desk, String prefix, Supplier<Optional<Part>> part) {
     super(8);
     this.desk = desk;
     this.part = part;

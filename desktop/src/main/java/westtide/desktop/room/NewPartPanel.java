@@ -6,7 +6,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
-import westtide.review.level.EntryLevel;
+import westtide.level.EntryLevel;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -16,7 +16,7 @@ import westtide.song.mix.Patch;
 
 /** Adds a part: what it is for, what it is heard with and what it is called. */
 public final class NewPartPanel extends VBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final Chips<Role> roles = new Chips<>("new-part-", Role::toString, this::chooseRole);
   private final Chooser<String> instrument =
       new Chooser<>("new-part-instrument", "instrument of the new part", List.of(), this::heard);
@@ -25,7 +25,7 @@ public final class NewPartPanel extends VBox {
   private String suggested = "";
 
   /** A panel that begins with a role. */
-  public NewPartPanel(Desk desk, Role role) {
+  public NewPartPanel(RoomContext desk, Role role) {
     super(12);
     this.desk = desk;
     getStyleClass().add("card");

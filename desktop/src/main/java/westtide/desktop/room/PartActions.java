@@ -12,14 +12,14 @@ import westtide.song.id.PartId;
 
 /** What can be done with the selected part where all parts are in view. */
 public final class PartActions extends FlowPane {
-  private final Desk desk;
+  private final RoomContext desk;
   private final Label name = Controls.label("", "strong");
   private final Button earlier;
   private final Button later;
   private final Button remove;
 
   /** Actions on a desk; {@code where} tells their ids apart from those of another room. */
-  public PartActions(Desk desk, String where) {
+  public PartActions(RoomContext desk, String where) {
     super(6, 4);
     this.desk = desk;
     setRowValignment(javafx.geometry.VPos.CENTER);

@@ -15,12 +15,12 @@ import westtide.song.Role;
  * are added here, and the chosen one is renamed, moved and deleted.
  */
 public final class PartChips extends HBox {
-  private final Desk desk;
+  private final RoomContext desk;
   private final List<Role> roles;
   private final Chips<String> chips;
 
   /** Chips of the parts of some roles; a new part has the first of them. */
-  public PartChips(Desk desk, String prefix, List<Role> roles) {
+  public PartChips(RoomContext desk, String prefix, List<Role> roles) {
     super(6);
     this.desk = desk;
     this.roles = List.copyOf(roles);

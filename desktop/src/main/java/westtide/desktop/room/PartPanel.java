@@ -38,7 +38,7 @@ public final class PartPanel extends VBox {
   private static final List<Role> PITCHED =
       Arrays.stream(Role.values()).filter(role -> role != Role.DRUMS).toList();
 
-  private final Desk desk;
+  private final RoomContext desk;
   private final PartId id;
   private final TextField name = Controls.field("part-name", "name of the part");
   private final Label plays = Controls.wrapped("", "small");
@@ -88,7 +88,7 @@ public final class PartPanel extends VBox {
   private final Button remove;
 
   /** A panel for a part. */
-  public PartPanel(Desk desk, PartId id) {
+  public PartPanel(RoomContext desk, PartId id) {
     super(12);
     this.desk = desk;
     this.id = id;

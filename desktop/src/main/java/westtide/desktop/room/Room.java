@@ -4,7 +4,7 @@ import java.util.List;
 import javafx.scene.Node;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.review.Stage;
 
 /**
@@ -22,7 +22,7 @@ public interface Room {
   public void show(SongView view);
 
   /** Shows where the song is in this frame; called only while the room is in front. */
-  default void follow(Moment moment) {}
+  default void follow(PlayPosition moment) {}
 
   /** Another room comes in front: what was going on in this one ends. */
   default void leave() {}

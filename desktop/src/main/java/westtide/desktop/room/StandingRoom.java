@@ -9,7 +9,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.Moment;
+import westtide.desktop.play.PlayPosition;
 import westtide.review.Stage;
 import westtide.song.Song;
 
@@ -58,7 +58,7 @@ public final class StandingRoom implements Room {
   }
 
   @Override
-  public void follow(Moment moment) {
+  public void follow(PlayPosition moment) {
     room.follow(moment);
   }
 
