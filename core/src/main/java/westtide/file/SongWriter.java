@@ -40,7 +40,7 @@ final class SongWriter {
       out.set("master", MixFields.write(song.master()));
     }
     ArrayNode left = out.putArray("leftAlone");
-    song.leftAlone().forEach(left::add);
+    song.dismissed().forEach(left::add);
     return out;
   }
 

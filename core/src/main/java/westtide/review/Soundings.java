@@ -37,7 +37,7 @@ public record Soundings(
     for (Stage stage : Stage.values()) {
       out.put(stage, take(stage, score, style, energy));
     }
-    Set<String> left = score.song().leftAlone();
+    Set<String> left = score.song().dismissed();
     out.replaceAll((stage, found) -> without(found, left));
     return new Soundings(out, score, style, energy, false);
   }
@@ -49,12 +49,12 @@ public record Soundings(
   public Soundings after(Score edited) {
     SameInputs same = new SameInputs(score, edited);
     Map<Stage, StageSoundings> out = new EnumMap<>(Stage.class);
-    Set<String> left = edited.song().leftAlone();
+    Set<String> left = edited.song().dismissed();
     Energy after = same.at(Stage.FORM) ? energy : energy.after(edited);
     for (Stage stage : Stage.values()) {
       boolean rendered =
           heard && (stage == Stage.LEVELS || stage == Stage.LOW_END || stage == Stage.FORM);
-      boolean kept = !rendered && left.equals(score.song().leftAlone()) && same.at(stage);
+      boolean kept = !rendered && left.equals(score.song().dismissed()) && same.at(stage);
       out.put(stage, kept ? at(stage) : without(take(stage, edited, style, after), left));
     }
     return new Soundings(out, edited, style, after, false);
@@ -77,9 +77,9 @@ public record Soundings(
   public Soundings with(Listening heard, Song song) {
     HeardSoundings sound = new HeardSoundings(song, heard);
     Map<Stage, StageSoundings> out = new EnumMap<>(stages);
-    out.merge(Stage.LEVELS, without(sound.whole(), song.leftAlone()), StageSoundings::and);
-    out.merge(Stage.FORM, without(sound.form(), song.leftAlone()), StageSoundings::and);
-    out.merge(Stage.LOW_END, without(sound.lowEnd(), song.leftAlone()), StageSoundings::and);
+    out.merge(Stage.LEVELS, without(sound.whole(), song.dismissed()), StageSoundings::and);
+    out.merge(Stage.FORM, without(sound.form(), song.dismissed()), StageSoundings::and);
+    out.merge(Stage.LOW_END, without(sound.lowEnd(), song.dismissed()), StageSoundings::and);
     return new Soundings(out, score, style, energy, true);
   }
 
@@ -116,10 +116,10 @@ public record Soundings(
   }
 
   /** All findings of a weight, in the order of the stages. */
-  public List<Finding> findings(Severity weight) {
+  public List<Finding> findings(Severity severity) {
     return java.util.Arrays.stream(Stage.values())
         .flatMap(stage -> at(stage).findings().stream())
-        .filter(finding -> finding.weight() == weight)
+        .filter(finding -> finding.severity() == severity)
         .toList();
   }
 

@@ -15,7 +15,7 @@ public record StageSoundings(List<Measure> measures, List<Finding> findings) {
     measures = List.copyOf(measures);
     findings =
         findings.stream()
-            .sorted(java.util.Comparator.comparing(Finding::weight).reversed())
+            .sorted(java.util.Comparator.comparing(Finding::severity).reversed())
             .toList();
   }
 

@@ -26,7 +26,7 @@ import westtide.song.pattern.FollowRule;
  * @param main the part that dominates: verses keep it; empty where none is marked
  * @param alternatives other forms of the same material that wait beside this one
  * @param master what is done to all drums together and to the whole mix
- * @param leftAlone ids of findings the producer chose to leave as they are
+ * @param dismissed ids of findings the producer chose to leave as they are
  * @param extras fields of a newer file version, as JSON text, kept for writing; {@code "{}"} when
  *     none
  */
@@ -41,14 +41,14 @@ public record Song(
     Optional<PartId> main,
     Alternatives alternatives,
     Master master,
-    Set<String> leftAlone,
+    Set<String> dismissed,
     String extras) {
 
   /** Copies the lists and checks that names are unique and that what sections ask for exists. */
   public Song {
     progressions = List.copyOf(progressions);
     parts = List.copyOf(parts);
-    leftAlone = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(leftAlone));
+    dismissed = java.util.Collections.unmodifiableSet(new LinkedHashSet<>(dismissed));
     List<Part> there = parts;
     main = main.filter(id -> there.stream().anyMatch(part -> part.id().equals(id)));
     alternatives = alternatives.fitting(progressions, parts);
@@ -64,7 +64,7 @@ public record Song(
       List<Progression> progressions,
       List<Part> parts,
       Form form,
-      Set<String> leftAlone,
+      Set<String> dismissed,
       String extras) {
     this(
         title,
@@ -77,7 +77,7 @@ public record Song(
         Optional.empty(),
         Alternatives.NONE,
         Master.PLAIN,
-        leftAlone,
+        dismissed,
         extras);
   }
 
@@ -186,8 +186,8 @@ public record Song(
   }
 
   /** The song with other findings left alone. */
-  public Song withLeftAlone(Set<String> other) {
-    return with(copy -> copy.leftAlone = other);
+  public Song withDismissed(Set<String> other) {
+    return with(copy -> copy.dismissed = other);
   }
 
   /** The song with other kept fields of a newer file version. */
@@ -243,7 +243,7 @@ public record Song(
     private Optional<PartId> main;
     private Alternatives alternatives;
     private Master master;
-    private Set<String> leftAlone;
+    private Set<String> dismissed;
     private String extras;
 
     Copy(Song song) {
@@ -257,7 +257,7 @@ public record Song(
       main = song.main;
       alternatives = song.alternatives;
       master = song.master;
-      leftAlone = song.leftAlone;
+      dismissed = song.dismissed;
       extras = song.extras;
     }
 
@@ -273,7 +273,7 @@ public record Song(
           main,
           alternatives,
           master,
-          leftAlone,
+          dismissed,
           extras);
     }
   }

@@ -142,7 +142,7 @@ class OlderSongFilesTest {
         .add("drums.slip.A.CLAP.4.127")
         .add("lines.rub.960.61")
         .add("brief.tempo");
-    assertThat(SongFile.parse(tree.toString()).leftAlone())
+    assertThat(SongFile.parse(tree.toString()).dismissed())
         .containsExactly("drums.slip.drums.A.CLAP.4.127", "lines.rub.lead.A.960.61", "brief.tempo");
   }
 
@@ -158,7 +158,7 @@ class OlderSongFilesTest {
         .add("lines.loud.lead.A.2")
         .add("lines.loud.lead.A.9999")
         .add("lines.loud.lead.A.960.61");
-    assertThat(SongFile.parse(tree.toString()).leftAlone())
+    assertThat(SongFile.parse(tree.toString()).dismissed())
         .containsExactly(
             "lines.loud.lead.A." + third.start() + "." + third.key(),
             "lines.loud.lead.A.9999",

@@ -108,7 +108,7 @@ class SoundingsTest {
     Finding finding = fixes(song, Stage.CHORDS, "chords.outside.hook.1");
     assertThat(finding.why()).containsIgnoringCase(reason);
     assertThat(finding.where()).isEqualTo("hook, bar 2.1");
-    assertThat(finding.weight()).isEqualTo(Severity.NOTE);
+    assertThat(finding.severity()).isEqualTo(Severity.NOTE);
   }
 
   @Test
@@ -208,7 +208,7 @@ class SoundingsTest {
         LowEndEdits.lowest(PartId.of("808"), lowest).apply(Songs.oneHook(BRIEF, "F#m", 1, sub()));
     Finding finding = fixes(song, Stage.LOW_END, "lowend.range");
     assertThat(finding.title()).contains(way).contains(hertz);
-    assertThat(finding.weight()).isEqualTo(Severity.WARNING);
+    assertThat(finding.severity()).isEqualTo(Severity.WARNING);
   }
 
   /** Common practice: a line leaves everything below about 150 Hz to the 808; D3 is 146.8 Hz. */
@@ -372,7 +372,7 @@ class SoundingsTest {
     Song fixed = finding.fix().orElseThrow().edit().apply(song);
     assertThat(take(fixed).with(heard(1, 0.9), fixed).at(Stage.LOW_END).findings())
         .noneMatch(f -> f.id().check() == Check.LOWEND_OVERLAP);
-    Song left = song.withLeftAlone(java.util.Set.of("lowend.overlap"));
+    Song left = song.withDismissed(java.util.Set.of("lowend.overlap"));
     assertThat(take(left).with(heard(1, 0.9), left).at(Stage.LOW_END).findings())
         .noneMatch(f -> f.id().check() == Check.LOWEND_OVERLAP);
   }

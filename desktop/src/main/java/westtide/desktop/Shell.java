@@ -140,18 +140,18 @@ public final class Shell {
     this.kept = play.preferences();
     this.loudness = new LoudnessWatcher(open, around.hearing());
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
-    RoomContext desk =
+    RoomContext context =
         new RoomContext(open, files, exports, grooves, messages, background, play, overlay);
     this.rooms =
         List.of(
-            standing(() -> new BriefRoom(desk, own, around.millis())),
-            standing(() -> new ChordsRoom(desk)),
-            standing(() -> new DrumsRoom(desk)),
-            standing(() -> new LowEndRoom(desk)),
-            standing(() -> new LinesRoom(desk)),
-            standing(() -> new FormRoom(desk, around.data().resolve("forms"))),
-            standing(() -> new LevelsRoom(desk)),
-            standing(() -> new DeliverRoom(desk)));
+            standing(() -> new BriefRoom(context, own, around.millis())),
+            standing(() -> new ChordsRoom(context)),
+            standing(() -> new DrumsRoom(context)),
+            standing(() -> new LowEndRoom(context)),
+            standing(() -> new LinesRoom(context)),
+            standing(() -> new FormRoom(context, around.data().resolve("forms"))),
+            standing(() -> new LevelsRoom(context)),
+            standing(() -> new DeliverRoom(context)));
     this.bridge =
         new TopBar(
             open,

@@ -23,7 +23,7 @@ class FindingsTest extends TrapSongTest {
     assertThat(lookup("#finding-0 .label").queryAs(javafx.scene.control.Label.class).getText())
         .isNotEqualTo(first);
     press("#recall-left");
-    assertThat(song().leftAlone()).isEmpty();
+    assertThat(song().dismissed()).isEmpty();
     press("#fix-0");
     assertThat(chords()).doesNotContain("C♯7");
   }

@@ -85,13 +85,13 @@ public final class BriefEdits {
   }
 
   private static Song withLeft(Song song, String finding) {
-    Set<String> left = new LinkedHashSet<>(song.leftAlone());
+    Set<String> left = new LinkedHashSet<>(song.dismissed());
     left.add(finding);
-    return song.withLeftAlone(left);
+    return song.withDismissed(left);
   }
 
   /** Raises every finding again that was left. */
   public static Edit recallLeft() {
-    return Edit.of("Show left findings again", song -> song.withLeftAlone(Set.of()));
+    return Edit.of("Show left findings again", song -> song.withDismissed(Set.of()));
   }
 }

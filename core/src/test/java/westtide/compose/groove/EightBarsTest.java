@@ -118,7 +118,7 @@ class EightBarsTest {
       Soundings found = Soundings.of(Score.of(longer), style);
       assertThat(found.at(Stage.DRUMS).findings())
           .as(style.id() + " " + seed)
-          .noneMatch(f -> f.weight() == Severity.WARNING);
+          .noneMatch(f -> f.severity() == Severity.WARNING);
     }
   }
 }

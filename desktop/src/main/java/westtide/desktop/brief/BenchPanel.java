@@ -31,8 +31,8 @@ final class BenchPanel extends VBox {
   private final Tempo tempo;
   private final Label problem = Controls.wrapped("", "problem");
 
-  BenchPanel(RoomContext desk, Runnable close) {
-    this.song = desk.open().song();
+  BenchPanel(RoomContext context, Runnable close) {
+    this.song = context.open().song();
     this.tempo = song.brief().tempo();
     setId("bench-panel");
     getStyleClass().add("card");

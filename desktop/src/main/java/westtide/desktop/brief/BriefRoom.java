@@ -42,7 +42,7 @@ public final class BriefRoom implements Room {
   private static final double DECIDED_WIDTH = 386;
   private static final double TOPIC_WIDTH = 96;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final OwnStyles own;
   private final VBox sheet = new VBox();
   private final Chips<Style> styles;
@@ -62,15 +62,15 @@ public final class BriefRoom implements Room {
   private Button take;
 
   /** The room; {@code millis} is the clock taps are timed by. */
-  public BriefRoom(RoomContext desk, OwnStyles own, LongSupplier millis) {
-    this.desk = desk;
+  public BriefRoom(RoomContext context, OwnStyles own, LongSupplier millis) {
+    this.context = context;
     this.own = own;
     this.styles = new Chips<>("style-", Style::name, this::chooseStyle).wrapping();
-    this.schools = new SchoolsPane(desk);
-    this.plan = new PlanPane(desk);
-    this.tempo = new TempoBox(desk, millis);
-    this.key = new KeyBox(desk, this::findKey);
-    this.swing = new SwingBox(desk);
+    this.schools = new SchoolsPane(context);
+    this.plan = new PlanPane(context);
+    this.tempo = new TempoBox(context, millis);
+    this.key = new KeyBox(context, this::findKey);
+    this.swing = new SwingBox(context);
     build();
   }
 
@@ -104,11 +104,11 @@ public final class BriefRoom implements Room {
         Command.of(
             "part-takes",
             "Three takes of the chosen part, to hear in turn",
-            () -> DraftsPanel.open(desk, DraftsPanel.Of.PART)),
+            () -> DraftsPanel.open(context, DraftsPanel.Of.PART)),
         Command.of(
             "section-takes",
             "Three takes of the chosen section, to hear in turn",
-            () -> DraftsPanel.open(desk, DraftsPanel.Of.SECTION)));
+            () -> DraftsPanel.open(context, DraftsPanel.Of.SECTION)));
   }
 
   @Override
@@ -119,7 +119,7 @@ public final class BriefRoom implements Room {
   @Override
   public void show(SongView view) {
     Brief brief = view.song().brief();
-    styles.show(desk.open().book().styles(), view.style());
+    styles.show(context.open().book().styles(), view.style());
     summary.setText(view.style().summary());
     tabs.show(List.of(REASONS, SCHOOLS, PLAN), tab);
     showTab(view);
@@ -137,7 +137,7 @@ public final class BriefRoom implements Room {
 
   /** Drafts everything anew from the next seed, after saying what that replaces. */
   public void newTake() {
-    Song now = desk.open().song();
+    Song now = context.open().song();
     Confirm.under(
         take,
         "New draft of " + now.title() + "?",
@@ -149,33 +149,33 @@ public final class BriefRoom implements Room {
   }
 
   private void redraft() {
-    Song before = desk.open().song();
-    desk.compute(
-        () -> redrafted(before), drafted -> desk.apply(Edit.of("New draft", song -> drafted)));
+    Song before = context.open().song();
+    context.compute(
+        () -> redrafted(before), drafted -> context.apply(Edit.of("New draft", song -> drafted)));
   }
 
   /** Opens three drafts to choose from. */
   public void drafts() {
-    DraftsPanel.open(desk, DraftsPanel.Of.SONG);
+    DraftsPanel.open(context, DraftsPanel.Of.SONG);
   }
 
   /** Opens the calculators. */
   public void bench() {
-    desk.panels().open(new BenchPanel(desk, desk.panels()::close));
+    context.panels().open(new BenchPanel(context, context.panels()::close));
   }
 
   /** Opens the finding of the key. */
   public void findKey() {
-    desk.panels().open(new KeyPanel(desk, desk.panels()::close));
+    context.panels().open(new KeyPanel(context, context.panels()::close));
   }
 
   /** Opens the styles a person saved. */
   public void ownStyles() {
-    desk.panels().open(new StylesPanel(desk, own, desk.panels()::close));
+    context.panels().open(new StylesPanel(context, own, context.panels()::close));
   }
 
   private Song redrafted(Song song) {
-    Style style = desk.open().book().find(song.brief().style()).orElseThrow();
+    Style style = context.open().book().find(song.brief().style()).orElseThrow();
     Set<SongRedraft.Keep> kept = EnumSet.of(SongRedraft.Keep.PACE, SongRedraft.Keep.FORM);
     Song take = new SongRedraft(song, style, kept).take(song.seed() + 1);
     return DraftLevels.set(take, style);
@@ -183,7 +183,7 @@ public final class BriefRoom implements Room {
 
   private Command faster(String id, String title, int milli) {
     Runnable run =
-        () -> desk.apply(BriefEdits.tempo(desk.open().song().brief().tempo().plus(milli)));
+        () -> context.apply(BriefEdits.tempo(context.open().song().brief().tempo().plus(milli)));
     return Command.of(id, title, run).everywhere();
   }
 
@@ -214,13 +214,13 @@ public final class BriefRoom implements Room {
     body.setAlignment(javafx.geometry.Pos.TOP_LEFT);
     VBox.setVgrow(body, Priority.ALWAYS);
     sheet.getChildren().addAll(heading, body);
-    commitOnLeave(title, text -> desk.apply(BriefEdits.title(text)));
-    commitOnLeave(project, text -> desk.apply(BriefEdits.project(text)));
+    commitOnLeave(title, text -> context.apply(BriefEdits.title(text)));
+    commitOnLeave(project, text -> context.apply(BriefEdits.project(text)));
   }
 
   private void turnTo(String chosen) {
     tab = chosen;
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
   }
 
   private void showTab(SongView view) {
@@ -273,8 +273,9 @@ public final class BriefRoom implements Room {
   }
 
   private void chooseStyle(Style style) {
-    desk.apply(BriefEdits.style(style.id(), style.feel()));
-    desk.messages()
+    context.apply(BriefEdits.style(style.id(), style.feel()));
+    context
+        .messages()
         .done(
             "Measured as "
                 + style.name().toLowerCase()

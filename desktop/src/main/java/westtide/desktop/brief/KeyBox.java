@@ -25,7 +25,7 @@ final class KeyBox extends VBox {
           .map(NoteName::parse)
           .toList();
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chooser<NoteName> tonic;
   private final Chooser<Scale> scale;
   private final Chips<KeyMove> way = new Chips<>("key-goes-", KeyMove::toString, this::choose);
@@ -34,16 +34,16 @@ final class KeyBox extends VBox {
   private final NumberField cents;
   private KeyMove move = KeyMove.NEAREST;
 
-  KeyBox(RoomContext desk, Runnable findKey) {
+  KeyBox(RoomContext context, Runnable findKey) {
     super(4);
-    this.desk = desk;
+    this.context = context;
     this.cents =
         NumberField.whole(
                 "cents",
                 "tuning, cents",
-                cents -> desk.apply(BriefEdits.cents(cents)),
+                cents -> context.apply(BriefEdits.cents(cents)),
                 by ->
-                    desk.apply(
+                    context.apply(
                         BriefEdits.cents(Math.max(-100, Math.min(100, brief().cents() + by)))))
             .inline();
     this.tonic =
@@ -61,7 +61,7 @@ final class KeyBox extends VBox {
     bent.setId("key-bent");
     bent.setVisible(false);
     bent.setManaged(false);
-    desk.open().watchOpening(() -> tell(""));
+    context.open().watchOpening(() -> tell(""));
     getChildren()
         .addAll(
             Controls.label("key", "small"),
@@ -85,8 +85,8 @@ final class KeyBox extends VBox {
 
   private void chooseKey(Key key) {
     KeyChange change = new KeyChange(brief().key(), key, move);
-    List<KeyChange.Bend> bends = change.bends(desk.open().song());
-    desk.apply(BriefEdits.key(key, move));
+    List<KeyChange.Bend> bends = change.bends(context.open().song());
+    context.apply(BriefEdits.key(key, move));
     tell(words(bends));
   }
 
@@ -115,6 +115,6 @@ final class KeyBox extends VBox {
   }
 
   private Brief brief() {
-    return desk.open().song().brief();
+    return context.open().song().brief();
   }
 }

@@ -24,7 +24,7 @@ import westtide.theory.NoteLine;
 final class KeyPanel extends VBox {
   private static final int SHOWN = 5;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Runnable close;
   private static final int TOUCH = 90;
 
@@ -35,15 +35,15 @@ final class KeyPanel extends VBox {
   private final NoteStrip strip = new NoteStrip("key-strip", this::play);
   private final List<Integer> played = new ArrayList<>();
 
-  KeyPanel(RoomContext desk, Runnable close) {
-    this.desk = desk;
+  KeyPanel(RoomContext context, Runnable close) {
+    this.context = context;
     this.close = close;
     setId("key-panel");
     getStyleClass().add("card");
     setPrefWidth(640);
     strip.setPrefHeight(46);
     strip.setMinHeight(46);
-    strip.show(desk.open().song().brief().key(), Set.of());
+    strip.show(context.open().song().brief().key(), Set.of());
     getChildren()
         .addAll(
             Controls.title("Find the key"),
@@ -75,8 +75,8 @@ final class KeyPanel extends VBox {
 
   /** A note played on the strip: it sounds, and is added to the line. */
   private void play(int midi) {
-    Key key = desk.open().song().brief().key();
-    desk.open().part(Role.CHORDS).ifPresent(part -> desk.play().touch(part, midi, TOUCH));
+    Key key = context.open().song().brief().key();
+    context.open().part(Role.CHORDS).ifPresent(part -> context.play().touch(part, midi, TOUCH));
     played.add(midi);
     strip.show(key, Set.of(midi));
     line.show(
@@ -98,7 +98,7 @@ final class KeyPanel extends VBox {
    * What the song plays but its drums, each chord from its bass up; a loop comes home to its start.
    */
   private List<KeyFinder.Heard> heard() {
-    return desk.open().view().orElseThrow().score().parts().stream()
+    return context.open().view().orElseThrow().score().parts().stream()
         .filter(part -> part.part().role() != Role.DRUMS)
         .flatMap(part -> part.notes().stream())
         .sorted(Comparator.comparingInt(ScoredNote::start).thenComparingInt(ScoredNote::key))
@@ -132,7 +132,7 @@ final class KeyPanel extends VBox {
             "key-take-" + index,
             "use this key",
             () -> {
-              desk.apply(BriefEdits.key(guess.key()));
+              context.apply(BriefEdits.key(guess.key()));
               close.run();
             }));
   }

@@ -26,7 +26,7 @@ final class PlanPane extends VBox {
   private static final int NUDGE_SECONDS = 10;
   private static final int NUDGE_MINUTES = 5;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final NumberField goal;
   private final Label length = Controls.wrapped("", "small");
   private final Label total = Controls.wrapped("", "small");
@@ -34,9 +34,9 @@ final class PlanPane extends VBox {
   private final VBox points = new VBox(3);
   private final Label ticked = Controls.wrapped("", "strong");
 
-  PlanPane(RoomContext desk) {
+  PlanPane(RoomContext context) {
     super(8);
-    this.desk = desk;
+    this.context = context;
     setId("plan");
     this.goal =
         new NumberField(
@@ -137,11 +137,11 @@ final class PlanPane extends VBox {
   }
 
   private void wish(int seconds) {
-    desk.apply(BriefEdits.plan(plan().withSeconds(seconds)));
+    context.apply(BriefEdits.plan(plan().withSeconds(seconds)));
   }
 
   private void give(String stage, int minutes) {
-    desk.apply(BriefEdits.plan(plan().withMinutes(stage, Math.max(0, Math.min(600, minutes)))));
+    context.apply(BriefEdits.plan(plan().withMinutes(stage, Math.max(0, Math.min(600, minutes)))));
   }
 
   private int given(String stage) {
@@ -161,6 +161,6 @@ final class PlanPane extends VBox {
   }
 
   private Plan plan() {
-    return desk.open().song().brief().plan();
+    return context.open().song().brief().plan();
   }
 }

@@ -10,11 +10,11 @@ import westtide.desktop.room.RoomContext;
 
 /** Questions practitioners answer in two ways: the style's habit, and the other one click away. */
 final class SchoolsPane extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
 
-  SchoolsPane(RoomContext desk) {
+  SchoolsPane(RoomContext context) {
     super(10);
-    this.desk = desk;
+    this.context = context;
     setId("schools");
   }
 
@@ -32,9 +32,9 @@ final class SchoolsPane extends VBox {
             "school-" + id + "-",
             word -> word,
             chosen ->
-                desk.compute(
+                context.compute(
                     () -> Optional.of(school.take(chosen, view.song(), view.style())),
-                    edit -> edit.ifPresent(desk::apply)));
+                    edit -> edit.ifPresent(context::apply)));
     chips.show(school.answers(), answer);
     String habit =
         view.style().name() + " is usually " + school.habit(view.style()) + ". " + school.words();

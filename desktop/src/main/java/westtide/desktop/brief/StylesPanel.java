@@ -19,15 +19,15 @@ import westtide.style.Style;
 
 /** Styles of one's own: saved from the open song, edited, read from a file, written to one. */
 final class StylesPanel extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final OwnStyles own;
   private final TextField name = Controls.field("own-style-name", "name of the new style");
   private final TextField path = Controls.field("own-style-path", "path of a style file");
   private final Label answer = Controls.wrapped("", "small");
   private final VBox rows = new VBox(6);
 
-  StylesPanel(RoomContext desk, OwnStyles own, Runnable close) {
-    this.desk = desk;
+  StylesPanel(RoomContext context, OwnStyles own, Runnable close) {
+    this.context = context;
     this.own = own;
     setId("styles-panel");
     getStyleClass().add("card");
@@ -99,13 +99,13 @@ final class StylesPanel extends VBox {
   }
 
   private void save() {
-    Song song = desk.open().song();
+    Song song = context.open().song();
     String wanted = name.getText().strip();
     if (wanted.isEmpty()) {
       answer.setText("Type a name for the style first.");
       return;
     }
-    Style base = desk.open().view().orElseThrow().style();
+    Style base = context.open().view().orElseThrow().style();
     keep(StyleFromSong.of(song, base, wanted));
   }
 
@@ -157,7 +157,7 @@ final class StylesPanel extends VBox {
   }
 
   private void reloadBook() {
-    desk.open().useBook(own.book());
+    context.open().useBook(own.book());
     show();
   }
 }

@@ -15,24 +15,24 @@ import westtide.song.edit.BriefEdits;
 
 /** Swing in percent, on what it acts, its real spacing, and how many notes it moves. */
 final class SwingBox extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final NumberField swing;
   private final Chips<Swing.Grid> grid;
   private final SwingSheet sheet = new SwingSheet();
   private final Label reach = Controls.wrapped("", "small");
 
-  SwingBox(RoomContext desk) {
+  SwingBox(RoomContext context) {
     super(3);
-    this.desk = desk;
+    this.context = context;
     this.swing =
         new NumberField(
             "swing",
             "swing, %",
-            text -> desk.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
+            text -> context.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
             this::nudge);
     this.grid =
         new Chips<>(
-            "swing-on-", Swing.Grid::toString, g -> desk.apply(BriefEdits.swing(now().on(g))));
+            "swing-on-", Swing.Grid::toString, g -> context.apply(BriefEdits.swing(now().on(g))));
     reach.setId("swing-reach");
     HBox row = Controls.row(18, swing, grid);
     row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
@@ -58,10 +58,10 @@ final class SwingBox extends VBox {
 
   private void nudge(int units) {
     int moved = Math.max(5000, Math.min(7500, now().hundredths() + units * 100));
-    desk.apply(BriefEdits.swing(now().withHundredths(moved)));
+    context.apply(BriefEdits.swing(now().withHundredths(moved)));
   }
 
   private Swing now() {
-    return desk.open().song().brief().swing();
+    return context.open().song().brief().swing();
   }
 }

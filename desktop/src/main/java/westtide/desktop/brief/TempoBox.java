@@ -23,7 +23,7 @@ import westtide.song.edit.BriefEdits;
 
 /** Tempo typed, nudged or tapped, both its readings, and what a late change does to times. */
 final class TempoBox extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final LongSupplier millis;
   private final NumberField tempo;
   private final Chips<Feel> feel;
@@ -35,18 +35,18 @@ final class TempoBox extends VBox {
   private Tempo opened = Tempo.of(120);
   private boolean fresh = true;
 
-  TempoBox(RoomContext desk, LongSupplier millis) {
+  TempoBox(RoomContext context, LongSupplier millis) {
     super(5);
-    this.desk = desk;
+    this.context = context;
     this.millis = millis;
-    this.feel = new Chips<>("feel-", Feel::toString, f -> desk.apply(BriefEdits.feel(f)));
+    this.feel = new Chips<>("feel-", Feel::toString, f -> context.apply(BriefEdits.feel(f)));
     this.tempo =
         new NumberField(
             "tempo",
             "tempo, BPM",
-            text -> desk.apply(BriefEdits.tempo(Tempo.parse(text))),
-            units -> desk.apply(BriefEdits.tempo(brief().tempo().plus(units * 1000))));
-    desk.open().watchOpening(() -> fresh = true);
+            text -> context.apply(BriefEdits.tempo(Tempo.parse(text))),
+            units -> context.apply(BriefEdits.tempo(brief().tempo().plus(units * 1000))));
+    context.open().watchOpening(() -> fresh = true);
     effect.setId("tempo-effect");
     tapped.setId("tapped");
     Button tap = Controls.primary("tap-tempo", "tap", this::tap);
@@ -107,7 +107,7 @@ final class TempoBox extends VBox {
     taps.reading()
         .ifPresentOrElse(
             found -> {
-              desk.open().apply(BriefEdits.tempo(found.tempo()), "tapping " + run);
+              context.open().apply(BriefEdits.tempo(found.tempo()), "tapping " + run);
               tapped.setText(words(found));
             },
             () -> tapped.setText("go on tapping"));
@@ -129,6 +129,6 @@ final class TempoBox extends VBox {
   }
 
   private Brief brief() {
-    return desk.open().song().brief();
+    return context.open().song().brief();
   }
 }

@@ -20,24 +20,24 @@ final class ChordChoice {
   private static final int TOUCH = 90;
   private static final Duration BETWEEN = Duration.millis(650);
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Runnable refresh;
   private int chord;
   private int note = -1;
 
   /** Choices on a desk; {@code refresh} shows the sheet anew. */
-  ChordChoice(RoomContext desk, Runnable refresh) {
-    this.desk = desk;
+  ChordChoice(RoomContext context, Runnable refresh) {
+    this.context = context;
     this.refresh = refresh;
   }
 
-  RoomContext desk() {
-    return desk;
+  RoomContext context() {
+    return context;
   }
 
   /** The name of the progression in front. */
   String row() {
-    return desk.open().selection().progression(desk.open().song()).name();
+    return context.open().selection().progression(context.open().song()).name();
   }
 
   int chord() {
@@ -46,7 +46,7 @@ final class ChordChoice {
 
   /** The chord part in front; empty when the song has none. */
   Optional<Part> part() {
-    return desk.open().part(Role.CHORDS);
+    return context.open().part(Role.CHORDS);
   }
 
   /** The MIDI note chosen in the chosen chord, or −1. */
@@ -59,13 +59,13 @@ final class ChordChoice {
   }
 
   ChordScene scene() {
-    return ChordScene.of(desk.open().view().orElseThrow(), part(), row(), chord);
+    return ChordScene.of(context.open().view().orElseThrow(), part(), row(), chord);
   }
 
   void chooseRow(String name) {
     chord = 0;
     note = -1;
-    desk.open().select(desk.open().selection().withProgression(name));
+    context.open().select(context.open().selection().withProgression(name));
     refresh.run();
   }
 
@@ -91,14 +91,14 @@ final class ChordChoice {
   }
 
   void apply(Edit edit) {
-    desk.apply(edit);
+    context.apply(edit);
   }
 
   /** Applies an edit after which another chord is the chosen one. */
   void apply(Edit edit, int chosen) {
     chord = Math.max(0, chosen);
     note = -1;
-    desk.apply(edit);
+    context.apply(edit);
     hear();
   }
 
@@ -106,12 +106,12 @@ final class ChordChoice {
   void lay(List<Integer> keys, int chosenNote) {
     note = chosenNote;
     Optional<Voicing> own = Optional.of(new Voicing(keys));
-    desk.apply(edits().articulation("Move a note of a chord", chord, m -> m.withOwn(own)));
+    context.apply(edits().articulation("Move a note of a chord", chord, m -> m.withOwn(own)));
   }
 
   /** Lets the chosen chord sound as it is laid out. */
   void hear() {
-    if (desk.open().view().isPresent()) {
+    if (context.open().view().isPresent()) {
       sound(scene().voicing());
     }
   }
@@ -119,7 +119,7 @@ final class ChordChoice {
   /** Lets notes sound on the song's chord part. */
   void sound(Voicing voicing) {
     Optional<Part> keys = part();
-    keys.ifPresent(part -> voicing.keys().forEach(key -> desk.play().touch(part, key, TOUCH)));
+    keys.ifPresent(part -> voicing.keys().forEach(key -> context.play().touch(part, key, TOUCH)));
   }
 
   /** Lets the chosen chord sound and then others, led from it. */

@@ -42,7 +42,7 @@ public final class ChordsRoom implements Room {
       "| bar   :6 length in sixteenths   . hold   - rest   < push by a sixteenth"
           + "   @1 1st inversion (@0 root position)   % bar again   ( )x2 repeat";
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final ChordChoice choice;
   private final VBox sheet = new VBox();
   private final PartChips parts;
@@ -54,17 +54,17 @@ public final class ChordsRoom implements Room {
   private final Pages<ChordScene> pages;
 
   /** The room. */
-  public ChordsRoom(RoomContext desk) {
-    this.desk = desk;
-    this.choice = new ChordChoice(desk, this::refresh);
-    this.parts = new PartChips(desk, "chords-", List.of(Role.CHORDS));
+  public ChordsRoom(RoomContext context) {
+    this.context = context;
+    this.choice = new ChordChoice(context, this::refresh);
+    this.parts = new PartChips(context, "chords-", List.of(Role.CHORDS));
     HBox.setHgrow(parts, Priority.ALWAYS);
     this.rows = new Chips<>("progression-", name -> name, choice::chooseRow);
     this.notation =
         new Chips<>(
             "notation-",
             n -> n == Notation.NAMES ? "names" : "numerals",
-            n -> desk.apply(choice.edits().notation(n)));
+            n -> context.apply(choice.edits().notation(n)));
     this.line = new TypedLine("chord-line", "such as i9 | VImaj7 . . III | iv7", this::take);
     OneChordPage one = new OneChordPage(choice);
     this.ladder = new VoiceLadder(choice, one);
@@ -80,7 +80,7 @@ public final class ChordsRoom implements Room {
                 new PartPage(choice),
                 new NamePage(choice)),
             this::refresh);
-    desk.open().watchOpening(pages::startOver);
+    context.open().watchOpening(pages::startOver);
     build();
   }
 
@@ -114,7 +114,7 @@ public final class ChordsRoom implements Room {
   }
 
   private Command written(String id, String title, Notation as) {
-    return Command.of(id, title, () -> desk.apply(choice.edits().notation(as)));
+    return Command.of(id, title, () -> context.apply(choice.edits().notation(as)));
   }
 
   @Override
@@ -143,7 +143,7 @@ public final class ChordsRoom implements Room {
 
   @Override
   public void follow(PlayPosition moment) {
-    Song song = desk.open().song();
+    Song song = context.open().song();
     boolean shown = song.form().sections().get(moment.section()).progression().equals(choice.row());
     if (shown && moment.playing()) {
       ladder.playAt(moment.sectionTick() % song.progression(choice.row()).ticks());
@@ -174,18 +174,18 @@ public final class ChordsRoom implements Room {
   }
 
   private Optional<TypedLine.Trouble> take(String text) {
-    Brief brief = desk.open().song().brief();
+    Brief brief = context.open().song().brief();
     Reading<List<ChordSpan>> reading = ChordLine.in(brief.key(), brief.meter()).parse(text);
     if (reading instanceof Reading.Problem<List<ChordSpan>> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
-    desk.apply(choice.edits().line(reading.orElseThrow()));
+    context.apply(choice.edits().line(reading.orElseThrow()));
     choice.hear();
     return Optional.empty();
   }
 
   private void refresh() {
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
   }
 
   private String usedBy(Song song) {

@@ -78,7 +78,7 @@ final class PartPage implements ChordPage {
   PartPage(ChordChoice choice) {
     this.choice = choice;
     plays.setId("part-plays");
-    this.gate = new GateBox(choice.desk(), "chords-", choice::part);
+    this.gate = new GateBox(choice.context(), "chords-", choice::part);
     this.vary =
         NumberField.held(
                 "vary",
@@ -298,6 +298,6 @@ final class PartPage implements ChordPage {
     choice.apply(
         new PartEdits(model.id())
             .doubled(id, model.name() + " layer", 1, Set.of(ChordMember.BASS)));
-    choice.desk().open().song().part(id).ifPresent(choice.desk().open()::select);
+    choice.context().open().song().part(id).ifPresent(choice.context().open()::select);
   }
 }

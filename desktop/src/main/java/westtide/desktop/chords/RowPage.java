@@ -229,7 +229,7 @@ final class RowPage implements ChordPage {
     if (steps % bar != 0 && bar % steps != 0) {
       int meets = steps / BigInteger.valueOf(steps).gcd(BigInteger.valueOf(bar)).intValue();
       choice
-          .desk()
+          .context()
           .messages()
           .done(
               "The rhythm has "

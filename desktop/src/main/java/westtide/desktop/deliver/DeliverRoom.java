@@ -37,7 +37,7 @@ import westtide.song.Role;
  * the same.
  */
 public final class DeliverRoom implements Room {
-  private final RoomContext desk;
+  private final RoomContext context;
   private static final double BETWEEN = 10;
   private static final int ACROSS = 3;
   private static final String SHARED = "drum parts share channel 10";
@@ -59,11 +59,11 @@ public final class DeliverRoom implements Room {
   private final TextField command = Controls.field("deliver-command", "command line");
 
   /** The room. */
-  public DeliverRoom(RoomContext desk) {
-    this.desk = desk;
-    this.sound = new SoundBox(desk.exports(), this::into);
+  public DeliverRoom(RoomContext context) {
+    this.context = context;
+    this.sound = new SoundBox(context.exports(), this::into);
     build();
-    desk.open().watchOpening(() -> typed = Optional.empty());
+    context.open().watchOpening(() -> typed = Optional.empty());
   }
 
   @Override
@@ -109,22 +109,22 @@ public final class DeliverRoom implements Room {
 
   /** Writes the whole song. */
   public void writeWhole() {
-    into(folder -> desk.exports().exportMidi(folder, options));
+    into(folder -> context.exports().exportMidi(folder, options));
   }
 
   /** Writes one file a part. */
   public void writeParts() {
-    into(desk.exports()::exportParts);
+    into(context.exports()::exportParts);
   }
 
   /** Writes one file a section. */
   public void writeSections() {
-    into(folder -> desk.exports().exportSections(folder, options));
+    into(folder -> context.exports().exportSections(folder, options));
   }
 
   /** Writes one file a lane of every drum part. */
   public void writeLanes() {
-    into(desk.exports()::exportLanes);
+    into(context.exports()::exportLanes);
   }
 
   /** Writes the mix as WAV. */
@@ -223,7 +223,7 @@ public final class DeliverRoom implements Room {
   }
 
   private void showCommand(SongView view) {
-    String song = desk.open().file().map(Path::toString).orElse("FILE.tide");
+    String song = context.open().file().map(Path::toString).orElse("FILE.tide");
     String target = folder() + "/" + FileNames.midi(view.song());
     command.setText(
         "./west-tide export "
@@ -241,14 +241,14 @@ public final class DeliverRoom implements Room {
 
   private void takePorts(String chosen) {
     options = options.withPorts(chosen.equals(OWN_PORTS) ? Ports.EACH_DRUM_PART : Ports.ONE);
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
   }
 
   private void copyCommand() {
     ClipboardContent content = new ClipboardContent();
     content.putString(command.getText());
     Clipboard.getSystemClipboard().setContent(content);
-    desk.messages().done("Copied the command line");
+    context.messages().done("Copied the command line");
   }
 
   private void into(Consumer<Path> write) {
@@ -257,18 +257,18 @@ public final class DeliverRoom implements Room {
 
   /** The folder that was typed, now or when the song was open before, else that of the song. */
   private Path folder() {
-    return typed.orElseGet(desk.files()::deliverFolder);
+    return typed.orElseGet(context.files()::deliverFolder);
   }
 
   private Optional<TypedLine.Trouble> takeFolder(String text) {
     try {
       typed = Optional.of(text.strip()).filter(t -> !t.isEmpty()).map(Path::of);
-      desk.files().deliverInto(typed);
+      context.files().deliverInto(typed);
     } catch (InvalidPathException e) {
-      String instead = "type the folder to write into, such as " + desk.files().folder();
+      String instead = "type the folder to write into, such as " + context.files().folder();
       return Optional.of(new TypedLine.Trouble(Math.max(1, e.getIndex() + 1), instead));
     }
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
     return Optional.empty();
   }
 }

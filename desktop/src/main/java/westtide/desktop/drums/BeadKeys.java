@@ -74,11 +74,11 @@ final class BeadKeys {
         .key("play this groove, or stop", choice::hearGroove, "H")
         .key(
             "mute the lane",
-            () -> choice.desk().play().toggleMute(choice.audible(choice.id())),
+            () -> choice.context().play().toggleMute(choice.audible(choice.id())),
             "M")
         .key(
             "solo the lane",
-            () -> choice.desk().play().toggleAlone(choice.audible(choice.id())),
+            () -> choice.context().play().toggleAlone(choice.audible(choice.id())),
             "A");
   }
 

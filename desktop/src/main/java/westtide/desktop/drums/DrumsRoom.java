@@ -59,7 +59,7 @@ public final class DrumsRoom implements Room {
   private static final String HEAR = "▷ play this groove";
   private static final String MOUSE =
       "drag over empty steps writes hits, a double click one; drag a bead up or down for velocity, sideways for time";
-  private final RoomContext desk;
+  private final RoomContext context;
   private final GrooveChoice choice;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
@@ -82,10 +82,10 @@ public final class DrumsRoom implements Room {
   private String look = FIRST_LOOK;
 
   /** The room. */
-  public DrumsRoom(RoomContext desk) {
-    this.desk = desk;
-    this.choice = new GrooveChoice(desk, this::refresh);
-    this.parts = new PartChips(desk, "drums-", List.of(Role.DRUMS));
+  public DrumsRoom(RoomContext context) {
+    this.context = context;
+    this.choice = new GrooveChoice(context, this::refresh);
+    this.parts = new PartChips(context, "drums-", List.of(Role.DRUMS));
     this.grooves = new Chips<String>("groove-", name -> name, choice::chooseGroove).wrapping();
     this.looks = new Chips<>("look-", word -> word, this::look);
     this.beads = new HitSheet(choice, this::zoom);
@@ -111,9 +111,9 @@ public final class DrumsRoom implements Room {
                 new EightPage(choice),
                 recordPage),
             this::refresh);
-    desk.open().watchOpening(pages::startOver);
+    context.open().watchOpening(pages::startOver);
     build();
-    desk.play().watch(this::showPlay);
+    context.play().watch(this::showPlay);
   }
 
   private static Map<String, Integer> looks() {
@@ -223,13 +223,13 @@ public final class DrumsRoom implements Room {
   }
 
   private void showPlay() {
-    hear.setText(desk.play().trying() ? "stop" : HEAR);
+    hear.setText(context.play().trying() ? "stop" : HEAR);
     beads.redraw();
   }
 
   @Override
   public void follow(PlayPosition moment) {
-    Song song = desk.play().heard();
+    Song song = context.play().heard();
     Optional<Part> drums = choice.part();
     if (drums.isPresent() && moment.plays(song, drums.get(), choice.groove())) {
       beads.playAt(moment.sectionTick() % choice.scene().ticks());
@@ -292,7 +292,7 @@ public final class DrumsRoom implements Room {
   }
 
   private void refresh() {
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
   }
 
   private Optional<TypedLine.Trouble> takeLane(String text) {

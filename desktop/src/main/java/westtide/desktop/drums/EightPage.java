@@ -141,7 +141,7 @@ final class EightPage implements Page<GrooveScene> {
     choice.apply(choice.edits().groove().grow(name, grown));
     choice.chooseGroove(name);
     choice
-        .desk()
+        .context()
         .messages()
         .done("Groove " + name + " follows its parent; choose it for a section in the form.");
   }
@@ -160,12 +160,12 @@ final class EightPage implements Page<GrooveScene> {
     int bar = scene.tick() / scene.meter().ticksPerBar();
     Pattern.Drums filled = Fill.in(scene.groove(), scene.meter(), bar, family, true);
     choice.apply(choice.edits().groove().replace("Fill bar " + (bar + 1) + ": " + family, filled));
-    choice.desk().messages().done(family.words());
+    choice.context().messages().done(family.words());
   }
 
   private void sticks() {
     choice.apply(StickCount.in(choice.scene().part().id()));
-    choice.desk().messages().done("The first bar of the song is four sticks now.");
+    choice.context().messages().done("The first bar of the song is four sticks now.");
   }
 
   private static String description(Pattern.Varied varied, GrooveScene scene) {

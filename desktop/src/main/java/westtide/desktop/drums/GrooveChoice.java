@@ -29,35 +29,36 @@ final class GrooveChoice {
   static final String TOO_LONG =
       "No section is as long as this groove; lengthen one in the form first.";
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Runnable refresh;
   private int lane;
   private int column;
   private long take;
 
   /** Choices on a desk; {@code refresh} shows the sheet anew. */
-  GrooveChoice(RoomContext desk, Runnable refresh) {
-    this.desk = desk;
+  GrooveChoice(RoomContext context, Runnable refresh) {
+    this.context = context;
     this.refresh = refresh;
   }
 
-  RoomContext desk() {
-    return desk;
+  RoomContext context() {
+    return context;
   }
 
   /** The drum part in front; empty when the song has none. */
   Optional<Part> part() {
-    return desk.open().part(Role.DRUMS);
+    return context.open().part(Role.DRUMS);
   }
 
   /** The name of the groove in front. */
   String groove() {
-    return part().map(desk.open().selection()::pattern).orElse("");
+    return part().map(context.open().selection()::pattern).orElse("");
   }
 
   /** The scene as it is now; empty when the song has no drums. */
   Optional<GrooveScene> find() {
-    return desk.open()
+    return context
+        .open()
         .view()
         .flatMap(
             view ->
@@ -65,7 +66,7 @@ final class GrooveChoice {
                     .map(
                         p ->
                             GrooveScene.of(
-                                view, p, groove(), desk.open().section(), lane, column)));
+                                view, p, groove(), context.open().section(), lane, column)));
   }
 
   GrooveScene scene() {
@@ -80,8 +81,8 @@ final class GrooveChoice {
 
   /** Puts a groove in front; one that is being tried out gives way to it. */
   void chooseGroove(String name) {
-    part().ifPresent(part -> desk.open().select(part, name));
-    if (desk.play().trying()) {
+    part().ifPresent(part -> context.open().select(part, name));
+    if (context.play().trying()) {
       trial().ifPresent(this::tryOut);
     }
     refresh.run();
@@ -113,13 +114,13 @@ final class GrooveChoice {
   }
 
   private void select(Set<NotePlace> hits) {
-    Selection now = desk.open().selection();
-    desk.open().select(now.withPart(scene().part()).withNotes(hits));
+    Selection now = context.open().selection();
+    context.open().select(now.withPart(scene().part()).withNotes(hits));
   }
 
   /** The chosen hits that are there, else the one at the cursor; lane by lane in order. */
   Map<LaneId, List<Hit>> chosenHits() {
-    Set<NotePlace> places = desk.open().selection().notes();
+    Set<NotePlace> places = context.open().selection().notes();
     Map<LaneId, List<Hit>> out = new LinkedHashMap<>();
     for (DrumLane of : scene().groove().lanes()) {
       List<Hit> hits =
@@ -153,7 +154,7 @@ final class GrooveChoice {
   }
 
   void apply(Edit edit) {
-    desk.apply(edit);
+    context.apply(edit);
   }
 
   /** Changes every chosen hit, or the one at the cursor, and lets that sound. */
@@ -173,7 +174,8 @@ final class GrooveChoice {
   /** Writes a hit at the cursor and chooses it. */
   void place() {
     int step = scene().step();
-    desk.open()
+    context
+        .open()
         .apply(
             edits().place(id(), Hit.of(step, Velocity.HIT)),
             now -> now.withNotes(Set.of(NotePlace.of(id(), step))));
@@ -192,7 +194,8 @@ final class GrooveChoice {
             moved -> {
               lane = scene().lane();
               column = Math.max(0, scene().column() + steps);
-              desk.open()
+              context
+                  .open()
                   .apply(
                       edits().groove().replace("Move " + moved.count() + " hits", moved.groove()),
                       now -> now.withNotes(moved.places()));
@@ -215,12 +218,12 @@ final class GrooveChoice {
   /** A seed that was not used yet in this session. */
   Seed nextSeed() {
     take++;
-    return new Seed(desk.open().song().seed() + take);
+    return new Seed(context.open().song().seed() + take);
   }
 
   /** The seed that was used last. */
   Seed lastSeed() {
-    return new Seed(desk.open().song().seed() + take);
+    return new Seed(context.open().song().seed() + take);
   }
 
   /** The groove in front, ready to be played round and round. */
@@ -230,20 +233,20 @@ final class GrooveChoice {
         scene().part().id(),
         scene().pattern().name(),
         scene().groove().bars(),
-        desk.open().section());
+        context.open().section());
   }
 
   /** Plays the groove in front round and round, or stops that. */
   void hearGroove() {
-    if (desk.play().trying()) {
-      desk.play().stop();
+    if (context.play().trying()) {
+      context.play().stop();
       return;
     }
-    trial().ifPresentOrElse(this::tryOut, () -> desk.messages().done(TOO_LONG));
+    trial().ifPresentOrElse(this::tryOut, () -> context.messages().done(TOO_LONG));
   }
 
   private void tryOut(PatternTrial trial) {
-    desk.play().tryOut(trial.change(), trial.range());
+    context.play().tryOut(trial.change(), trial.range());
   }
 
   /** Lets the chosen hit sound. */
@@ -253,7 +256,7 @@ final class GrooveChoice {
 
   /** Lets a lane sound. */
   void hear(LaneId id, int velocity, int semitones) {
-    desk.play().touch(scene().part(), new ScoredNote.Struck(id, semitones), velocity);
+    context.play().touch(scene().part(), new ScoredNote.Struck(id, semitones), velocity);
   }
 
   /** The name by which a lane is muted. */

@@ -178,7 +178,7 @@ final class GroovePage implements Page<GrooveScene> {
   }
 
   private void tell(String words) {
-    choice.desk().messages().done(words);
+    choice.context().messages().done(words);
   }
 
   /** Drafts the groove in front anew from the next seed. */
@@ -285,7 +285,7 @@ final class GroovePage implements Page<GrooveScene> {
   private void read() {
     GrooveScene scene = choice.scene();
     choice
-        .desk()
+        .context()
         .grooves()
         .read(
             scene.meter(),
@@ -298,10 +298,10 @@ final class GroovePage implements Page<GrooveScene> {
 
   private void readFeel() {
     GrooveScene scene = choice.scene();
-    choice.desk().grooves().read(scene.meter(), scene.swing(), this::takeFeel);
+    choice.context().grooves().read(scene.meter(), scene.swing(), this::takeFeel);
   }
 
   private void write() {
-    choice.desk().grooves().write(choice.scene().part().id(), choice.groove());
+    choice.context().grooves().write(choice.scene().part().id(), choice.groove());
   }
 }

@@ -91,7 +91,7 @@ final class GrooveUse extends HBox {
   private record Place(Section section, String label) {}
 
   private Place section(Song song) {
-    int place = choice.desk().open().section();
+    int place = choice.context().open().section();
     return new Place(song.form().sections().get(place), song.form().label(place));
   }
 

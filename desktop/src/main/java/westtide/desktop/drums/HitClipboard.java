@@ -62,11 +62,11 @@ final class HitClipboard {
     }
     MovedHits.Moved put = new MovedHits(choice.scene().groove(), hits).copied(steps);
     if (put.count() == 0) {
-      choice.desk().messages().done("There is no room for them behind the cursor.");
+      choice.context().messages().done("There is no room for them behind the cursor.");
       return;
     }
     choice
-        .desk()
+        .context()
         .open()
         .apply(
             choice.edits().groove().replace(name + " " + put.count() + " hits", put.groove()),

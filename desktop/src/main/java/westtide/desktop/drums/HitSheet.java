@@ -181,8 +181,8 @@ final class HitSheet extends Drawing {
 
   private String soundMark(LaneId id) {
     String name = choice.audible(id);
-    String muted = choice.desk().play().muted(name) ? " · muted" : "";
-    return choice.desk().play().alone(name) ? " · solo" : muted;
+    String muted = choice.context().play().muted(name) ? " · muted" : "";
+    return choice.context().play().alone(name) ? " · solo" : muted;
   }
 
   private GrooveLayout laidOut() {

@@ -401,7 +401,10 @@ final class LanePage implements Page<GrooveScene> {
 
   private void takeCopyToGroove(String groove) {
     choice.apply(choice.edits().copyToGroove(choice.id(), groove));
-    choice.desk().messages().done(choice.id() + " is in groove " + groove + " too, as it is here.");
+    choice
+        .context()
+        .messages()
+        .done(choice.id() + " is in groove " + groove + " too, as it is here.");
   }
 
   private void takeCopyTo(Target to) {

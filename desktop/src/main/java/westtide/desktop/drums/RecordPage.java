@@ -54,7 +54,7 @@ final class RecordPage implements Page<GrooveScene> {
 
   RecordPage(GrooveChoice choice) {
     this.choice = choice;
-    choice.desk().open().watchOpening(this::forget);
+    choice.context().open().watchOpening(this::forget);
     summary.setId("pad-summary");
     this.record = Controls.primary("pad-record", "play in", this::toggle);
     this.again = Controls.action("pad-again", "quantise again", this::placeAgain);
@@ -167,7 +167,7 @@ final class RecordPage implements Page<GrooveScene> {
     recording = Optional.of(new DrumTake(scene.part().id(), choice.groove(), taking));
     record.setText("stop and keep");
     summary.setText("counting in …");
-    choice.desk().play().playInto(trial.get().change(), trial.get().range());
+    choice.context().play().playInto(trial.get().change(), trial.get().range());
     pads.requestFocus();
     record.requestFocus();
   }
@@ -213,7 +213,7 @@ final class RecordPage implements Page<GrooveScene> {
     if (recording.isEmpty()) {
       return;
     }
-    int counting = choice.desk().play().gauges().countIn();
+    int counting = choice.context().play().gauges().countIn();
     if (counting > 0) {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
@@ -232,8 +232,8 @@ final class RecordPage implements Page<GrooveScene> {
     DrumTake take = recording.orElseThrow();
     recording = Optional.empty();
     input.close();
-    choice.desk().play().stop();
-    choice.desk().play().loopNothing();
+    choice.context().play().stop();
+    choice.context().play().loopNothing();
     record.setText("play in");
     if (take.count() == 0) {
       summary.setText("Nothing was struck, and nothing was changed.");

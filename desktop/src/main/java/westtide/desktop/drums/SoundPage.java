@@ -213,7 +213,7 @@ final class SoundPage implements Page<GrooveScene> {
             .map(lane -> lane.feel().nudge())
             .orElse(0);
     choice
-        .desk()
+        .context()
         .messages()
         .done(
             nudge < 0

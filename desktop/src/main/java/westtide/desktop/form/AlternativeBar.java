@@ -13,7 +13,7 @@ import westtide.song.id.PartId;
 
 /** Up to three forms side by side: which one is played, another one, a part taken over. */
 final class AlternativeBar extends HBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chips<Integer> forms =
       new Chips<>("alternative-", place -> String.valueOf(place + 1), this::show);
   private final javafx.scene.control.Button add =
@@ -26,9 +26,9 @@ final class AlternativeBar extends HBox {
   private int last = -1;
   private int now;
 
-  AlternativeBar(RoomContext desk) {
+  AlternativeBar(RoomContext context) {
     super(6);
-    this.desk = desk;
+    this.context = context;
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     forms.getStyleClass().add("small-chips");
     Controls.explained(add, "Keeps this form and goes on with a copy; up to three side by side");
@@ -59,20 +59,20 @@ final class AlternativeBar extends HBox {
   }
 
   private void show(int place) {
-    desk.apply(AlternativeEdits.show(place));
+    context.apply(AlternativeEdits.show(place));
   }
 
   private void add() {
-    desk.apply(AlternativeEdits.add());
+    context.apply(AlternativeEdits.add());
   }
 
   /** From the form that was played before this one, or the nearest. */
   private void take() {
     int from = last >= 0 && last != now ? last : now == 0 ? 1 : now - 1;
-    desk.apply(AlternativeEdits.takePart(from, part));
+    context.apply(AlternativeEdits.takePart(from, part));
   }
 
   private void remove() {
-    desk.apply(AlternativeEdits.remove());
+    context.apply(AlternativeEdits.remove());
   }
 }

@@ -35,7 +35,7 @@ import westtide.theory.voicing.ChordMember;
 final class CellPage implements Page<FormScene> {
   private static final String OWN = "own sound";
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Runnable changed;
   private final Chips<Level> level = new Chips<>("level-", Level::toString, this::level);
   private final Chooser<String> pattern =
@@ -82,8 +82,8 @@ final class CellPage implements Page<FormScene> {
   private FormScene scene;
 
   /** A page; {@code changed} is told when another tank is selected by it. */
-  CellPage(RoomContext desk, Runnable changed) {
-    this.desk = desk;
+  CellPage(RoomContext context, Runnable changed) {
+    this.context = context;
     this.changed = changed;
     level.getStyleClass().add("small-chips");
     without.getStyleClass().add("small-chips");
@@ -200,9 +200,9 @@ final class CellPage implements Page<FormScene> {
       }
     }
     if (edits.size() == 1) {
-      desk.apply(edits.get(0));
+      context.apply(edits.get(0));
     } else if (!edits.isEmpty()) {
-      desk.apply(Edit.together(name + " of " + edits.size() + " tanks", edits));
+      context.apply(Edit.together(name + " of " + edits.size() + " tanks", edits));
     }
   }
 
@@ -269,7 +269,7 @@ final class CellPage implements Page<FormScene> {
     if (there) {
       throw new IllegalArgumentException(scene.part().name() + " already changes at bar " + at);
     }
-    desk.apply(FormEdits.split(scene.id(), scene.part().id(), at.bar(), at.beat()));
+    context.apply(FormEdits.split(scene.id(), scene.part().id(), at.bar(), at.beat()));
     changedTo = new TankMark(scene.place(), scene.tank().row(), at.bar(), at.beat());
     changed.run();
   }
@@ -282,10 +282,10 @@ final class CellPage implements Page<FormScene> {
   }
 
   private void join() {
-    desk.apply(FormEdits.join(scene.id(), scene.part().id()));
+    context.apply(FormEdits.join(scene.id(), scene.part().id()));
   }
 
   private void main() {
-    desk.apply(new PartEdits(scene.part().id()).main());
+    context.apply(new PartEdits(scene.part().id()).main());
   }
 }

@@ -47,7 +47,7 @@ final class CurvePage implements Page<FormScene> {
     }
   }
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chips<Curve.Kind> kinds =
       new Chips<Curve.Kind>("curve-kind-", Curve.Kind::toString, this::kind).wrapping();
   private final CurveSheet sheet = new CurveSheet(this::shape);
@@ -78,8 +78,8 @@ final class CurvePage implements Page<FormScene> {
   private FormScene scene;
   private Curve.Kind kind = Curve.Kind.LEVEL;
 
-  CurvePage(RoomContext desk) {
-    this.desk = desk;
+  CurvePage(RoomContext context) {
+    this.context = context;
     kinds.getStyleClass().add("small-chips");
     HBox.setHgrow(sheet, Priority.ALWAYS);
     details =
@@ -177,13 +177,15 @@ final class CurvePage implements Page<FormScene> {
   /** Something that can be heard at once, from the selected bar to the end of the section. */
   private void add() {
     if (now().isPresent()) {
-      desk.messages().done("The " + kind + " of " + scene.part().name() + " moves here already.");
+      context
+          .messages()
+          .done("The " + kind + " of " + scene.part().name() + " moves here already.");
       return;
     }
     int bar = Math.min(scene.tank().fromBar(), scene.section().bars() - 1);
     List<Curve> next = new ArrayList<>(curves());
     next.add(new Curve(kind, bar, 0, usual(kind)));
-    desk.apply(FormEdits.curves(scene.id(), scene.part().id(), next));
+    context.apply(FormEdits.curves(scene.id(), scene.part().id(), next));
   }
 
   private static CurveShape usual(Curve.Kind kind) {
@@ -207,7 +209,7 @@ final class CurvePage implements Page<FormScene> {
   private void change(UnaryOperator<Curve> to) {
     List<Curve> next =
         curves().stream().map(curve -> curve.kind() == kind ? to.apply(curve) : curve).toList();
-    desk.apply(FormEdits.curves(scene.id(), scene.part().id(), next));
+    context.apply(FormEdits.curves(scene.id(), scene.part().id(), next));
   }
 
   private void shape(CurveShape changed) {
@@ -215,7 +217,7 @@ final class CurvePage implements Page<FormScene> {
   }
 
   private void remove() {
-    desk.apply(
+    context.apply(
         FormEdits.curves(
             scene.id(),
             scene.part().id(),

@@ -47,7 +47,7 @@ public final class FormRoom implements Room {
   /** With more parts than this the pages begin folded, so that all tanks are seen. */
   private static final int MANY = 9;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final VBox sheet = new VBox();
   private final TypedLine line;
   private final ArrangementSheet tanks;
@@ -67,27 +67,27 @@ public final class FormRoom implements Room {
   private boolean opened = true;
 
   /** The room; plans saved from one's own songs are kept in the folder {@code forms}. */
-  public FormRoom(RoomContext desk, Path forms) {
-    this.desk = desk;
-    this.tanks = new ArrangementSheet(new TankActions(desk, this::showPages));
-    desk.open().watchOpening(tanks::forget);
-    this.actions = new PartActions(desk, "form-");
-    this.alternatives = new AlternativeBar(desk);
+  public FormRoom(RoomContext context, Path forms) {
+    this.context = context;
+    this.tanks = new ArrangementSheet(new TankActions(context, this::showPages));
+    context.open().watchOpening(tanks::forget);
+    this.actions = new PartActions(context, "form-");
+    this.alternatives = new AlternativeBar(context);
     this.line = new TypedLine("form-line", "such as intro 8, hook 16, outro 8", this::take);
-    this.cell = new CellPage(desk, this::chooseSplit);
-    this.transitions = new TransitionPage(desk);
-    this.section = new SectionPage(desk);
-    this.plans = new PlansPage(desk, new OwnForms(forms, desk.messages()));
-    this.tease = new TeasePage(desk);
+    this.cell = new CellPage(context, this::chooseSplit);
+    this.transitions = new TransitionPage(context);
+    this.section = new SectionPage(context);
+    this.plans = new PlansPage(context, new OwnForms(forms, context.messages()));
+    this.tease = new TeasePage(context);
     this.pages =
         new Pages<FormScene>(
                 "form-page-",
                 PAGE,
                 List.<Page<FormScene>>of(
-                    cell, transitions, new CurvePage(desk), section, plans, tease),
+                    cell, transitions, new CurvePage(context), section, plans, tease),
                 this::showPages)
             .folding();
-    desk.open().watchOpening(this::startOver);
+    context.open().watchOpening(this::startOver);
     build();
   }
 
@@ -125,7 +125,7 @@ public final class FormRoom implements Room {
     Song song = view.song();
     line.show(FormLine.format(song.form(), song.brief().meter()));
     length.setText(song.form().bars() + " bars · " + Clock.of(song.millis()));
-    tanks.show(song, desk.open().section(), desk.open().part());
+    tanks.show(song, context.open().section(), context.open().part());
     actions.show(view);
     alternatives.show(song, tanks.choice().part().id());
     if (opened) {
@@ -156,11 +156,11 @@ public final class FormRoom implements Room {
         Command.of(
             "double-last-hook",
             "Double the last hook",
-            () -> desk.apply(SectionEdits.doubleLastHook())),
+            () -> context.apply(SectionEdits.doubleLastHook())),
         Command.of(
             "swap-opening",
             "Swap verse first and hook first",
-            () -> desk.apply(SectionEdits.swapOpening())),
+            () -> context.apply(SectionEdits.swapOpening())),
         Command.of("remove-section", "Delete the selected section", () -> onSection().remove()),
         Command.of(
             "longer-section", "Make the section four bars longer", () -> onSection().resize(4)),
@@ -206,12 +206,12 @@ public final class FormRoom implements Room {
 
   private void showPages() {
     TankChoice choice = tanks.choice();
-    if (choice.empty() || desk.open().view().isEmpty()) {
+    if (choice.empty() || context.open().view().isEmpty()) {
       return;
     }
     FormScene scene =
         new FormScene(
-            desk.open().view().get(),
+            context.open().view().get(),
             choice.here().section(),
             choice.part(),
             choice.here(),
@@ -245,14 +245,15 @@ public final class FormRoom implements Room {
   }
 
   private Optional<TypedLine.Trouble> take(String text) {
-    Reading<List<FormLine.Item>> reading = FormLine.parse(text, desk.open().song().brief().meter());
+    Reading<List<FormLine.Item>> reading =
+        FormLine.parse(text, context.open().song().brief().meter());
     if (reading instanceof Reading.Problem<List<FormLine.Item>> problem) {
       return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
     }
-    Form old = desk.open().song().form();
+    Form old = context.open().song().form();
     List<FormLine.Item> items = reading.orElseThrow();
     Form typed = draft().form(items, old);
-    desk.apply(
+    context.apply(
         Edit.together(
             "Type the form",
             List.of(
@@ -264,16 +265,17 @@ public final class FormRoom implements Room {
         .ifPresent(this::offerLink);
     List<String> moved =
         old.sections().stream()
-            .flatMap(s -> MovedChanges.told(s, desk.open().song(), s.id()).stream())
+            .flatMap(s -> MovedChanges.told(s, context.open().song(), s.id()).stream())
             .toList();
     if (!moved.isEmpty()) {
-      desk.messages().done(String.join(" ", moved));
+      context.messages().done(String.join(" ", moved));
     }
     return Optional.empty();
   }
 
   private void offerLink(FormLine.Item item) {
-    desk.messages()
+    context
+        .messages()
         .done(
             "Each "
                 + item.title()
@@ -282,17 +284,19 @@ public final class FormRoom implements Room {
   }
 
   private FormDraft draft() {
-    SongView view = desk.open().view().orElseThrow();
+    SongView view = context.open().view().orElseThrow();
     return FormDraft.in(view.style(), view.song());
   }
 
   private void announce() {
-    SongView view = desk.open().view().orElseThrow();
+    SongView view = context.open().view().orElseThrow();
     Edit propose = new TransitionDraft(view.style(), view.song()).propose();
     if (propose.apply(view.song()).equals(view.song())) {
-      desk.messages().done("Every section is already entered as " + view.style().name() + " does.");
+      context
+          .messages()
+          .done("Every section is already entered as " + view.style().name() + " does.");
     } else {
-      desk.apply(propose);
+      context.apply(propose);
     }
   }
 
@@ -307,6 +311,6 @@ public final class FormRoom implements Room {
   }
 
   private void main() {
-    desk.apply(new PartEdits(tanks.choice().part().id()).main());
+    context.apply(new PartEdits(tanks.choice().part().id()).main());
   }
 }

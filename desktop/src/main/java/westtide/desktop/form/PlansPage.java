@@ -29,7 +29,7 @@ final class PlansPage implements Page<FormScene> {
   private static final String LOOP = "Build from the loop";
   private static final int SAID = 7;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final OwnForms own;
   private final Chips<String> plans =
       new Chips<String>("plan-", name -> name, this::look).wrapping().telling();
@@ -42,8 +42,8 @@ final class PlansPage implements Page<FormScene> {
   private FormScene scene;
   private Optional<String> looked = Optional.empty();
 
-  PlansPage(RoomContext desk, OwnForms own) {
-    this.desk = desk;
+  PlansPage(RoomContext context, OwnForms own) {
+    this.context = context;
     this.own = own;
     now.setId("plan-now");
     then.setId("plan-then");
@@ -146,8 +146,10 @@ final class PlansPage implements Page<FormScene> {
   private void lay() {
     looked.ifPresent(
         name -> {
-          desk.apply(FormEdits.replace("Use the plan " + name, laid(name)));
-          desk.messages().done("The song has the form " + name + "; undo brings the old one back.");
+          context.apply(FormEdits.replace("Use the plan " + name, laid(name)));
+          context
+              .messages()
+              .done("The song has the form " + name + "; undo brings the old one back.");
         });
   }
 

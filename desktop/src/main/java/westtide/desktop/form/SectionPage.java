@@ -32,19 +32,19 @@ import westtide.song.id.SectionId;
 final class SectionPage implements Page<FormScene> {
   private static final int EIGHT = 8;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chooser<SectionWord> word =
       new Chooser<>(
           "section-word",
           "what the section is called",
           List.of(SectionWord.values()),
-          wanted -> desk().apply(FormEdits.rename(scene().id(), wanted)));
+          wanted -> context().apply(FormEdits.rename(scene().id(), wanted)));
   private final Chooser<String> progression =
       new Chooser<>(
           "section-progression",
           "the chords of the section",
           List.of(),
-          wanted -> desk().apply(FormEdits.progression(scene().id(), wanted)));
+          wanted -> context().apply(FormEdits.progression(scene().id(), wanted)));
   private final NumberField length =
       new NumberField("section-length", "length", this::length, this::resize).inline().wide();
   private final TextField name = Controls.field("section-name", "name of its own");
@@ -63,8 +63,8 @@ final class SectionPage implements Page<FormScene> {
   private int barsNow = EIGHT;
   private FormScene scene;
 
-  SectionPage(RoomContext desk) {
-    this.desk = desk;
+  SectionPage(RoomContext context) {
+    this.context = context;
     answer.setId("section-answer");
     scopes.getStyleClass().add("small-chips");
     name.setPrefColumnCount(12);
@@ -94,7 +94,7 @@ final class SectionPage implements Page<FormScene> {
                     Controls.action(
                         "section-takes",
                         "three takes",
-                        () -> DraftsPanel.open(desk, DraftsPanel.Of.SECTION)),
+                        () -> DraftsPanel.open(context, DraftsPanel.Of.SECTION)),
                     "Other players and patterns for this section, heard in turn"),
                 does(
                     "section-repeat",
@@ -176,8 +176,8 @@ final class SectionPage implements Page<FormScene> {
     bars.show(String.valueOf(wanted));
   }
 
-  private RoomContext desk() {
-    return desk;
+  private RoomContext context() {
+    return context;
   }
 
   private FormScene scene() {
@@ -273,7 +273,7 @@ final class SectionPage implements Page<FormScene> {
   private void rename() {
     try {
       Edit edit = edits().name(name.getText());
-      edit.apply(desk.open().song());
+      edit.apply(context.open().song());
       done(edit);
     } catch (IllegalArgumentException e) {
       answer.setText(e.getMessage());
@@ -324,8 +324,8 @@ final class SectionPage implements Page<FormScene> {
   void move(int by) {
     int to = scene.place() + by;
     if (to >= 0 && to < scene.song().form().sections().size()) {
-      desk.apply(FormEdits.move(scene.id(), to));
-      desk.open().select(to);
+      context.apply(FormEdits.move(scene.id(), to));
+      context.open().select(to);
     }
   }
 
@@ -336,8 +336,8 @@ final class SectionPage implements Page<FormScene> {
         now.kind() == westtide.song.form.SectionKind.HOOK ? SectionWord.VERSE : SectionWord.HOOK;
     FormDraft draft = FormDraft.in(scene.view().style(), scene.song());
     int at = scene.place() + after;
-    desk.apply(FormEdits.add(at, draft.section(next, EIGHT)));
-    desk.open().select(at);
+    context.apply(FormEdits.add(at, draft.section(next, EIGHT)));
+    context.open().select(at);
   }
 
   /** Removes the selected section. */
@@ -347,12 +347,13 @@ final class SectionPage implements Page<FormScene> {
 
   /** An edit that changes nothing is said to be one; what it moved is told. */
   private void done(Edit edit) {
-    if (edit.apply(desk.open().song()).equals(desk.open().song())) {
+    if (edit.apply(context.open().song()).equals(context.open().song())) {
       answer.setText("That changes nothing here.");
       return;
     }
     Section before = scene.section();
-    desk.apply(edit);
-    MovedChanges.told(before, desk.open().song(), scene.id()).ifPresent(desk.messages()::done);
+    context.apply(edit);
+    MovedChanges.told(before, context.open().song(), scene.id())
+        .ifPresent(context.messages()::done);
   }
 }

@@ -25,12 +25,12 @@ final class TankActions {
     List<Edit> of(SectionId section, PartId part, TankMark tank);
   }
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Runnable chosen;
 
   /** Actions on the open song; {@code chosen} is told when other tanks are chosen. */
-  TankActions(RoomContext desk, Runnable chosen) {
-    this.desk = desk;
+  TankActions(RoomContext context, Runnable chosen) {
+    this.context = context;
     this.chosen = chosen;
   }
 
@@ -54,7 +54,7 @@ final class TankActions {
     int beat = tank.beat();
     out.add(FormEdits.level(id, part, bar, beat, like.level()));
     out.add(FormEdits.sound(id, part, bar, beat, "sound as copied", sound -> like.sound()));
-    boolean has = desk.open().song().part(part).flatMap(p -> p.find(like.pattern())).isPresent();
+    boolean has = context.open().song().part(part).flatMap(p -> p.find(like.pattern())).isPresent();
     if (has) {
       out.add(FormEdits.pattern(id, part, bar, beat, like.pattern()));
     }
@@ -62,52 +62,52 @@ final class TankActions {
   }
 
   private SectionId section(TankMark tank) {
-    return desk.open().song().form().id(tank.section());
+    return context.open().song().form().id(tank.section());
   }
 
   private PartId part(TankMark tank) {
-    return desk.open().song().parts().get(tank.row()).id();
+    return context.open().song().parts().get(tank.row()).id();
   }
 
   /** Lets the part of a tank do this over its section. */
   void arrange(TankMark tank, List<Cell> cells) {
-    desk.apply(FormEdits.arrange(section(tank), part(tank), now -> cells));
+    context.apply(FormEdits.arrange(section(tank), part(tank), now -> cells));
   }
 
   /** Lets a part do something else from a beat of a section on. */
   void split(TankMark tank, int bar, int beat) {
     if (bar == 0 && beat == 0) {
-      desk.messages().done("A change begins behind the first beat of a section.");
+      context.messages().done("A change begins behind the first beat of a section.");
       return;
     }
-    desk.apply(FormEdits.split(section(tank), part(tank), bar, beat));
+    context.apply(FormEdits.split(section(tank), part(tank), bar, beat));
   }
 
   /** Takes away where a part changes. */
   void join(TankMark tank) {
-    desk.apply(FormEdits.removeChange(section(tank), part(tank), tank.fromBar(), tank.beat()));
+    context.apply(FormEdits.removeChange(section(tank), part(tank), tank.fromBar(), tank.beat()));
   }
 
   /** Gives a section another length, in bars. */
   void resize(int section, int bars) {
-    desk.apply(FormEdits.resize(desk.open().song().form().id(section), bars));
+    context.apply(FormEdits.resize(context.open().song().form().id(section), bars));
   }
 
   /** Tells what a section of another length did to the changes inside it. */
   void resized(Section was) {
-    MovedChanges.told(was, desk.open().song(), was.id()).ifPresent(desk.messages()::done);
+    MovedChanges.told(was, context.open().song(), was.id()).ifPresent(context.messages()::done);
   }
 
   /** Moves a section to another place. */
   void move(int section, int to) {
-    desk.apply(FormEdits.move(desk.open().song().form().id(section), to));
-    desk.open().select(to);
+    context.apply(FormEdits.move(context.open().song().form().id(section), to));
+    context.open().select(to);
   }
 
   /** Changes a transition at a bar of a section; an empty one takes it away. */
   void transition(TankMark sign, Optional<Transition> changed) {
     List<Transition> next = new ArrayList<>();
-    Song song = desk.open().song();
+    Song song = context.open().song();
     for (Transition one : song.form().sections().get(sign.section()).at(sign.fromBar())) {
       boolean same = one.kind() == sign.sign().orElseThrow();
       if (same) {
@@ -116,35 +116,35 @@ final class TankActions {
         next.add(one);
       }
     }
-    desk.apply(FormEdits.transitions(section(sign), sign.fromBar(), next));
+    context.apply(FormEdits.transitions(section(sign), sign.fromBar(), next));
   }
 
   private void each(String name, List<TankMark> tanks, Poured poured) {
-    Song song = desk.open().song();
+    Song song = context.open().song();
     List<Edit> edits = new ArrayList<>();
     for (TankMark tank : tanks) {
       SectionId id = song.form().id(tank.section());
       edits.addAll(poured.of(id, song.parts().get(tank.row()).id(), tank));
     }
-    desk.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
+    context.apply(edits.size() == 1 ? edits.get(0) : Edit.together(name, edits));
   }
 
   /** Selects a section and a part, in every room. */
   void select(int section, Part part) {
-    Selection now = desk.open().selection();
-    SectionId id = desk.open().song().form().id(section);
-    Selection there = now.section().equals(id) ? now : now.withSection(desk.open().song(), id);
-    desk.open().select(there.withPart(part));
+    Selection now = context.open().selection();
+    SectionId id = context.open().song().form().id(section);
+    Selection there = now.section().equals(id) ? now : now.withSection(context.open().song(), id);
+    context.open().select(there.withPart(part));
   }
 
   /** Calls a part something else. */
   void rename(Part part, String name) {
-    desk.apply(new PartEdits(part.id()).rename(name));
+    context.apply(new PartEdits(part.id()).rename(name));
   }
 
   /** Puts a part in another row, counted from 0. */
   void reorder(Part part, int to) {
-    desk.apply(new PartEdits(part.id()).move(to));
+    context.apply(new PartEdits(part.id()).move(to));
   }
 
   /** Tells that other tanks are chosen. */

@@ -21,15 +21,15 @@ import westtide.song.id.SectionId;
 
 /** A line planted early: the path from its first hint to its peak, heard stage by stage. */
 final class TeasePage implements Page<FormScene> {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final VBox box = new VBox(8);
   private final FlowPane path = Controls.flow();
   private final Map<SectionId, Level> chosen = new HashMap<>();
   private FormScene scene;
 
-  TeasePage(RoomContext desk) {
-    this.desk = desk;
-    desk.open().watchOpening(chosen::clear);
+  TeasePage(RoomContext context) {
+    this.context = context;
+    context.open().watchOpening(chosen::clear);
     path.setId("tease-path");
     box.getChildren()
         .addAll(
@@ -109,7 +109,8 @@ final class TeasePage implements Page<FormScene> {
     int from = song.form().startBar(stage.place()) + stage.fromBar();
     int bars = Math.min(4, song.form().sections().get(stage.place()).bars() - stage.fromBar());
     TeasePlan plan = plan();
-    desk.play()
+    context
+        .play()
         .tryOut(
             heard -> plan.edit().apply(heard),
             new PlayDesk.Range(lines.tick(from), lines.tick(from + bars)));
@@ -118,7 +119,7 @@ final class TeasePage implements Page<FormScene> {
   /** Plants the line. */
   void plant() {
     if (scene.part().role() != Role.DRUMS && scene.part().role() != Role.MARKS) {
-      desk.apply(plan().edit());
+      context.apply(plan().edit());
     }
   }
 }

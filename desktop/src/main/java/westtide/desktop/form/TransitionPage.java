@@ -26,7 +26,7 @@ import westtide.song.id.PartId;
 
 /** What announces and lands a bar: several kinds at once, each with its length, depth and parts. */
 final class TransitionPage implements Page<FormScene> {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chips<Transition.Kind> kinds =
       new Chips<Transition.Kind>("entry-", Transition.Kind::word, this::turn).wrapping();
   private final NumberField at = BarField.of("entry-bar", "at bar", this::at);
@@ -53,8 +53,8 @@ final class TransitionPage implements Page<FormScene> {
   private int bar;
   private Optional<Transition.Kind> kind = Optional.empty();
 
-  TransitionPage(RoomContext desk) {
-    this.desk = desk;
+  TransitionPage(RoomContext context) {
+    this.context = context;
     kinds.getStyleClass().add("small-chips");
     chosen.getStyleClass().add("small-chips");
     parts.getStyleClass().add("small-chips");
@@ -162,7 +162,7 @@ final class TransitionPage implements Page<FormScene> {
       next.add(Transition.of(wanted));
       kind = Optional.of(wanted);
     }
-    desk.apply(FormEdits.transitions(scene.id(), bar, next));
+    context.apply(FormEdits.transitions(scene.id(), bar, next));
   }
 
   private void choose(Transition.Kind wanted) {
@@ -175,7 +175,7 @@ final class TransitionPage implements Page<FormScene> {
         scene.section().at(bar).stream()
             .map(one -> one.kind() == changed.kind() ? changed : one)
             .toList();
-    desk.apply(FormEdits.transitions(scene.id(), bar, next));
+    context.apply(FormEdits.transitions(scene.id(), bar, next));
   }
 
   private void beats(int wanted) {
@@ -227,10 +227,10 @@ final class TransitionPage implements Page<FormScene> {
         .of(scene.id())
         .ifPresentOrElse(
             proposal -> {
-              desk.apply(FormEdits.transitions(scene.id(), 0, proposal.marks()));
-              desk.messages().done(proposal.why());
+              context.apply(FormEdits.transitions(scene.id(), 0, proposal.marks()));
+              context.messages().done(proposal.why());
             },
-            () -> desk.messages().done("The song begins here; nothing can announce it."));
+            () -> context.messages().done("The song begins here; nothing can announce it."));
   }
 
   private void hear() {
@@ -238,6 +238,6 @@ final class TransitionPage implements Page<FormScene> {
     int here = scene.song().form().startBar(scene.place()) + bar;
     int from = Math.max(0, here - 2);
     int to = Math.min(scene.song().form().bars(), here + 2);
-    desk.play().tryOut(song -> song, new PlayDesk.Range(lines.tick(from), lines.tick(to)));
+    context.play().tryOut(song -> song, new PlayDesk.Range(lines.tick(from), lines.tick(to)));
   }
 }

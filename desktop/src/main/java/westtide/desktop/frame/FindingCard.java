@@ -44,9 +44,9 @@ final class FindingCard extends VBox {
     fix.setVisible(found.fix().isPresent());
     fix.setManaged(found.fix().isPresent());
     boolean warns = getStyleClass().contains("warning");
-    if (warns && found.weight() != Severity.WARNING) {
+    if (warns && found.severity() != Severity.WARNING) {
       getStyleClass().remove("warning");
-    } else if (!warns && found.weight() == Severity.WARNING) {
+    } else if (!warns && found.severity() == Severity.WARNING) {
       getStyleClass().add("warning");
     }
   }

@@ -106,7 +106,7 @@ public final class SoundingsPane extends VBox {
             : calm(figures, view.style().name().toLowerCase()));
     calm.setVisible(found.findings().isEmpty());
     calm.setManaged(found.findings().isEmpty());
-    int left = view.song().leftAlone().size();
+    int left = view.song().dismissed().size();
     recall.setText("show the " + left + " left findings again");
     recall.setVisible(left > 0);
     recall.setManaged(left > 0);

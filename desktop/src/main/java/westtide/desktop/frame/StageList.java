@@ -43,7 +43,7 @@ public final class StageList extends VBox {
       }
       boolean asks =
           view.soundings().at(stage).findings().stream()
-              .anyMatch(finding -> finding.weight() == Severity.WARNING);
+              .anyMatch(finding -> finding.severity() == Severity.WARNING);
       List<String> classes = List.of("stop-mark", asks ? "asks" : "calm");
       if (!marks.get(stage).getStyleClass().equals(classes)) {
         marks.get(stage).getStyleClass().setAll(classes);

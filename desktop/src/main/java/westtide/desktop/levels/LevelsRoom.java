@@ -41,7 +41,7 @@ public final class LevelsRoom implements Room {
   private static final int TRIED_LOW = 33;
   private static final int TRIED_VELOCITY = 100;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final VBox sheet = new VBox();
   private final MixSheet plumbs = new MixSheet(new Gestures());
   private final PartActions actions;
@@ -71,17 +71,17 @@ public final class LevelsRoom implements Room {
   }
 
   /** The room. */
-  public LevelsRoom(RoomContext desk) {
-    this.desk = desk;
+  public LevelsRoom(RoomContext context) {
+    this.context = context;
 
-    this.speakers = new Chips<>("through-", Loudspeaker::toString, desk.play()::listenThrough);
+    this.speakers = new Chips<>("through-", Loudspeaker::toString, context.play()::listenThrough);
     this.effects =
         new EffectsBox(
             "part-",
             (what, change) -> mix(what, mix -> mix.withEffects(change.apply(mix.effects()))));
-    this.whole = new WholeMix(desk);
-    this.numbers = new PartNumbers(desk::apply, this::tryIt);
-    this.choices = new StripChoices(desk, this::mix, this::typeExactly);
+    this.whole = new WholeMix(context);
+    this.numbers = new PartNumbers(context::apply, this::tryIt);
+    this.choices = new StripChoices(context, this::mix, this::typeExactly);
     this.numbersPage =
         new LevelsPage(
             "numbers",
@@ -98,13 +98,13 @@ public final class LevelsRoom implements Room {
                         "effects", effects, view -> effects.show(part().mix().effects())),
                     new LevelsPage(
                         "whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
-                () -> desk.open().view().ifPresent(this::show))
+                () -> context.open().view().ifPresent(this::show))
             .folding();
-    desk.open().watchOpening(pages::startOver);
-    this.actions = new PartActions(desk, "levels-");
+    context.open().watchOpening(pages::startOver);
+    this.actions = new PartActions(context, "levels-");
     build();
-    desk.play().watch(plumbs::redraw);
-    desk.play().watch(this::showSpeaker);
+    context.play().watch(plumbs::redraw);
+    context.play().watch(this::showSpeaker);
     showSpeaker();
   }
 
@@ -152,7 +152,7 @@ public final class LevelsRoom implements Room {
 
   @Override
   public void follow(PlayPosition moment) {
-    plumbs.sound(part -> desk.play().gauges().peak(part.id()));
+    plumbs.sound(part -> context.play().gauges().peak(part.id()));
   }
 
   private void build() {
@@ -195,12 +195,12 @@ public final class LevelsRoom implements Room {
 
   private void chooseInstrument(String wanted) {
     int program = Instruments.program(wanted, part().program());
-    desk.apply(MixEdits.instrument(part().id(), wanted, program));
+    context.apply(MixEdits.instrument(part().id(), wanted, program));
     tryIt();
   }
 
   private void showSpeaker() {
-    speakers.show(List.of(Loudspeaker.values()), desk.play().speaker());
+    speakers.show(List.of(Loudspeaker.values()), context.play().speaker());
   }
 
   private void showBand(SongView view) {
@@ -222,7 +222,7 @@ public final class LevelsRoom implements Room {
   }
 
   private void copyTo(Receivers others) {
-    desk.apply(MixEdits.copyStrip(part().id(), others.parts()));
+    context.apply(MixEdits.copyStrip(part().id(), others.parts()));
   }
 
   /** Lets the chosen part sound once. */
@@ -234,31 +234,31 @@ public final class LevelsRoom implements Room {
           case SUB, BASS -> TRIED_LOW;
           default -> TRIED_KEY;
         };
-    desk.play().touch(part, key, TRIED_VELOCITY);
+    context.play().touch(part, key, TRIED_VELOCITY);
   }
 
   private Part part() {
-    return desk.open().part();
+    return context.open().part();
   }
 
   private void mix(String what, UnaryOperator<Mix> change) {
-    desk.apply(MixEdits.mix(part().id(), what, change));
+    context.apply(MixEdits.mix(part().id(), what, change));
   }
 
   private final class Gestures implements MixSheet.Actions {
     @Override
     public void choose(int part) {
-      desk.open().select(desk.open().song().parts().get(part));
+      context.open().select(context.open().song().parts().get(part));
     }
 
     @Override
     public void rename(Part part, String wanted) {
-      desk.apply(new PartEdits(part.id()).rename(wanted));
+      context.apply(new PartEdits(part.id()).rename(wanted));
     }
 
     @Override
     public void reorder(Part part, int to) {
-      desk.apply(new PartEdits(part.id()).move(to));
+      context.apply(new PartEdits(part.id()).move(to));
     }
 
     @Override
@@ -271,7 +271,7 @@ public final class LevelsRoom implements Room {
                       part.id(),
                       "level and pan",
                       mix -> mix.withLevel(to.level()).withPan(to.pan()))));
-      desk.apply(
+      context.apply(
           edits.size() == 1
               ? edits.get(0)
               : Edit.together("Set level and pan of " + edits.size() + " parts", edits));
@@ -279,18 +279,18 @@ public final class LevelsRoom implements Room {
 
     @Override
     public String heard(Part part) {
-      String muted = desk.play().muted(part.id().value()) ? "muted" : "";
-      return desk.play().alone(part.id().value()) ? "solo" : muted;
+      String muted = context.play().muted(part.id().value()) ? "muted" : "";
+      return context.play().alone(part.id().value()) ? "solo" : muted;
     }
 
     @Override
     public void mute(Part part) {
-      desk.play().toggleMute(part.id().value());
+      context.play().toggleMute(part.id().value());
     }
 
     @Override
     public void alone(Part part) {
-      desk.play().toggleAlone(part.id().value());
+      context.play().toggleAlone(part.id().value());
     }
   }
 }

@@ -36,7 +36,7 @@ final class StripChoices extends VBox {
   private final Chooser<LaneId> lane;
 
   StripChoices(
-      RoomContext desk, BiConsumer<String, UnaryOperator<Mix>> mix, Consumer<String> exact) {
+      RoomContext context, BiConsumer<String, UnaryOperator<Mix>> mix, Consumer<String> exact) {
     super(6);
     this.mix = mix;
     this.front = new ScaleSheet("front-numbers", "Room, delay, drive and ducking", exact);
@@ -61,7 +61,7 @@ final class StripChoices extends VBox {
             "what it ducks for",
             List.of(Duck.Trigger.values()),
             trigger ->
-                mix.accept("ducking", m -> m.withDuck(ducked(desk.open().song(), m, trigger))));
+                mix.accept("ducking", m -> m.withDuck(ducked(context.open().song(), m, trigger))));
     this.returns =
         new Chips<>(
             "duck-return-",

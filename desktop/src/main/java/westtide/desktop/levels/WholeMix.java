@@ -20,27 +20,27 @@ import westtide.sound.Mixdown;
 final class WholeMix extends VBox {
   private static final List<Integer> TARGETS = List.of(0, -23, -16, -14, -11, -9);
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chips<Integer> targets;
   private final Label told = Controls.wrapped("", "small");
   private final AmountSheet<Master> amounts;
   private Optional<Listening> heard = Optional.empty();
 
-  WholeMix(RoomContext desk) {
+  WholeMix(RoomContext context) {
     super(6);
-    this.desk = desk;
+    this.context = context;
     this.targets =
         new Chips<>(
             "target-",
             lufs -> lufs == 0 ? "none" : (lufs + " LUFS").replace('-', '−'),
-            lufs -> desk.apply(MixEdits.master("loudness target", m -> m.withTarget(lufs))));
+            lufs -> context.apply(MixEdits.master("loudness target", m -> m.withTarget(lufs))));
     this.amounts =
         new AmountSheet<>(
             "whole-numbers",
             "Numbers of the whole mix",
             MixAmounts.WHOLE,
             (amount, value) ->
-                desk.apply(MixEdits.master(amount.name(), m -> amount.set().to(m, value))));
+                context.apply(MixEdits.master(amount.name(), m -> amount.set().to(m, value))));
     getChildren()
         .addAll(
             Controls.flow(
@@ -55,9 +55,10 @@ final class WholeMix extends VBox {
   }
 
   private void match() {
-    Master master = desk.open().song().master();
+    Master master = context.open().song().master();
     if (heard.isEmpty() || master.target() == 0) {
-      desk.messages()
+      context
+          .messages()
           .done(
               master.target() == 0
                   ? "Choose a loudness target first."
@@ -66,7 +67,7 @@ final class WholeMix extends VBox {
     }
     int more = (int) Math.round(10 * (master.target() - heard.get().integrated()));
     int gain = Math.max(-240, Math.min(240, master.gain() + more));
-    desk.apply(MixEdits.master("gain of the mix", m -> m.withGain(gain)));
+    context.apply(MixEdits.master("gain of the mix", m -> m.withGain(gain)));
   }
 
   void show(SongView view) {

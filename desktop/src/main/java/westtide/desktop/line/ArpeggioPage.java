@@ -91,14 +91,14 @@ final class ArpeggioPage implements Page<LineScene> {
 
   private void change(String what, UnaryOperator<Arpeggio> change) {
     if (rule().isPresent()) {
-      bench.desk().apply(edits().change(what, change));
+      bench.context().apply(edits().change(what, change));
     }
   }
 
   /** It begins where the line it replaces lies. */
   private void begin() {
     int lowest = scene.line().notes().stream().mapToInt(Note::key).min().orElse(USUAL_LOWEST);
-    bench.desk().apply(edits().begin(Arpeggio.of(Math.max(12, Math.min(108, lowest)))));
+    bench.context().apply(edits().begin(Arpeggio.of(Math.max(12, Math.min(108, lowest)))));
   }
 
   private void reseed() {
@@ -106,9 +106,9 @@ final class ArpeggioPage implements Page<LineScene> {
   }
 
   private void second() {
-    Song song = bench.desk().open().song();
+    Song song = bench.context().open().song();
     PartId id = PartNames.freeId(song, scene.line().part().role());
-    bench.desk().apply(edits().second(id));
+    bench.context().apply(edits().second(id));
   }
 
   private Optional<TypedLine.Trouble> steps(String typed) {

@@ -49,7 +49,7 @@ public final class LineBench implements NoteMarks.Actions {
 
   private static final double LINE = 23;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final String prefix;
   private final String none;
   private final List<Role> roles;
@@ -78,18 +78,18 @@ public final class LineBench implements NoteMarks.Actions {
    * @param own pages of the room itself
    */
   public LineBench(
-      RoomContext desk,
+      RoomContext context,
       String prefix,
       List<Role> roles,
       String none,
       Function<NoteMarks.Actions, NoteSheet> sheet,
       Function<LineBench, List<Page<LineScene>>> own) {
-    this.desk = desk;
-    desk.open().watchOpening(() -> bars = BARS);
+    this.context = context;
+    context.open().watchOpening(() -> bars = BARS);
     this.prefix = prefix;
     this.none = none;
     this.roles = List.copyOf(roles);
-    this.parts = new PartChips(desk, prefix, roles);
+    this.parts = new PartChips(context, prefix, roles);
     this.patterns = new Chips<String>("line-", name -> name, this::choosePattern).wrapping();
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
@@ -98,7 +98,7 @@ public final class LineBench implements NoteMarks.Actions {
     this.sheet.turning(this::zoom, this::turnBy);
     this.playing = new PlayPage(this);
     this.tools = new Pages<>(prefix + "page-", 104, pages(own.apply(this)), this::refresh);
-    desk.open().watchOpening(tools::startOver);
+    context.open().watchOpening(tools::startOver);
     summary.setId(prefix + "summary");
     DoubleBinding height =
         Bindings.createDoubleBinding(
@@ -188,8 +188,8 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   /** What the bench works with. */
-  RoomContext desk() {
-    return desk;
+  RoomContext context() {
+    return context;
   }
 
   /** The line in front, if there is one. */
@@ -244,7 +244,7 @@ public final class LineBench implements NoteMarks.Actions {
   /** Shows where a line that plays is. */
   public void follow(PlayPosition moment) {
     playing.follow(moment);
-    Song song = desk.open().song();
+    Song song = context.open().song();
     if (line.isPresent() && moment.plays(song, line.get().part(), line.get().pattern())) {
       sheet.follow(moment.sectionTick() % line.get().ticks());
     } else {
@@ -260,13 +260,13 @@ public final class LineBench implements NoteMarks.Actions {
                 HeardLine.of(
                     view,
                     part,
-                    desk.open().selection().pattern(part),
-                    desk.open().section(),
+                    context.open().selection().pattern(part),
+                    context.open().section(),
                     bar()));
   }
 
   private int bar() {
-    return desk.open().selection().bar().orElse(0);
+    return context.open().selection().bar().orElse(0);
   }
 
   private int page(HeardLine shown) {
@@ -299,7 +299,7 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   private void turn(HeardLine shown, int page) {
-    desk.open().select(desk.open().selection().withBar(shown.firstBar() + page * bars));
+    context.open().select(context.open().selection().withBar(shown.firstBar() + page * bars));
   }
 
   /** Fewer bars larger, or more of them smaller. */
@@ -313,15 +313,15 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   private void choosePattern(String name) {
-    parts.chosen().ifPresent(part -> desk.open().select(part, name));
+    parts.chosen().ifPresent(part -> context.open().select(part, name));
   }
 
   private void openPattern() {
-    line.ifPresent(shown -> new PatternPanel(desk, shown).open());
+    line.ifPresent(shown -> new PatternPanel(context, shown).open());
   }
 
   void refresh() {
-    desk.open().view().ifPresent(this::show);
+    context.open().view().ifPresent(this::show);
   }
 
   private Optional<TypedLine.Trouble> type(String typed) {
@@ -330,9 +330,9 @@ public final class LineBench implements NoteMarks.Actions {
       return Optional.empty();
     }
     LineWriting writing = LineWriting.of(shown.get()).orElseThrow();
-    Optional<TypedLine.Trouble> trouble = writing.type(typed, desk::apply);
+    Optional<TypedLine.Trouble> trouble = writing.type(typed, context::apply);
     if (trouble.isEmpty()) {
-      writing.told(typed).ifPresent(desk.messages()::done);
+      writing.told(typed).ifPresent(context.messages()::done);
     }
     return trouble;
   }
@@ -341,7 +341,8 @@ public final class LineBench implements NoteMarks.Actions {
   Optional<HeardLine> written() {
     if (line.isPresent() && !line.get().written()) {
       HeardLine shown = line.get();
-      desk.messages()
+      context
+          .messages()
           .failed(
               shown.part().name()
                   + " "
@@ -353,7 +354,7 @@ public final class LineBench implements NoteMarks.Actions {
 
   @Override
   public List<Note> chosen() {
-    Set<NotePlace> places = desk.open().selection().notes();
+    Set<NotePlace> places = context.open().selection().notes();
     return line.stream()
         .flatMap(shown -> shown.notes().stream())
         .filter(note -> places.contains(NotePlace.of(note)))
@@ -365,7 +366,7 @@ public final class LineBench implements NoteMarks.Actions {
     if (notes.size() == 1 && !chosen().equals(notes)) {
       touch(notes.get(0));
     }
-    desk.open().select(choosing(notes).apply(desk.open().selection()));
+    context.open().select(choosing(notes).apply(context.open().selection()));
   }
 
   @Override
@@ -374,7 +375,7 @@ public final class LineBench implements NoteMarks.Actions {
     if (shown.isEmpty()) {
       return;
     }
-    desk.open().apply(shown.get().put(name, without, with), choosing(with));
+    context.open().apply(shown.get().put(name, without, with), choosing(with));
     boolean sounds =
         with.size() == 1 && without.stream().noneMatch(n -> n.key() == with.get(0).key());
     if (sounds) {
@@ -389,7 +390,7 @@ public final class LineBench implements NoteMarks.Actions {
   }
 
   private void touch(Note note) {
-    parts.chosen().ifPresent(part -> desk.play().touch(part, note.key(), note.velocity()));
+    parts.chosen().ifPresent(part -> context.play().touch(part, note.key(), note.velocity()));
   }
 
   private void tell() {

@@ -111,7 +111,7 @@ final class LowLinePage implements Page<LineScene> {
   private void change(String what, UnaryOperator<LowLine> change) {
     if (rule().isPresent()) {
       bench
-          .desk()
+          .context()
           .apply(
               LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), what, change));
     }
@@ -121,7 +121,9 @@ final class LowLinePage implements Page<LineScene> {
   private void begin() {
     int lowest = pattern().flatMap(NamedPattern::lowest).orElse(USUAL_LOWEST);
     LowLine rule = LowLine.of(Math.max(12, Math.min(60, lowest)));
-    bench.desk().apply(LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), rule));
+    bench
+        .context()
+        .apply(LowEndEdits.grammar(scene.line().part().id(), scene.line().pattern(), rule));
   }
 
   /** What another part plays is chosen on the page of the rhythm. */

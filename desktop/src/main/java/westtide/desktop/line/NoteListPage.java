@@ -145,7 +145,7 @@ final class NoteListPage implements Page<LineScene> {
 
   private void change(UnaryOperator<Note> change) {
     if (scene == null || scene.chosen().isEmpty()) {
-      bench.desk().messages().done("Choose a note first: a row of the list, or a note above.");
+      bench.context().messages().done("Choose a note first: a row of the list, or a note above.");
       return;
     }
     List<Note> after = scene.chosen().stream().map(change).toList();

@@ -16,7 +16,7 @@ import westtide.song.edit.PatternEdits;
 
 /** What can be done with a pattern of a line as a whole. */
 final class PatternPanel extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final HeardLine line;
   private final TextField name;
   private final TextField copy = Controls.field("pattern-copy-name", "name of the copy");
@@ -25,9 +25,9 @@ final class PatternPanel extends VBox {
   private int fromBar = 1;
   private int toBar = 2;
 
-  PatternPanel(RoomContext desk, HeardLine line) {
+  PatternPanel(RoomContext context, HeardLine line) {
     super(10);
-    this.desk = desk;
+    this.context = context;
     this.line = line;
     this.bars = line.bars();
     this.name = Controls.field("pattern-name", "name");
@@ -73,7 +73,7 @@ final class PatternPanel extends VBox {
                 Controls.action("pattern-clear", "clear all notes", () -> done(edits().clear())),
                 Controls.action("pattern-delete", "delete pattern", this::delete),
                 Controls.spring(),
-                Controls.action("pattern-close", "done", desk.panels()::close)),
+                Controls.action("pattern-close", "done", context.panels()::close)),
             answer);
   }
 
@@ -122,7 +122,7 @@ final class PatternPanel extends VBox {
 
   /** Shows it in front of the window. */
   void open() {
-    desk.panels().open(this);
+    context.panels().open(this);
     name.requestFocus();
   }
 
@@ -135,7 +135,7 @@ final class PatternPanel extends VBox {
   }
 
   private Part part() {
-    return desk.open().song().part(line.part().id()).orElseThrow();
+    return context.open().song().part(line.part().id()).orElseThrow();
   }
 
   /** The next letter no pattern of the part has. */
@@ -150,17 +150,17 @@ final class PatternPanel extends VBox {
   }
 
   private void done(Edit edit) {
-    desk.panels().close();
-    desk.apply(edit);
+    context.panels().close();
+    context.apply(edit);
   }
 
   private void rename() {
     String wanted = name.getText().strip();
     try {
       Edit edit = pattern().rename(wanted);
-      desk.apply(edit);
-      desk.panels().close();
-      desk.open().select(part(), wanted);
+      context.apply(edit);
+      context.panels().close();
+      context.open().select(part(), wanted);
     } catch (IllegalArgumentException e) {
       answer.setText(e.getMessage());
     }
@@ -173,7 +173,7 @@ final class PatternPanel extends VBox {
   private void fresh() {
     Part now = part();
     Part blank =
-        PartEdits.blank(desk.open().song(), now.role(), now.name(), now.patch(), now.program());
+        PartEdits.blank(context.open().song(), now.role(), now.name(), now.patch(), now.program());
     String wanted = copy.getText().strip();
     add(new PatternEdits(now.id(), wanted).add(blank.patterns().get(0).pattern()));
   }
@@ -185,9 +185,9 @@ final class PatternPanel extends VBox {
       answer.setText("Type a name that no other pattern of " + line.part().name() + " has.");
       return;
     }
-    desk.panels().close();
-    desk.apply(edit);
-    desk.open().select(part(), wanted);
+    context.panels().close();
+    context.apply(edit);
+    context.open().select(part(), wanted);
   }
 
   private void writeOut() {

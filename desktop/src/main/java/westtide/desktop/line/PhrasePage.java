@@ -78,7 +78,7 @@ final class PhrasePage implements Page<LineScene> {
 
   private void plan(PhraseEdits.Plan plan) {
     if (bench.written().isPresent()) {
-      bench.desk().apply(edits().plan(plan, barsNow));
+      bench.context().apply(edits().plan(plan, barsNow));
     }
   }
 
@@ -89,12 +89,12 @@ final class PhrasePage implements Page<LineScene> {
 
   private void change(PhraseUnit.Change change) {
     if (phrase().isPresent()) {
-      bench.desk().apply(edits().unit(chosen, change));
+      bench.context().apply(edits().unit(chosen, change));
     }
   }
 
   private void unlink() {
-    bench.desk().apply(edits().unlink());
+    bench.context().apply(edits().unlink());
   }
 
   @Override

@@ -58,7 +58,7 @@ final class PlayPage implements Page<LineScene> {
 
   PlayPage(LineBench bench) {
     this.bench = bench;
-    bench.desk().open().watchOpening(this::forget);
+    bench.context().open().watchOpening(this::forget);
     summary.setId("line-play-summary");
     this.record = Controls.primary("line-record", "play in", this::toggle);
     this.again =
@@ -159,7 +159,7 @@ final class PlayPage implements Page<LineScene> {
 
   private void struck(int key, int velocity, long nanos) {
     recording.ifPresent(take -> take.recorder().struck(key, velocity, nanos));
-    bench.desk().play().touch(scene.line().part(), key, velocity);
+    bench.context().play().touch(scene.line().part(), key, velocity);
   }
 
   private void toggle() {
@@ -187,7 +187,7 @@ final class PlayPage implements Page<LineScene> {
     recording = Optional.of(new LineTake(line.get().part().id(), line.get().pattern(), taking));
     record.setText("stop and keep");
     summary.setText("counting in …");
-    bench.desk().play().playInto(trial.get().change(), trial.get().range());
+    bench.context().play().playInto(trial.get().change(), trial.get().range());
     record.requestFocus();
   }
 
@@ -221,7 +221,7 @@ final class PlayPage implements Page<LineScene> {
     @Override
     public void struck(int key, int velocity, long nanos) {
       taking.struck(key, velocity, nanos);
-      Platform.runLater(() -> bench.desk().play().touch(scene.line().part(), key, velocity));
+      Platform.runLater(() -> bench.context().play().touch(scene.line().part(), key, velocity));
     }
 
     @Override
@@ -240,7 +240,7 @@ final class PlayPage implements Page<LineScene> {
     if (recording.isEmpty()) {
       return;
     }
-    int counting = bench.desk().play().gauges().countIn();
+    int counting = bench.context().play().gauges().countIn();
     if (counting > 0) {
       summary.setText("counting in: " + counting);
     } else if (moment.playing()) {
@@ -260,8 +260,8 @@ final class PlayPage implements Page<LineScene> {
     recording = Optional.empty();
     close();
     take.recorder().release(System.nanoTime());
-    bench.desk().play().stop();
-    bench.desk().play().loopNothing();
+    bench.context().play().stop();
+    bench.context().play().loopNothing();
     record.setText("play in");
     if (take.recorder().count() == 0) {
       summary.setText("Nothing was played, and nothing was changed.");
@@ -295,7 +295,7 @@ final class PlayPage implements Page<LineScene> {
             line.ticks());
     List<Note> notes = take.on(played, settings.latency());
     String name = "Play in " + notes.size() + " notes, " + line.part().name();
-    bench.desk().apply(line.put(name, instead, notes));
+    bench.context().apply(line.put(name, instead, notes));
     summary.setText(
         notes.size()
             + " notes kept, "
@@ -320,7 +320,7 @@ final class PlayPage implements Page<LineScene> {
     Song song = scene.line().song();
     String row = song.form().sections().get(scene.line().place()).progression();
     bench
-        .desk()
+        .context()
         .apply(new ChordEdits(row).chords("Chords as played, " + spans.size() + " chords", spans));
   }
 }

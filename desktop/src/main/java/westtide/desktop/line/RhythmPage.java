@@ -69,7 +69,7 @@ final class RhythmPage implements Page<LineScene> {
     every.telling("Of the chosen notes, or of all: 4 plays in the fourth of every four passes");
     this.gate =
         new GateBox(
-            bench.desk(),
+            bench.context(),
             bench.prefix(),
             () -> Optional.ofNullable(scene).map(s -> s.line().part()));
     this.box =
@@ -121,7 +121,7 @@ final class RhythmPage implements Page<LineScene> {
   }
 
   private void apply(LineCycle cycle) {
-    bench.desk().apply(edits().cycle(cycle));
+    bench.context().apply(edits().cycle(cycle));
   }
 
   private int everyNow() {
@@ -166,7 +166,7 @@ final class RhythmPage implements Page<LineScene> {
       edit.apply(scene.line().song());
     } catch (IllegalArgumentException circle) {
       bench
-          .desk()
+          .context()
           .messages()
           .failed(
               model.name()
@@ -176,11 +176,11 @@ final class RhythmPage implements Page<LineScene> {
       return;
     }
     bench.choose(List.of());
-    bench.desk().apply(edit);
+    bench.context().apply(edit);
   }
 
   private void own() {
-    bench.desk().apply(edits().ownRhythm());
+    bench.context().apply(edits().ownRhythm());
   }
 
   @Override

@@ -115,7 +115,7 @@ final class ShapePage implements Page<LineScene> {
           after.stream().filter(n -> n.start() < scene.line().ticks()).map(this::inside).toList();
     }
     if (after.equals(before)) {
-      bench.desk().messages().done("That changes nothing here: " + words + ".");
+      bench.context().messages().done("That changes nothing here: " + words + ".");
       return;
     }
     String what = Character.toUpperCase(words.charAt(0)) + words.substring(1);
@@ -139,7 +139,7 @@ final class ShapePage implements Page<LineScene> {
         notes.stream().allMatch(n -> n.key() + semitones >= 0 && n.key() + semitones <= 127);
     if (!fits) {
       bench
-          .desk()
+          .context()
           .messages()
           .done("A note would leave the range of MIDI, C−1 to G9; nothing was moved.");
     }

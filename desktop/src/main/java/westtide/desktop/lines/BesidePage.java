@@ -26,13 +26,13 @@ final class BesidePage implements Page<LineScene> {
   private static final int OTHER_SIDE = 25;
   private static final int RUN_FROM = 84;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final LineBench bench;
   private final VBox box;
   private long take;
 
-  BesidePage(RoomContext desk, LineBench bench) {
-    this.desk = desk;
+  BesidePage(RoomContext context, LineBench bench) {
+    this.context = context;
     this.bench = bench;
     this.box =
         Controls.column(
@@ -96,7 +96,7 @@ final class BesidePage implements Page<LineScene> {
         "Riff",
         line ->
             second(line)
-                .riff(desk.open().view().orElseThrow().style().lead(), line.bars(), next(line)));
+                .riff(context.open().view().orElseThrow().style().lead(), line.bars(), next(line)));
   }
 
   private void stabs() {
@@ -126,7 +126,8 @@ final class BesidePage implements Page<LineScene> {
               boolean named = job.equals("Counter");
               String name = named ? job + " " + line.part().name().toLowerCase(Locale.ROOT) : job;
               if (notes.notes().isEmpty()) {
-                desk.messages()
+                context
+                    .messages()
                     .failed("There is no room for that over this line; nothing was added.");
               } else {
                 beside(line, name, notes);
@@ -142,8 +143,8 @@ final class BesidePage implements Page<LineScene> {
         PartEdits.blank(line.song(), Role.LINE, name, model.patch(), model.program())
             .withPatterns(List.of(new NamedPattern("A", notes)))
             .withMix(model.mix().withPan(pan));
-    desk.apply(new PartBeside(model, line.pattern()).add(added));
-    desk.open().song().part(added.id()).ifPresent(desk.open()::select);
+    context.apply(new PartBeside(model, line.pattern()).add(added));
+    context.open().song().part(added.id()).ifPresent(context.open()::select);
   }
 
   @Override

@@ -29,7 +29,7 @@ import westtide.song.line.Note;
 
 /** Lines: the patterns of any line over the chords that are heard where it plays. */
 public final class LinesRoom implements Room {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final LineBench bench;
@@ -37,11 +37,11 @@ public final class LinesRoom implements Room {
   private long take;
 
   /** The room. */
-  public LinesRoom(RoomContext desk) {
-    this.desk = desk;
+  public LinesRoom(RoomContext context) {
+    this.context = context;
     this.bench =
         new LineBench(
-            desk,
+            context,
             "lines-",
             List.of(Role.LINE),
             "This song has no line yet. Add one with + part.",
@@ -52,8 +52,8 @@ public final class LinesRoom implements Room {
 
   /** Pages only lines have. */
   private List<Page<LineScene>> own(LineBench of) {
-    this.beside = new BesidePage(desk, of);
-    return List.of(new VaryPage(desk, of), beside);
+    this.beside = new BesidePage(context, of);
+    return List.of(new VaryPage(context, of), beside);
   }
 
   @Override
@@ -148,13 +148,13 @@ public final class LinesRoom implements Room {
             line -> {
               List<Note> moved =
                   line.notes().stream().map(n -> n.withKey(n.key() + semitones)).toList();
-              desk.apply(line.put("Move " + line.part().name(), line.notes(), moved));
+              context.apply(line.put("Move " + line.part().name(), line.notes(), moved));
             });
   }
 
   /** Drafts another line over the chords that are heard. */
   private void newTake() {
-    SongView view = desk.open().view().orElseThrow();
+    SongView view = context.open().view().orElseThrow();
     Optional<HeardLine> line = bench.line().filter(HeardLine::written);
     if (line.isEmpty()) {
       return;
@@ -165,8 +165,8 @@ public final class LinesRoom implements Room {
     Seed seed = new Seed(view.song().seed() + take);
     HeardLine shown = line.get();
     LineEdits edits = new LineEdits(shown.part().id(), shown.pattern());
-    desk.compute(
+    context.compute(
         () -> draft.draw(shown.progression(), seed),
-        drawn -> desk.apply(edits.replace("New take of " + shown.part().name(), drawn)));
+        drawn -> context.apply(edits.replace("New take of " + shown.part().name(), drawn)));
   }
 }

@@ -55,7 +55,7 @@ final class VaryPage implements Page<LineScene> {
     }
   }
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final LineBench bench;
   private final Chips<Mood> moods = new Chips<>("mood-", Mood::toString, this::mood);
   private final Chips<String> takes = new Chips<>("take-", name -> name, this::hear);
@@ -69,8 +69,8 @@ final class VaryPage implements Page<LineScene> {
   private long seed;
   private LineScene scene;
 
-  VaryPage(RoomContext desk, LineBench bench) {
-    this.desk = desk;
+  VaryPage(RoomContext context, LineBench bench) {
+    this.context = context;
     this.bench = bench;
     moods.getStyleClass().add("small-chips");
     takes.getStyleClass().add("small-chips");
@@ -107,7 +107,7 @@ final class VaryPage implements Page<LineScene> {
   }
 
   private PartHabit.Lead habit() {
-    return desk.open().view().orElseThrow().style().lead();
+    return context.open().view().orElseThrow().style().lead();
   }
 
   private void vary(LineVariation variation) {
@@ -122,7 +122,7 @@ final class VaryPage implements Page<LineScene> {
         new LineVariation.Setting(
             brief.key(), brief.meter(), habit(), line.harmony().chords(), line.bars());
     Seed from = new Seed(line.song().seed() + ++seed);
-    desk.compute(
+    context.compute(
         () -> variation.of(line.notes(), setting, from.random("vary")),
         varied -> take(line, variation, varied));
   }
@@ -135,7 +135,7 @@ final class VaryPage implements Page<LineScene> {
     }
     String title = variation.toString();
     String name = Character.toUpperCase(title.charAt(0)) + title.substring(1);
-    desk.apply(line.put(name + ", " + line.part().name(), line.notes(), notes));
+    context.apply(line.put(name + ", " + line.part().name(), line.notes(), notes));
     told.setText(varied.told());
   }
 
@@ -149,7 +149,7 @@ final class VaryPage implements Page<LineScene> {
     Brief brief = line.song().brief();
     LineDraft draft = new LineDraft(brief.key(), brief.meter(), mood.of(habit()));
     long from = line.song().seed() + 1000 + TAKES * ++seed;
-    desk.compute(
+    context.compute(
         () -> {
           List<Pattern.Written> out = new ArrayList<>();
           for (int i = 0; i < TAKES; i++) {
@@ -196,7 +196,7 @@ final class VaryPage implements Page<LineScene> {
     int bars = index < 0 ? line.bars() : drawn.get(index).bars();
     PatternTrial.of(line.song(), line.part().id(), line.pattern(), bars, line.place())
         .map(trial -> trial.with(edits.replace("", take).change()::apply))
-        .ifPresent(trial -> desk.play().tryOut(trial.change(), trial.range()));
+        .ifPresent(trial -> context.play().tryOut(trial.change(), trial.range()));
     told.setText(index < 0 ? "The line as it is." : told(drawn.get(index), line));
   }
 
@@ -221,11 +221,11 @@ final class VaryPage implements Page<LineScene> {
   private void keep() {
     int index = takeNames().indexOf(heard) - 1;
     Optional<HeardLine> shown = line();
-    desk.play().stop();
+    context.play().stop();
     if (index >= 0 && shown.isPresent()) {
       HeardLine line = shown.get();
       LineEdits edits = new LineEdits(line.part().id(), line.pattern());
-      desk.apply(
+      context.apply(
           edits.replace(
               "Keep take " + (index + 1) + " of " + line.part().name(), drawn.get(index)));
       told.setText("Take " + (index + 1) + " is kept. Undo brings the old line back.");

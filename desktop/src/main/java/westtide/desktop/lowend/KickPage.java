@@ -30,15 +30,15 @@ final class KickPage implements Page<LineScene> {
   private static final int APART = 2 * Ticks.PER_STEP;
   private static final int SHORTEST = Ticks.PER_STEP / 2;
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final LineBench bench;
   private final Label told = Controls.wrapped("", "small");
   private final VBox box;
   private final Node ways;
   private LineScene scene;
 
-  KickPage(RoomContext desk, LineBench bench) {
-    this.desk = desk;
+  KickPage(RoomContext context, LineBench bench) {
+    this.context = context;
     this.bench = bench;
     told.setId("kick-told");
     this.ways =
@@ -58,23 +58,23 @@ final class KickPage implements Page<LineScene> {
   private List<KickOverlap> overlaps() {
     HeardLine line = scene.line();
     Optional<ScoredPart> part =
-        desk.open().view().flatMap(view -> view.score().part(line.part().id()));
+        context.open().view().flatMap(view -> view.score().part(line.part().id()));
     int from = line.songTick();
-    return part.map(p -> KickOverlap.of(desk.open().view().orElseThrow().score(), p)).stream()
+    return part.map(p -> KickOverlap.of(context.open().view().orElseThrow().score(), p)).stream()
         .flatMap(List::stream)
         .filter(o -> o.kick() >= from && o.kick() < from + line.ticks())
         .toList();
   }
 
   private void duck() {
-    desk.apply(LowEndEdits.duck(scene.line().part().id()));
+    context.apply(LowEndEdits.duck(scene.line().part().id()));
   }
 
   /** A rule leaves more of every note free; written notes end at the kick. */
   private void shorten() {
     HeardLine line = scene.line();
     if (!line.written()) {
-      desk.apply(
+      context.apply(
           LowEndEdits.grammar(
               line.part().id(),
               line.pattern(),
@@ -93,7 +93,7 @@ final class KickPage implements Page<LineScene> {
   private void move() {
     HeardLine line = scene.line();
     if (!line.written()) {
-      desk.apply(LowEndEdits.offTheKick(line.part().id(), line.pattern()));
+      context.apply(LowEndEdits.offTheKick(line.part().id(), line.pattern()));
       return;
     }
     change(
@@ -120,7 +120,7 @@ final class KickPage implements Page<LineScene> {
       }
     }
     if (before.isEmpty()) {
-      desk.messages().done("No note does that here.");
+      context.messages().done("No note does that here.");
     } else {
       bench.put(name + ", " + before.size() + " notes", before, after);
     }

@@ -34,7 +34,7 @@ import westtide.theory.Pitch;
 public final class LowEndRoom implements Room {
   private static final List<Role> LOW = List.of(Role.SUB, Role.BASS);
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(8);
   private final LineBench bench;
@@ -43,16 +43,16 @@ public final class LowEndRoom implements Room {
   private final Node writeOut;
 
   /** The room. */
-  public LowEndRoom(RoomContext desk) {
-    this.desk = desk;
+  public LowEndRoom(RoomContext context) {
+    this.context = context;
     this.bench =
         new LineBench(
-            desk,
+            context,
             "low-",
             LOW,
             "This song has no 808 and no bass yet. Add one with + part.",
             LadderSheet::new,
-            of -> List.of(new KickPage(desk, of)));
+            of -> List.of(new KickPage(context, of)));
     this.link = new Chips<>("link-", KickLink::toString, this::choose);
     this.lowest =
         new NumberField(
@@ -128,9 +128,9 @@ public final class LowEndRoom implements Room {
   public List<Command> commands() {
     return List.of(
         Command.of("lock-sub", "Lock the 808 to the kick", () -> choose(KickLink.LOCKED))
-            .when(() -> desk.open().isOpen() && linked().isPresent()),
+            .when(() -> context.open().isOpen() && linked().isPresent()),
         Command.of("free-sub", "Give the 808 its own rhythm", () -> choose(KickLink.INDEPENDENT))
-            .when(() -> desk.open().isOpen() && linked().isPresent()),
+            .when(() -> context.open().isOpen() && linked().isPresent()),
         Command.of("write-out", "Write out the low part in front", this::writeOut));
   }
 
@@ -157,15 +157,16 @@ public final class LowEndRoom implements Room {
     bench
         .line()
         .filter(line -> !line.written())
-        .ifPresent(line -> desk.apply(WriteOut.of(line.part().id(), line.pattern(), line.place())));
+        .ifPresent(
+            line -> context.apply(WriteOut.of(line.part().id(), line.pattern(), line.place())));
   }
 
   private void choose(KickLink chosen) {
-    bench.parts().chosen().ifPresent(part -> desk.apply(LowEndEdits.link(part.id(), chosen)));
+    bench.parts().chosen().ifPresent(part -> context.apply(LowEndEdits.link(part.id(), chosen)));
   }
 
   private void setLowest(int midi) {
-    bench.parts().chosen().ifPresent(part -> desk.apply(LowEndEdits.lowest(part.id(), midi)));
+    bench.parts().chosen().ifPresent(part -> context.apply(LowEndEdits.lowest(part.id(), midi)));
   }
 
   private static int held(int midi) {
@@ -174,7 +175,7 @@ public final class LowEndRoom implements Room {
 
   /** The pattern in front. */
   private Optional<NamedPattern> inFront() {
-    return bench.parts().chosen().map(p -> p.pattern(desk.open().selection().pattern(p)));
+    return bench.parts().chosen().map(p -> p.pattern(context.open().selection().pattern(p)));
   }
 
   /** How the 808 in front is linked to the kick; empty where it is written or no 808. */

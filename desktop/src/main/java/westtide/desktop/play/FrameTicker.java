@@ -12,7 +12,7 @@ import westtide.desktop.open.Messages;
 public final class FrameTicker {
   private static final int FRAMES_AFTER = 120;
 
-  private final PlayDesk desk;
+  private final PlayDesk context;
   private final Consumer<PlayPosition> follow;
   private final BreakReminder reminder;
   private final AnimationTimer timer =
@@ -26,11 +26,11 @@ public final class FrameTicker {
 
   /** A pulse of a play desk. */
   public FrameTicker(
-      PlayDesk desk, LongSupplier millis, Messages messages, Consumer<PlayPosition> follow) {
-    this.desk = desk;
+      PlayDesk context, LongSupplier millis, Messages messages, Consumer<PlayPosition> follow) {
+    this.context = context;
     this.follow = follow;
     this.reminder = new BreakReminder(millis, messages::done);
-    desk.watchWaking(this::start);
+    context.watchWaking(this::start);
   }
 
   /** Begins, or goes on. */
@@ -45,12 +45,12 @@ public final class FrameTicker {
   }
 
   private void frame() {
-    if (!desk.ready()) {
+    if (!context.ready()) {
       return;
     }
-    PlayPosition moment = desk.moment();
+    PlayPosition moment = context.moment();
     follow.accept(moment);
-    reminder.hear(moment.playing(), desk.preferences().breakMinutes());
+    reminder.hear(moment.playing(), context.preferences().breakMinutes());
     still = moment.playing() ? 0 : still + 1;
     if (still > FRAMES_AFTER) {
       timer.stop();

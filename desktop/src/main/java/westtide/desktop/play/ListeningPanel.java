@@ -15,37 +15,38 @@ import westtide.play.Loudspeaker;
  * memory).
  */
 public final class ListeningPanel extends VBox {
-  private final PlayDesk desk;
+  private final PlayDesk context;
   private final NumberField level;
   private final NumberField rest;
   private final Chips<Loudspeaker> speakers;
 
   /** The panel of a play desk. */
-  public ListeningPanel(PlayDesk desk, Runnable close) {
-    this.desk = desk;
+  public ListeningPanel(PlayDesk context, Runnable close) {
+    this.context = context;
     setId("listening-panel");
     getStyleClass().add("card");
     setPrefWidth(620);
-    level = new NumberField("level", "listening level, dB", this::takeLevel, desk::louder);
+    level = new NumberField("level", "listening level, dB", this::takeLevel, context::louder);
     rest =
         new NumberField(
             "break",
             "a break after, minutes (0: never)",
             this::takeBreak,
-            by -> setBreak(desk.preferences().breakMinutes() + 5 * by));
-    speakers = new Chips<>("speaker-", Loudspeaker::toString, desk::listenThrough);
+            by -> setBreak(context.preferences().breakMinutes() + 5 * by));
+    speakers = new Chips<>("speaker-", Loudspeaker::toString, context::listenThrough);
     CheckBox count =
-        box("count-in", "count four beats in before playing", desk.preferences().countIn());
-    count.setOnAction(e -> desk.setPreferences(desk.preferences().withCountIn(count.isSelected())));
-    CheckBox clicks = box("metronome", "click on every beat", desk.preferences().metronome());
+        box("count-in", "count four beats in before playing", context.preferences().countIn());
+    count.setOnAction(
+        e -> context.setPreferences(context.preferences().withCountIn(count.isSelected())));
+    CheckBox clicks = box("metronome", "click on every beat", context.preferences().metronome());
     clicks.setOnAction(
-        e -> desk.setPreferences(desk.preferences().withMetronome(clicks.isSelected())));
+        e -> context.setPreferences(context.preferences().withMetronome(clicks.isSelected())));
     getChildren()
         .addAll(
             Controls.title("Listening, breaks and hearing"),
             Controls.wrapped(
-                desk.audible()
-                    ? "Sound goes to the " + desk.output() + "."
+                context.audible()
+                    ? "Sound goes to the " + context.output() + "."
                     : "No audio line was found on this machine, so there is no audio device and the song plays silently: the time runs, nothing can be heard.",
                 "small"),
             Controls.row(40, level, rest),
@@ -60,7 +61,7 @@ public final class ListeningPanel extends VBox {
                 "small"),
             Controls.row(8, Controls.spring(), Controls.primary("listening-close", "done", close)));
     refresh();
-    desk.watch(this::refresh);
+    context.watch(this::refresh);
   }
 
   private static CheckBox box(String id, String words, boolean on) {
@@ -71,9 +72,9 @@ public final class ListeningPanel extends VBox {
   }
 
   private void refresh() {
-    speakers.show(List.of(Loudspeaker.values()), desk.speaker());
-    level.show(String.valueOf(desk.preferences().listeningDb()));
-    rest.show(String.valueOf(desk.preferences().breakMinutes()));
+    speakers.show(List.of(Loudspeaker.values()), context.speaker());
+    level.show(String.valueOf(context.preferences().listeningDb()));
+    rest.show(String.valueOf(context.preferences().breakMinutes()));
   }
 
   private void takeLevel(String typed) {
@@ -81,17 +82,17 @@ public final class ListeningPanel extends VBox {
     if (decibels < Preferences.QUIETEST || decibels > 0) {
       throw new IllegalArgumentException("a listening level is -60 to 0 dB, but was " + typed);
     }
-    desk.setPreferences(desk.preferences().withListeningDb(decibels));
+    context.setPreferences(context.preferences().withListeningDb(decibels));
   }
 
   private void takeBreak(String typed) {
     int minutes = whole(typed, "a break comes after 1 to 240 minutes, or 0 for never");
-    desk.setPreferences(desk.preferences().withBreakMinutes(minutes));
+    context.setPreferences(context.preferences().withBreakMinutes(minutes));
   }
 
   private void setBreak(int minutes) {
     int held = Math.max(0, Math.min(Preferences.LONGEST, minutes));
-    desk.setPreferences(desk.preferences().withBreakMinutes(held));
+    context.setPreferences(context.preferences().withBreakMinutes(held));
   }
 
   private static int whole(String typed, String expected) {

@@ -22,7 +22,7 @@ import westtide.song.Song;
 public final class PlayBar extends HBox {
   private static final double METER = 92;
 
-  private final PlayDesk desk;
+  private final PlayDesk context;
   private final Button play;
   private final FontIcon playing = new FontIcon(Feather.PLAY);
   private final ToggleButton loop = new ToggleButton();
@@ -35,25 +35,25 @@ public final class PlayBar extends HBox {
   private boolean wasPlaying;
 
   /** The bar of a play desk; {@code listening} opens what can be set about listening. */
-  public PlayBar(PlayDesk desk, Runnable listening) {
+  public PlayBar(PlayDesk context, Runnable listening) {
     super(8);
-    this.desk = desk;
+    this.context = context;
     setAlignment(Pos.CENTER_LEFT);
     setMinWidth(USE_PREF_SIZE);
     setId("play-bar");
-    play = button("play", playing, "Play or stop   Space", desk::toggle);
+    play = button("play", playing, "Play or stop   Space", context::toggle);
     play.getStyleClass().add("play");
     Button section =
         button(
             "play-section",
             new FontIcon(Feather.CORNER_DOWN_RIGHT),
             "Play the section from its start   P",
-            desk::playSection);
+            context::playSection);
     loop.setId("loop-section");
     loop.setGraphic(icon(new FontIcon(Feather.REPEAT)));
     loop.setAccessibleText("Loop this section   L");
     loop.getStyleClass().setAll("toggle-button", "chip", "loop-chip");
-    loop.setOnAction(event -> desk.toggleLoop());
+    loop.setOnAction(event -> context.toggleLoop());
     Controls.explained(loop, "Loop this section   L");
     output = Controls.action("output-name", "", listening);
     output.getStyleClass().add("output");
@@ -70,7 +70,7 @@ public final class PlayBar extends HBox {
             where,
             Controls.column(2, heard, meter),
             Controls.column(0, output, level));
-    desk.watch(this::refresh);
+    context.watch(this::refresh);
     refresh();
   }
 
@@ -86,15 +86,15 @@ public final class PlayBar extends HBox {
         .addListener(
             (o, was, is) -> {
               int decibels = is.intValue();
-              if (decibels != desk.preferences().listeningDb()) {
-                desk.setPreferences(desk.preferences().withListeningDb(decibels));
+              if (decibels != context.preferences().listeningDb()) {
+                context.setPreferences(context.preferences().withListeningDb(decibels));
               }
             });
   }
 
   /** Shows where the song is in this frame. */
   public void follow(PlayPosition moment, Song song) {
-    PlaybackMeters gauges = desk.gauges();
+    PlaybackMeters gauges = context.gauges();
     if (moment.playing() != wasPlaying) {
       wasPlaying = moment.playing();
       playing.setIconCode(wasPlaying ? Feather.SQUARE : Feather.PLAY);
@@ -117,16 +117,18 @@ public final class PlayBar extends HBox {
   }
 
   private void refresh() {
-    loop.setSelected(desk.loop().isPresent());
-    level.setValue(desk.preferences().listeningDb());
-    output.setText(desk.audible() ? "listening" : "playing silently");
+    loop.setSelected(context.loop().isPresent());
+    level.setValue(context.preferences().listeningDb());
+    output.setText(context.audible() ? "listening" : "playing silently");
     String words =
-        desk.audible() ? "Sound goes to the " + desk.output() : "No audio device: playing silently";
+        context.audible()
+            ? "Sound goes to the " + context.output()
+            : "No audio device: playing silently";
     Controls.explained(output, words);
     Controls.explained(
         level,
         "Listening level: "
-            + desk.preferences().listeningDb()
+            + context.preferences().listeningDb()
             + " dB; it changes nothing in the song");
   }
 

@@ -58,7 +58,7 @@ public final class DraftsPanel extends VBox {
     }
   }
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Set<SongRedraft.Keep> kept =
       EnumSet.of(SongRedraft.Keep.PACE, SongRedraft.Keep.FORM);
   private final Chips<Of> scopes = new Chips<>("drafts-of-", Of::toString, this::turnTo);
@@ -79,10 +79,10 @@ public final class DraftsPanel extends VBox {
   private long seed;
   private int turn;
 
-  private DraftsPanel(RoomContext desk, Of of) {
-    this.desk = desk;
+  private DraftsPanel(RoomContext context, Of of) {
+    this.context = context;
     this.of = of;
-    this.seed = desk.open().song().seed();
+    this.seed = context.open().song().seed();
     setId("drafts-panel");
     getStyleClass().add("card");
     setSpacing(10);
@@ -107,25 +107,25 @@ public final class DraftsPanel extends VBox {
   }
 
   /** Opens it over the window. */
-  public static void open(RoomContext desk, Of of) {
-    desk.panels().open(new DraftsPanel(desk, of));
+  public static void open(RoomContext context, Of of) {
+    context.panels().open(new DraftsPanel(context, of));
   }
 
   private Form form() {
-    return desk.open().song().form();
+    return context.open().song().form();
   }
 
   private void offer() {
     List<Part> drawn = retake().parts();
-    Part chosen = drawn.contains(desk.open().part()) ? desk.open().part() : drawn.get(0);
+    Part chosen = drawn.contains(context.open().part()) ? context.open().part() : drawn.get(0);
     parts.display(drawn, chosen);
     sections.display(
-        IntStream.range(0, form().sections().size()).boxed().toList(), desk.open().section());
+        IntStream.range(0, form().sections().size()).boxed().toList(), context.open().section());
   }
 
   private PartRedraft retake() {
-    Song open = desk.open().song();
-    return new PartRedraft(open, desk.open().book().find(open.brief().style()).orElseThrow());
+    Song open = context.open().song();
+    return new PartRedraft(open, context.open().book().find(open.brief().style()).orElseThrow());
   }
 
   private void turnTo(Of wanted) {
@@ -210,7 +210,7 @@ public final class DraftsPanel extends VBox {
   /** Each can be heard while the next is drawn; another choice, or leaving, ends it. */
   private void drawNext(int drawnIn, LongFunction<Song> drawing, long from, int number) {
     state.setText("drawing " + number + " of " + COUNT + " …");
-    desk.compute(
+    context.compute(
         () -> drawing.apply(from),
         take -> {
           if (drawnIn != turn || getScene() == null) {
@@ -291,7 +291,7 @@ public final class DraftsPanel extends VBox {
         };
     int from = take.form().startTick(place, meter);
     int to = from + take.form().sections().get(place).ticks(meter);
-    desk.play().tryOut(now -> take, new PlayDesk.Range(from, to));
+    context.play().tryOut(now -> take, new PlayDesk.Range(from, to));
   }
 
   private static int firstHook(Song take) {
@@ -321,13 +321,13 @@ public final class DraftsPanel extends VBox {
           case SECTION -> "New take of " + form().label(sections.value());
         };
     leave();
-    desk.apply(Edit.of(name, song -> take));
+    context.apply(Edit.of(name, song -> take));
   }
 
   private void leave() {
-    if (desk.play().trying()) {
-      desk.play().stop();
+    if (context.play().trying()) {
+      context.play().stop();
     }
-    desk.panels().close();
+    context.panels().close();
   }
 }

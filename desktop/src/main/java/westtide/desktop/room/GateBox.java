@@ -14,15 +14,15 @@ import westtide.song.mix.Gate;
 
 /** The rhythmic volume of the part in front: a pattern of steps and how far it closes. */
 public final class GateBox extends HBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Supplier<Optional<Part>> part;
   private final TypedLine figure;
   private final NumberField depth;
 
   /** A box for whichever part is in front. */
-  public GateBox(RoomContext desk, String prefix, Supplier<Optional<Part>> part) {
+  public GateBox(RoomContext context, String prefix, Supplier<Optional<Part>> part) {
     super(8);
-    this.desk = desk;
+    this.context = context;
     this.part = part;
     this.figure = new TypedLine(prefix + "gate", "x-.x-.x.", this::draw);
     this.depth =
@@ -49,7 +49,7 @@ public final class GateBox extends HBox {
 
   private void set(Gate gate) {
     part.get()
-        .ifPresent(of -> desk.apply(MixEdits.mix(of.id(), "gate", mix -> mix.withGate(gate))));
+        .ifPresent(of -> context.apply(MixEdits.mix(of.id(), "gate", mix -> mix.withGate(gate))));
   }
 
   private void deepen(int percent) {

@@ -16,7 +16,7 @@ import westtide.song.mix.Patch;
 
 /** Adds a part: what it is for, what it is heard with and what it is called. */
 public final class NewPartPanel extends VBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Chips<Role> roles = new Chips<>("new-part-", Role::toString, this::chooseRole);
   private final Chooser<String> instrument =
       new Chooser<>("new-part-instrument", "instrument of the new part", List.of(), this::heard);
@@ -25,9 +25,9 @@ public final class NewPartPanel extends VBox {
   private String suggested = "";
 
   /** A panel that begins with a role. */
-  public NewPartPanel(RoomContext desk, Role role) {
+  public NewPartPanel(RoomContext context, Role role) {
     super(12);
-    this.desk = desk;
+    this.context = context;
     getStyleClass().add("card");
     setPrefWidth(540);
     name.setOnAction(event -> add());
@@ -42,13 +42,13 @@ public final class NewPartPanel extends VBox {
             Controls.row(
                 10,
                 Controls.primary("new-part-take", "add the part", this::add),
-                Controls.action("new-part-cancel", "cancel", desk.panels()::close)));
+                Controls.action("new-part-cancel", "cancel", context.panels()::close)));
     chooseRole(role);
   }
 
   /** Shows it in front of the window. */
   public void open() {
-    desk.panels().open(this);
+    context.panels().open(this);
     name.requestFocus();
     name.selectAll();
   }
@@ -70,15 +70,15 @@ public final class NewPartPanel extends VBox {
   }
 
   private void add() {
-    Song song = desk.open().song();
+    Song song = context.open().song();
     String heard = instrument.value();
     String called = name.getText().isBlank() ? suggested : name.getText().strip();
     Part blank =
         PartEdits.blank(song, role, called, Patch.of(heard), Instruments.program(heard, 0));
-    Part part = EntryLevel.of(blank, song, desk.open().view().orElseThrow().style());
-    SectionId section = desk.open().selection().section();
-    desk.panels().close();
-    desk.apply(PartEdits.add(part, section));
-    desk.open().song().part(part.id()).ifPresent(desk.open()::select);
+    Part part = EntryLevel.of(blank, song, context.open().view().orElseThrow().style());
+    SectionId section = context.open().selection().section();
+    context.panels().close();
+    context.apply(PartEdits.add(part, section));
+    context.open().song().part(part.id()).ifPresent(context.open()::select);
   }
 }

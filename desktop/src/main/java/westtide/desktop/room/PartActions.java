@@ -12,16 +12,16 @@ import westtide.song.id.PartId;
 
 /** What can be done with the selected part where all parts are in view. */
 public final class PartActions extends FlowPane {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final Label name = Controls.label("", "strong");
   private final Button earlier;
   private final Button later;
   private final Button remove;
 
   /** Actions on a desk; {@code where} tells their ids apart from those of another room. */
-  public PartActions(RoomContext desk, String where) {
+  public PartActions(RoomContext context, String where) {
     super(6, 4);
-    this.desk = desk;
+    this.context = context;
     setRowValignment(javafx.geometry.VPos.CENTER);
     this.earlier = Controls.action(where + "part-earlier", "▲ earlier", () -> move(-1));
     this.later = Controls.action(where + "part-later", "▼ later", () -> move(1));
@@ -48,7 +48,7 @@ public final class PartActions extends FlowPane {
 
   /** Shows which part is selected. */
   public void show(SongView view) {
-    Part part = desk.open().part();
+    Part part = context.open().part();
     int place = view.song().parts().indexOf(part);
     name.setText(part.name());
     earlier.setDisable(place == 0);
@@ -57,32 +57,32 @@ public final class PartActions extends FlowPane {
   }
 
   private PartEdits edits() {
-    return new PartEdits(desk.open().part().id());
+    return new PartEdits(context.open().part().id());
   }
 
   /** Moves the selected part earlier or later in the order of parts. */
   public void move(int by) {
-    int to = desk.open().song().parts().indexOf(desk.open().part()) + by;
-    if (to >= 0 && to < desk.open().song().parts().size()) {
-      desk.apply(edits().move(to));
+    int to = context.open().song().parts().indexOf(context.open().part()) + by;
+    if (to >= 0 && to < context.open().song().parts().size()) {
+      context.apply(edits().move(to));
     }
   }
 
   private void duplicate() {
-    PartId copy = PartNames.freeId(desk.open().song(), desk.open().part().role());
-    desk.apply(edits().duplicate(copy));
-    desk.open().song().part(copy).ifPresent(desk.open()::select);
+    PartId copy = PartNames.freeId(context.open().song(), context.open().part().role());
+    context.apply(edits().duplicate(copy));
+    context.open().song().part(copy).ifPresent(context.open()::select);
   }
 
   private void remove() {
-    desk.apply(edits().remove());
+    context.apply(edits().remove());
   }
 
   private void add() {
-    new NewPartPanel(desk, desk.open().part().role()).open();
+    new NewPartPanel(context, context.open().part().role()).open();
   }
 
   private void more() {
-    new PartPanel(desk, desk.open().part().id()).open();
+    new PartPanel(context, context.open().part().id()).open();
   }
 }

@@ -15,14 +15,14 @@ import westtide.song.Role;
  * are added here, and the chosen one is renamed, moved and deleted.
  */
 public final class PartChips extends HBox {
-  private final RoomContext desk;
+  private final RoomContext context;
   private final List<Role> roles;
   private final Chips<String> chips;
 
   /** Chips of the parts of some roles; a new part has the first of them. */
-  public PartChips(RoomContext desk, String prefix, List<Role> roles) {
+  public PartChips(RoomContext context, String prefix, List<Role> roles) {
     super(6);
-    this.desk = desk;
+    this.context = context;
     this.roles = List.copyOf(roles);
     this.chips =
         new Chips<String>(prefix + "part-", name -> name, this::choose).wrapping().telling();
@@ -51,21 +51,21 @@ public final class PartChips extends HBox {
 
   /** The part in front; empty when the song has none of these roles. */
   public Optional<Part> chosen() {
-    return desk.open().selection().part(desk.open().song(), roles);
+    return context.open().selection().part(context.open().song(), roles);
   }
 
   private void choose(String name) {
-    desk.open().song().parts().stream()
+    context.open().song().parts().stream()
         .filter(part -> part.name().equals(name))
         .findFirst()
-        .ifPresent(desk.open()::select);
+        .ifPresent(context.open()::select);
   }
 
   private void add() {
-    new NewPartPanel(desk, roles.get(0)).open();
+    new NewPartPanel(context, roles.get(0)).open();
   }
 
   private void more() {
-    chosen().ifPresent(part -> new PartPanel(desk, part.id()).open());
+    chosen().ifPresent(part -> new PartPanel(context, part.id()).open());
   }
 }

@@ -38,7 +38,7 @@ public final class PartPanel extends VBox {
   private static final List<Role> PITCHED =
       Arrays.stream(Role.values()).filter(role -> role != Role.DRUMS).toList();
 
-  private final RoomContext desk;
+  private final RoomContext context;
   private final PartId id;
   private final TextField name = Controls.field("part-name", "name of the part");
   private final Label plays = Controls.wrapped("", "small");
@@ -88,9 +88,9 @@ public final class PartPanel extends VBox {
   private final Button remove;
 
   /** A panel for a part. */
-  public PartPanel(RoomContext desk, PartId id) {
+  public PartPanel(RoomContext context, PartId id) {
     super(12);
-    this.desk = desk;
+    this.context = context;
     this.id = id;
     getStyleClass().add("card");
     setPrefWidth(620);
@@ -123,13 +123,13 @@ public final class PartPanel extends VBox {
                     Controls.action("part-other-take", "another take", this::otherTake),
                     "The same once more, played a little otherwise: one take on each side"),
                 remove),
-            Controls.row(10, Controls.primary("part-done", "done", desk.panels()::close)));
+            Controls.row(10, Controls.primary("part-done", "done", context.panels()::close)));
     show();
   }
 
   private void takes() {
-    desk.open().select(part());
-    DraftsPanel.open(desk, DraftsPanel.Of.PART);
+    context.open().select(part());
+    DraftsPanel.open(context, DraftsPanel.Of.PART);
   }
 
   private void buildPitched() {
@@ -173,13 +173,13 @@ public final class PartPanel extends VBox {
 
   /** Shows it in front of the window. */
   public void open() {
-    desk.panels().open(this);
+    context.panels().open(this);
     name.requestFocus();
     name.selectAll();
   }
 
   private void show() {
-    Song song = desk.open().song();
+    Song song = context.open().song();
     Part part = part();
     boolean drums = part.role() == Role.DRUMS;
     name.setText(part.name());
@@ -215,7 +215,7 @@ public final class PartPanel extends VBox {
   }
 
   private Part part() {
-    return desk.open().song().part(id).orElseThrow();
+    return context.open().song().part(id).orElseThrow();
   }
 
   private Optional<FollowRule.Doubling> rule() {
@@ -227,12 +227,12 @@ public final class PartPanel extends VBox {
   }
 
   private void apply(Edit edit) {
-    desk.apply(edit);
+    context.apply(edit);
     show();
   }
 
   private void leave(boolean focused) {
-    if (!focused && desk.open().song().part(id).isPresent()) {
+    if (!focused && context.open().song().part(id).isPresent()) {
       rename();
     }
   }
@@ -249,29 +249,29 @@ public final class PartPanel extends VBox {
   private void chooseSound(String heard) {
     apply(MixEdits.instrument(id, heard, Instruments.program(heard, part().program())));
     if (part().role() != Role.DRUMS) {
-      desk.play().touch(part(), 60, 100);
+      context.play().touch(part(), 60, 100);
     }
   }
 
   private void move(int by) {
-    apply(edits().move(desk.open().song().parts().indexOf(part()) + by));
+    apply(edits().move(context.open().song().parts().indexOf(part()) + by));
   }
 
   private void duplicate() {
-    PartId copy = PartNames.freeId(desk.open().song(), part().role());
-    desk.apply(edits().duplicate(copy));
+    PartId copy = PartNames.freeId(context.open().song(), part().role());
+    context.apply(edits().duplicate(copy));
     turnTo(copy);
   }
 
   private void otherTake() {
-    PartId copy = PartNames.freeId(desk.open().song(), part().role());
-    desk.apply(edits().otherTake(copy));
+    PartId copy = PartNames.freeId(context.open().song(), part().role());
+    context.apply(edits().otherTake(copy));
     turnTo(copy);
   }
 
   private void doubled() {
-    PartId copy = PartNames.freeId(desk.open().song(), part().role());
-    desk.apply(edits().doubled(copy, part().name() + " 8va", 1, Set.of()));
+    PartId copy = PartNames.freeId(context.open().song(), part().role());
+    context.apply(edits().doubled(copy, part().name() + " 8va", 1, Set.of()));
     turnTo(copy);
   }
 
@@ -290,13 +290,13 @@ public final class PartPanel extends VBox {
   }
 
   private void turnTo(PartId other) {
-    desk.open().song().part(other).ifPresent(desk.open()::select);
-    desk.panels().close();
-    new PartPanel(desk, other).open();
+    context.open().song().part(other).ifPresent(context.open()::select);
+    context.panels().close();
+    new PartPanel(context, other).open();
   }
 
   private void remove() {
-    desk.panels().close();
-    desk.apply(edits().remove());
+    context.panels().close();
+    context.apply(edits().remove());
   }
 }
