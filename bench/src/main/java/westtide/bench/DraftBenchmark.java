@@ -12,9 +12,8 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
-import westtide.level.DraftLevels;
+import westtide.draft.Draft;
 import westtide.song.Song;
 import westtide.style.Style;
 import westtide.style.StyleBook;
@@ -43,6 +42,6 @@ public class DraftBenchmark {
   @Benchmark
   public Song draft() {
     SongDraft draft = SongDraft.in(style).withSeed(1 + seed++ % 100);
-    return DraftLevels.set(Arranger.arranged(draft), style);
+    return Draft.of(draft).song();
   }
 }

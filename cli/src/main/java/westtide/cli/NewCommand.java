@@ -13,14 +13,13 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
-import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
+import westtide.draft.Draft;
 import westtide.file.SongFile;
 import westtide.file.SongVersions;
 import westtide.file.StyleFile;
 import westtide.file.disk.Folders;
 import westtide.file.disk.UnusableFileException;
-import westtide.level.DraftLevels;
 import westtide.review.StyleTrial;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
@@ -135,7 +134,8 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
-    Song song = repeated(DraftLevels.set(lined(joined(draft)), wanted));
+    Song song = repeated(drafted(draft).song());
+    tellLows(song);
     if (!StandardOutput.means(file)) {
       replacing();
     }
@@ -187,33 +187,23 @@ final class NewCommand implements Callable<Integer> {
         : StyleBook.shipped().get(style);
   }
 
-  /** The draft with the parts that were wished for. */
-  private Song joined(SongDraft draft) {
-    if (parts.equals("core")) {
-      return grooved(song(draft));
-    }
-    if (!parts.equals("full")) {
-      throw new IllegalArgumentException("--parts is full or core, but was \"" + parts + "\"");
-    }
-    Arranger arranger = new Arranger(draft.style(), draft.seed());
-    arranger = lanes.isEmpty() ? arranger : arranger.keeping(SongDraft.DRUMS);
-    return arranger.arrange(withLinesToHear(grooved(song(draft.drawn()))));
-  }
-
-  /** The draft with the lines typed for parts it has, so that whoever joins hears them. */
-  private Song withLinesToHear(Song drafted) {
-    Song song = drafted;
+  /** The draft with all that was wished for. */
+  private Draft drafted(SongDraft sketch) {
+    SongDraft wished = chords == null ? sketch : sketch.withChords(chords);
+    Draft draft = Draft.of(form == null ? wished : wished.withForm(form));
+    draft = draft.withGroove(this::grooved, !lanes.isEmpty());
     for (String text : lines) {
-      TypedPart line = new TypedPart(text);
-      song = line.isIn(song) ? line.lineInto(song) : song;
+      draft = draft.withLine(new TypedPart(text).asLine());
     }
-    return song;
-  }
-
-  private Song song(SongDraft draft) {
-    SongDraft wished = chords == null ? draft : draft.withChords(chords);
-    wished = form == null ? wished : wished.withForm(form);
-    return wished.song();
+    for (String text : lows) {
+      draft = draft.withLine(new TypedPart(text).asLow());
+    }
+    return switch (parts) {
+      case "full" -> draft;
+      case "core" -> draft.core();
+      default ->
+          throw new IllegalArgumentException("--parts is full or core, but was \"" + parts + "\"");
+    };
   }
 
   /** The song with the lanes and the swing that were wished for. */
@@ -233,18 +223,11 @@ final class NewCommand implements Callable<Integer> {
     return swing == null ? song : BriefEdits.swing(Swing.parse(swing)).apply(song);
   }
 
-  /** The song with the lines that were typed. */
-  private Song lined(Song drafted) {
-    Song song = drafted;
-    for (String text : lines) {
-      song = new TypedPart(text).lineInto(song);
-    }
+  /** Says where the figures of a low line could have been meant otherwise. */
+  private void tellLows(Song song) {
     for (String text : lows) {
-      TypedPart line = new TypedPart(text);
-      song = line.lowInto(song);
-      line.told(song).ifPresent(spec.commandLine().getErr()::println);
+      new TypedPart(text).told(song).ifPresent(spec.commandLine().getErr()::println);
     }
-    return song;
   }
 
   private String title() {

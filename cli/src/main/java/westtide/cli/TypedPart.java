@@ -1,6 +1,9 @@
 package westtide.cli;
 
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
+import westtide.draft.Draft;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.follow.KeyFigures;
@@ -39,21 +42,33 @@ final class TypedPart {
     this.text = typed.substring(colon + 1);
   }
 
-  /** Whether a song has a part of that name. */
-  boolean isIn(Song song) {
-    return TypedLines.find(song, part).isPresent();
-  }
-
-  /** The song with the text, in degrees of the key, in its hooks. */
-  Song lineInto(Song song) {
-    return written(song, TypedLines.line(song, part, text));
+  /** The text in degrees of the key, for the hooks of a draft; joining parts hear it. */
+  Draft.Line asLine() {
+    return line(
+        song -> TypedLines.find(song, part).isPresent(),
+        song -> written(song, TypedLines.line(song, part, text)));
   }
 
   /**
-   * The song with the text, in members of the chords heard and degrees of the key, in its hooks.
+   * The text in members of the chords heard and degrees of the key, for the hooks of a draft once
+   * everybody is in it.
    */
-  Song lowInto(Song song) {
-    return written(song, TypedLines.low(song, part, text));
+  Draft.Line asLow() {
+    return line(song -> false, song -> written(song, TypedLines.low(song, part, text)));
+  }
+
+  private static Draft.Line line(Predicate<Song> fits, UnaryOperator<Song> change) {
+    return new Draft.Line() {
+      @Override
+      public boolean fits(Song song) {
+        return fits.test(song);
+      }
+
+      @Override
+      public Song into(Song song) {
+        return change.apply(song);
+      }
+    };
   }
 
   /** What a low line could have meant otherwise in the first hook of the song; empty if nothing. */

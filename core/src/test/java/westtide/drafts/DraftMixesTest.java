@@ -21,11 +21,10 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
-import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
+import westtide.draft.Draft;
 import westtide.heard.Report;
 import westtide.heard.SummedStems;
-import westtide.level.DraftLevels;
 import westtide.sampling.Sampled;
 import westtide.sampling.Samples;
 import westtide.score.Score;
@@ -125,7 +124,7 @@ class DraftMixesTest {
       Future<JsonNode> before = null;
       for (long seed = 1; seed <= seeds; seed++) {
         Path place = Files.createDirectories(folder.resolve(Long.toString(seed % 2)));
-        write(DraftLevels.set(Arranger.arranged(SongDraft.in(style).withSeed(seed)), style), place);
+        write(Draft.in(style, seed).song(), place);
         if (before != null) {
           figures.add(before.get());
         }

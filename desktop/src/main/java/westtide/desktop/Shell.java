@@ -13,8 +13,6 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import westtide.compose.Arranger;
-import westtide.compose.SongDraft;
 import westtide.desktop.brief.BriefRoom;
 import westtide.desktop.chords.ChordsRoom;
 import westtide.desktop.deliver.DeliverRoom;
@@ -58,9 +56,9 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.StandingRoom;
+import westtide.draft.Draft;
 import westtide.file.Recovery;
 import westtide.file.SongVersions;
-import westtide.level.DraftLevels;
 import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.Stage;
@@ -376,11 +374,7 @@ public final class Shell {
 
   private void begin(Style style) {
     long seed = around.millis().getAsLong() % 1000;
-    background.run(
-        () ->
-            DraftLevels.set(
-                Arranger.arranged(SongDraft.in(style).withSeed(seed).withTitle("Untitled")), style),
-        this::begin);
+    background.run(() -> Draft.in(style, seed).song(), this::begin);
   }
 
   private void playingFailed(Throwable problem) {

@@ -26,8 +26,7 @@ import westtide.theory.Pitch;
  * -Dvoices.loudness=FILE} every row is measured and written; else a third of them is compared.
  */
 class VoiceLoudnessTest {
-  private static final Path TABLE =
-      Path.of("src/main/resources/westtide/review/level/voice-loudness.csv");
+  private static final Path TABLE = Path.of("src/main/resources/westtide/level/voice-loudness.csv");
   private static final String HEADER =
       "instrument,force %,key,0-50 ms,50-100,100-200,200-400,400-800,800-1600,from 1600";
   private static final int[] EDGES = {0, 50, 100, 200, 400, 800, 1600, 3200};

@@ -23,7 +23,7 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
-import westtide.level.DraftLevels;
+import westtide.draft.Draft;
 import westtide.review.Stage;
 import westtide.song.Brief;
 import westtide.song.Song;
@@ -177,8 +177,7 @@ public final class BriefRoom implements Room {
   private Song redrafted(Song song) {
     Style style = context.open().book().find(song.brief().style()).orElseThrow();
     Set<SongRedraft.Keep> kept = EnumSet.of(SongRedraft.Keep.PACE, SongRedraft.Keep.FORM);
-    Song take = new SongRedraft(song, style, kept).take(song.seed() + 1);
-    return DraftLevels.set(take, style);
+    return Draft.again(new SongRedraft(song, style, kept), song.seed() + 1);
   }
 
   private Command faster(String id, String title, int milli) {

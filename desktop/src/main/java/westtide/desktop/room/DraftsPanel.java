@@ -17,7 +17,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.play.PlayDesk;
-import westtide.level.DraftLevels;
+import westtide.draft.Draft;
 import westtide.rhythm.Meter;
 import westtide.song.Part;
 import westtide.song.Song;
@@ -28,7 +28,6 @@ import westtide.song.form.Level;
 import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
-import westtide.style.Style;
 
 /**
  * Three drafts of the whole song, of one part or of one section, heard in turn before one is taken.
@@ -201,7 +200,7 @@ public final class DraftsPanel extends VBox {
     PartId part = parts.value().id();
     SectionId section = form().id(sections.value());
     return switch (of) {
-      case SONG -> from -> whole(redraft, retake.style(), from);
+      case SONG -> from -> Draft.again(redraft, from);
       case PART -> from -> retake.part(part, from);
       case SECTION -> from -> retake.section(section, from);
     };
@@ -223,12 +222,6 @@ public final class DraftsPanel extends VBox {
             state.setText("");
           }
         });
-  }
-
-  /** A draft with its lead and the whole mix as loud as the style aims at, unless levels stay. */
-  private static Song whole(SongRedraft redraft, Style style, long from) {
-    Song take = redraft.take(from);
-    return redraft.kept().contains(SongRedraft.Keep.LEVELS) ? take : DraftLevels.set(take, style);
   }
 
   private VBox row(Song take, int number, long from) {
