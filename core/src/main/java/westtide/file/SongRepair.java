@@ -52,9 +52,9 @@ final class SongRepair {
       parts.stream()
           .filter(part -> part.path("role").asText().equals("LEAD"))
           .forEach(part -> part.put("role", "LINE"));
-      LeftFindings.rename(tree);
+      DismissedFindings.rename(tree);
     }
-    LeftFindings.tellNotesByPlace(tree);
+    DismissedFindings.tellNotesByPlace(tree);
     if (tree.path("version").asInt(1) < EarlierDegrees.SINCE) {
       EarlierDegrees.rename(parts);
     }

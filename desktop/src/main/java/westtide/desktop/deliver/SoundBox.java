@@ -29,7 +29,7 @@ final class SoundBox extends VBox {
   private WavFormat format = WavFormat.USUAL;
   private AtomicBoolean cancelled = new AtomicBoolean();
 
-  /** A box that writes into the folder that {@code into} actions over. */
+  /** A box that writes into the folder that {@code into} hands over. */
   SoundBox(SongExports exports, Consumer<Consumer<Path>> into) {
     this.exports = exports;
     this.into = into;

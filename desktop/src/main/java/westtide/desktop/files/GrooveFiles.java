@@ -35,7 +35,7 @@ public final class GrooveFiles {
     this.files = files;
   }
 
-  /** Lets a person choose a MIDI file, tells what is in it and actions it over with a name. */
+  /** Lets a person choose a MIDI file, tells what is in it and hands it over with a name. */
   public void read(Meter meter, Swing swing, BiConsumer<String, Pattern.Drums> take) {
     new FilePanel(
             overlay,

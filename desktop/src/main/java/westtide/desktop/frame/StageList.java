@@ -24,7 +24,7 @@ public final class StageList extends VBox {
   private final Map<Stage, Circle> marks = new EnumMap<>(Stage.class);
   private final RovingFocus focus = RovingFocus.over(this, this::getChildren);
 
-  /** The rooms one below the other; a click actions over the stage that was chosen. */
+  /** The rooms one below the other; a click hands over the stage that was chosen. */
   public StageList(List<? extends Room> rooms, Consumer<Stage> chosen) {
     getStyleClass().add("course");
     for (Room room : rooms) {

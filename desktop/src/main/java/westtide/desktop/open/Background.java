@@ -40,7 +40,7 @@ public final class Background {
         });
   }
 
-  /** Runs work beside the window and actions its result back to it. */
+  /** Runs work beside the window and hands its result back to it. */
   public <T> void run(Work<T> work, Consumer<T> then) {
     worker.execute(() -> attempt(work, then));
   }

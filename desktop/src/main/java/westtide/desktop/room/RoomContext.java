@@ -38,7 +38,7 @@ public record RoomContext(
     open.apply(edit);
   }
 
-  /** Computes something that takes longer than a frame beside the window, and actions it back. */
+  /** Computes something that takes longer than a frame beside the window, and hands it back. */
   public <T> void compute(Supplier<T> work, Consumer<T> then) {
     background.run(work::get, then);
   }

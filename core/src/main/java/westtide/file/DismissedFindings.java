@@ -12,7 +12,7 @@ import java.util.stream.StreamSupport;
  * version named no part in a finding of drums or of a line, since there was one of each; later ones
  * told a note by its number, which another note put before it would take over.
  */
-final class LeftFindings {
+final class DismissedFindings {
   private static final List<String> OF_GROOVES =
       List.of("drums.slip.", "drums.choked.", "drums.crowd.", "drums.density.", "drums.full.");
 
@@ -26,7 +26,7 @@ final class LeftFindings {
           "lowend.downbeat.",
           "lowend.pickup.");
 
-  private LeftFindings() {}
+  private DismissedFindings() {}
 
   /** Puts the names of this version into the tree of an older file. */
   static void rename(ObjectNode tree) {
