@@ -276,7 +276,7 @@ public final class StyleFromSong {
         trigger = part.mix().duck().trigger();
       }
     }
-    return new SoundHabit(instruments, ducked, trigger);
+    return new SoundHabit(instruments, ducked, trigger, base.sound().tilt());
   }
 
   /** The members that are still there, as they stand now. */

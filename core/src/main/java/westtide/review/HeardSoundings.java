@@ -20,6 +20,7 @@ import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.sound.Listening;
+import westtide.style.Style;
 
 /**
  * What the rendered song measures: loudness, peak, lows, kick against 808. The expected ranges are
@@ -35,9 +36,11 @@ final class HeardSoundings {
   private static final double MOST_UNDER = 9;
 
   private final Song song;
+  private final Style style;
   private final Listening heard;
 
-  HeardSoundings(Song song, Listening heard) {
+  HeardSoundings(Song song, Style style, Listening heard) {
+    this.style = style;
     this.song = song;
     this.heard = heard;
   }
@@ -118,7 +121,7 @@ final class HeardSoundings {
   }
 
   private SpectrumSoundings spectrum() {
-    return new SpectrumSoundings(song, heard.balance());
+    return new SpectrumSoundings(song, style, heard.balance());
   }
 
   private Measure lows() {

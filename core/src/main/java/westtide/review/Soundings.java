@@ -75,7 +75,7 @@ public record Soundings(
 
   /** These soundings and what a rendering of the song measured. */
   public Soundings with(Listening heard, Song song) {
-    HeardSoundings sound = new HeardSoundings(song, heard);
+    HeardSoundings sound = new HeardSoundings(song, style, heard);
     Map<Stage, StageSoundings> out = new EnumMap<>(stages);
     out.merge(Stage.LEVELS, without(sound.whole(), song.dismissed()), StageSoundings::and);
     out.merge(Stage.FORM, without(sound.form(), song.dismissed()), StageSoundings::and);

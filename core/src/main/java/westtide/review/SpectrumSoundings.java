@@ -14,6 +14,7 @@ import westtide.song.mix.Duck;
 import westtide.sound.Balance;
 import westtide.sound.loudness.ThirdOctaves;
 import westtide.style.Span;
+import westtide.style.Style;
 
 /** Where the spectrum of the mix leaves the band of its style, and whether kick and 808 help. */
 final class SpectrumSoundings {
@@ -57,9 +58,11 @@ final class SpectrumSoundings {
               "it hisses: turn the hats down or close their low-pass"));
 
   private final Song song;
+  private final Style style;
   private final Balance balance;
 
-  SpectrumSoundings(Song song, Balance balance) {
+  SpectrumSoundings(Song song, Style style, Balance balance) {
+    this.style = style;
     this.song = song;
     this.balance = balance;
   }
@@ -69,7 +72,7 @@ final class SpectrumSoundings {
       return List.of();
     }
     List<Finding> out = new ArrayList<>();
-    StyleBand band = StyleBand.of(song.brief().style());
+    StyleBand band = StyleBand.of(style.sound().tilt());
     List<Double> heard = StyleBand.against(balance.mix());
     for (Region region : REGIONS) {
       outside(region, band, heard).ifPresent(out::add);

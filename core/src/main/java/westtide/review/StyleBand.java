@@ -2,27 +2,22 @@ package westtide.review;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
 import westtide.sound.loudness.ThirdOctaves;
+import westtide.style.SoundHabit;
 
 /**
  * The band the spectrum of a mix usually lies in: highest around its low end, then falling by about
- * 4.5 dB an octave (common practice); styles with an 808 have more below 80 Hz, old and soft styles
- * less above 5 kHz, club styles more.
+ * 4.5 dB an octave (common practice), and leaning as its style does.
  *
  * @param low the lower edge of each third of an octave, in dB against the mean of all
  * @param high the upper edge
  */
 public record StyleBand(List<Double> low, List<Double> high) {
-  private static final Set<String> DEEP =
-      Set.of("trap", "bounce", "dark", "cloud", "drill", "future-bass", "amapiano");
-  private static final Set<String> SOFT = Set.of("lo-fi", "boom-bap", "soul");
-  private static final Set<String> CLUB =
-      Set.of("house", "tech-house", "techno", "bass-house", "disco-pop");
-
   private static final double SLOPE_DB = 4.5;
   private static final double TURNS_HERTZ = 90;
   private static final double HALF_DB = 6;
+  private static final double DEEP_HERTZ = 80;
+  private static final double BRIGHT_HERTZ = 5000;
 
   /** Copies the edges. */
   public StyleBand {
@@ -30,14 +25,14 @@ public record StyleBand(List<Double> low, List<Double> high) {
     high = List.copyOf(high);
   }
 
-  /** The band of a style, by its id. */
-  public static StyleBand of(String style) {
+  /** The band of a style. */
+  public static StyleBand of(SoundHabit.Tilt tilt) {
     List<Double> middle = new ArrayList<>();
     for (int band = 0; band < ThirdOctaves.BANDS; band++) {
       double hertz = ThirdOctaves.hertz(band);
       double above = Math.max(0, Math.log(hertz / TURNS_HERTZ) / Math.log(2));
       double below = Math.max(0, Math.log(45 / hertz) / Math.log(2));
-      middle.add(-SLOPE_DB * above - 14 * below + own(style, hertz));
+      middle.add(-SLOPE_DB * above - 14 * below + own(tilt, hertz));
     }
     double mean = mean(middle);
     return new StyleBand(
@@ -45,11 +40,8 @@ public record StyleBand(List<Double> low, List<Double> high) {
         middle.stream().map(level -> level - mean + HALF_DB).toList());
   }
 
-  private static double own(String style, double hertz) {
-    double deep = DEEP.contains(style) && hertz < 80 ? 4 : 0;
-    double soft = SOFT.contains(style) && hertz > 5000 ? -4 : 0;
-    double club = CLUB.contains(style) && hertz > 5000 ? 2 : 0;
-    return deep + soft + club;
+  private static double own(SoundHabit.Tilt tilt, double hertz) {
+    return hertz < DEEP_HERTZ ? tilt.low() : hertz > BRIGHT_HERTZ ? tilt.high() : 0;
   }
 
   /** The mean of levels in dB, as they are drawn. */

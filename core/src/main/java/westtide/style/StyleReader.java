@@ -273,7 +273,12 @@ final class StyleReader {
     return new SoundHabit(
         instruments,
         new LinkedHashSet<>(texts(node.required("ducked"))),
-        OneOf.of(Duck.Trigger.class, text(node, "duck")));
+        OneOf.of(Duck.Trigger.class, text(node, "duck")),
+        node.has("tilt") ? tilt(node.required("tilt")) : SoundHabit.Tilt.NONE);
+  }
+
+  private static SoundHabit.Tilt tilt(JsonNode node) {
+    return new SoundHabit.Tilt(node.required("low").asDouble(), node.required("high").asDouble());
   }
 
   /** The forms of the style, or of the family it names. */

@@ -206,6 +206,10 @@ final class StyleWriter {
     ObjectNode instruments = out.putObject("instruments");
     style.sound().instruments().forEach(instruments::put);
     out.set("ducked", texts(style.sound().ducked()));
+    SoundHabit.Tilt tilt = style.sound().tilt();
+    if (!tilt.equals(SoundHabit.Tilt.NONE)) {
+      out.putObject("tilt").put("low", tilt.low()).put("high", tilt.high());
+    }
     return out.put("duck", style.sound().trigger().name()).put("why", why("Sound"));
   }
 

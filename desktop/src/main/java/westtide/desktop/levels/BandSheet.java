@@ -20,6 +20,7 @@ import westtide.review.StyleBand;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Mix;
 import westtide.sound.loudness.ThirdOctaves;
+import westtide.style.SoundHabit;
 
 /**
  * The spectrum as water between two sluice gates: the low cut and the low-pass are dragged to the
@@ -57,7 +58,7 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
   private Mix mix = Mix.PLAIN;
   private List<Double> part = List.of();
   private List<Double> whole = List.of();
-  private StyleBand style = StyleBand.of("");
+  private StyleBand style = StyleBand.of(SoundHabit.Tilt.NONE);
   private boolean showsWhole;
   private Mark chosen = Mark.LOW_CUT;
 

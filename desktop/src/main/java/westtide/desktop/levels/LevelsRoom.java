@@ -213,7 +213,7 @@ public final class LevelsRoom implements Room {
   private void showWhole(SongView view) {
     whole.show(view);
     Balance balance = view.heard().map(Listening::balance).orElse(Balance.NONE);
-    wholeBand.showWhole(balance.mix(), StyleBand.of(view.song().brief().style()));
+    wholeBand.showWhole(balance.mix(), StyleBand.of(view.style().sound().tilt()));
   }
 
   private void typeExactly(String id) {
