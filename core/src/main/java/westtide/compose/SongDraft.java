@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.stream.Stream;
 import westtide.compose.groove.GrooveDraft;
 import westtide.rhythm.Meter;
@@ -91,37 +92,37 @@ public record SongDraft(
 
   /** The same draft from another seed. */
   public SongDraft withSeed(long value) {
-    return new SongDraft(style, new Seed(value), title, tempo, key, chordLine, formLine, plan);
+    return with(copy -> copy.seed = new Seed(value));
   }
 
   /** The same draft under a title. */
   public SongDraft withTitle(String other) {
-    return new SongDraft(style, seed, other, tempo, key, chordLine, formLine, plan);
+    return with(copy -> copy.title = other);
   }
 
   /** The same draft at a tempo. */
   public SongDraft withTempo(Tempo wished) {
-    return new SongDraft(style, seed, title, Optional.of(wished), key, chordLine, formLine, plan);
+    return with(copy -> copy.tempo = Optional.of(wished));
   }
 
   /** The same draft in a key. */
   public SongDraft withKey(Key wished) {
-    return new SongDraft(style, seed, title, tempo, Optional.of(wished), chordLine, formLine, plan);
+    return with(copy -> copy.key = Optional.of(wished));
   }
 
   /** The same draft over a typed chord line for the hook. */
   public SongDraft withChords(String wished) {
-    return new SongDraft(style, seed, title, tempo, key, Optional.of(wished), formLine, plan);
+    return with(copy -> copy.chordLine = Optional.of(wished));
   }
 
   /** The same draft in a typed form. */
   public SongDraft withForm(String wished) {
-    return new SongDraft(style, seed, title, tempo, key, chordLine, Optional.of(wished), plan);
+    return with(copy -> copy.formLine = Optional.of(wished));
   }
 
   /** The same draft laid out like a form, its sections entered as the style does. */
   public SongDraft withPlan(String line) {
-    return new SongDraft(style, seed, title, tempo, key, chordLine, formLine, Optional.of(line));
+    return with(copy -> copy.plan = Optional.of(line));
   }
 
   /**
@@ -261,5 +262,38 @@ public record SongDraft(
         role,
         habit.program(),
         List.of(new NamedPattern(MAIN, new Pattern.Following(rule))));
+  }
+
+  private SongDraft with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private Style style;
+    private Seed seed;
+    private String title;
+    private Optional<Tempo> tempo;
+    private Optional<Key> key;
+    private Optional<String> chordLine;
+    private Optional<String> formLine;
+    private Optional<String> plan;
+
+    Copy(SongDraft from) {
+      style = from.style;
+      seed = from.seed;
+      title = from.title;
+      tempo = from.tempo;
+      key = from.key;
+      chordLine = from.chordLine;
+      formLine = from.formLine;
+      plan = from.plan;
+    }
+
+    SongDraft made() {
+      return new SongDraft(style, seed, title, tempo, key, chordLine, formLine, plan);
+    }
   }
 }

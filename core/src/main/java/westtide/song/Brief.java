@@ -1,5 +1,6 @@
 package westtide.song;
 
+import java.util.function.Consumer;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
@@ -48,32 +49,32 @@ public record Brief(
 
   /** The same brief in another style. */
   public Brief withStyle(String other) {
-    return new Brief(other, tempo, feel, meter, key, swing, cents, moved, plan);
+    return with(copy -> copy.style = other);
   }
 
   /** The same brief at another tempo. */
   public Brief withTempo(Tempo other) {
-    return new Brief(style, other, feel, meter, key, swing, cents, moved, plan);
+    return with(copy -> copy.tempo = other);
   }
 
   /** The same brief with another reading of the tempo. */
   public Brief withFeel(Feel other) {
-    return new Brief(style, tempo, other, meter, key, swing, cents, moved, plan);
+    return with(copy -> copy.feel = other);
   }
 
   /** The same brief in another key. */
   public Brief withKey(Key other) {
-    return new Brief(style, tempo, feel, meter, other, swing, cents, moved, plan);
+    return with(copy -> copy.key = other);
   }
 
   /** The same brief with another count of how far it has moved. */
   public Brief withMoved(int semitones) {
-    return new Brief(style, tempo, feel, meter, key, swing, cents, semitones, plan);
+    return with(copy -> copy.moved = semitones);
   }
 
   /** The same brief with another swing. */
   public Brief withSwing(Swing other) {
-    return new Brief(style, tempo, feel, meter, key, other, cents, moved, plan);
+    return with(copy -> copy.swing = other);
   }
 
   /** The felt tempo in BPM, such as {@code "73"}. */
@@ -83,11 +84,46 @@ public record Brief(
 
   /** The same brief tuned by other cents. */
   public Brief withCents(int other) {
-    return new Brief(style, tempo, feel, meter, key, swing, other, moved, plan);
+    return with(copy -> copy.cents = other);
   }
 
   /** The same brief with another plan. */
   public Brief withPlan(Plan other) {
-    return new Brief(style, tempo, feel, meter, key, swing, cents, moved, other);
+    return with(copy -> copy.plan = other);
+  }
+
+  private Brief with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private String style;
+    private Tempo tempo;
+    private Feel feel;
+    private Meter meter;
+    private Key key;
+    private Swing swing;
+    private int cents;
+    private int moved;
+    private Plan plan;
+
+    Copy(Brief from) {
+      style = from.style;
+      tempo = from.tempo;
+      feel = from.feel;
+      meter = from.meter;
+      key = from.key;
+      swing = from.swing;
+      cents = from.cents;
+      moved = from.moved;
+      plan = from.plan;
+    }
+
+    Brief made() {
+      return new Brief(style, tempo, feel, meter, key, swing, cents, moved, plan);
+    }
   }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
 import westtide.song.drum.BorrowedLane;
@@ -93,23 +94,22 @@ public record Part(
 
   /** The part under another id. */
   public Part withId(PartId other) {
-    return new Part(
-        other, name, role, program, patch, mix, transposition, lanes, borrowed, patterns);
+    return with(copy -> copy.id = other);
   }
 
   /** The part called something else. */
   public Part withName(String other) {
-    return new Part(id, other, role, program, patch, mix, transposition, lanes, borrowed, patterns);
+    return with(copy -> copy.name = other);
   }
 
   /** The part with another job. */
   public Part withRole(Role other) {
-    return new Part(id, name, other, program, patch, mix, transposition, lanes, borrowed, patterns);
+    return with(copy -> copy.role = other);
   }
 
   /** The part sounding elsewhere than it is written. */
   public Part withTransposition(Transposition other) {
-    return new Part(id, name, role, program, patch, mix, other, lanes, borrowed, patterns);
+    return with(copy -> copy.transposition = other);
   }
 
   /** The pattern it plays where nothing else is asked for: its first. */
@@ -142,19 +142,21 @@ public record Part(
 
   /** The part with other patterns. */
   public Part withPatterns(List<NamedPattern> other) {
-    return new Part(id, name, role, program, patch, mix, transposition, lanes, borrowed, other);
+    return with(copy -> copy.patterns = other);
   }
 
   /** The part heard with another instrument, and its General MIDI program. */
   public Part withPatch(Patch other, int otherProgram) {
-    return new Part(
-        id, name, role, otherProgram, other, mix, transposition, lanes, borrowed, patterns);
+    return with(
+        copy -> {
+          copy.program = otherProgram;
+          copy.patch = other;
+        });
   }
 
   /** The part at another place in the mix. */
   public Part withMix(Mix other) {
-    return new Part(
-        id, name, role, program, patch, other, transposition, lanes, borrowed, patterns);
+    return with(copy -> copy.mix = other);
   }
 
   /**
@@ -189,7 +191,7 @@ public record Part(
     } else {
       more.put(lane, sound);
     }
-    return new Part(id, name, role, program, patch, mix, transposition, more, borrowed, patterns);
+    return with(copy -> copy.lanes = more);
   }
 
   /** The same with a lane in the rhythm of a part, or in its own again. */
@@ -209,7 +211,7 @@ public record Part(
 
   /** The same with other lanes that borrow. */
   public Part withBorrowed(Map<LaneId, BorrowedLane> other) {
-    return new Part(id, name, role, program, patch, mix, transposition, lanes, other, patterns);
+    return with(copy -> copy.borrowed = other);
   }
 
   /** The part whose rhythm a lane plays in a groove, or in one that groove follows; or none. */
@@ -330,5 +332,43 @@ public record Part(
   /** The part with its rules of a kind changed; other patterns stay. */
   public <R extends FollowRule> Part withRule(Class<R> kind, UnaryOperator<R> change) {
     return withPatterns(patterns.stream().map(named -> named.withRule(kind, change)).toList());
+  }
+
+  private Part with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private PartId id;
+    private String name;
+    private Role role;
+    private int program;
+    private Patch patch;
+    private Mix mix;
+    private Transposition transposition;
+    private Map<LaneId, LaneSound> lanes;
+    private Map<LaneId, BorrowedLane> borrowed;
+    private List<NamedPattern> patterns;
+
+    Copy(Part from) {
+      id = from.id;
+      name = from.name;
+      role = from.role;
+      program = from.program;
+      patch = from.patch;
+      mix = from.mix;
+      transposition = from.transposition;
+      lanes = from.lanes;
+      borrowed = from.borrowed;
+      patterns = from.patterns;
+    }
+
+    Part made() {
+      return new Part(
+          id, name, role, program, patch, mix, transposition, lanes, borrowed, patterns);
+    }
   }
 }

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 import westtide.song.id.PartId;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
@@ -69,27 +70,35 @@ public record ChordArticulation(
 
   /** The same, pushed by ticks. */
   public ChordArticulation withPush(int ticks) {
-    return new ChordArticulation(ticks, rest, kind, inversion, own, strum, without);
+    return with(copy -> copy.push = ticks);
   }
 
   /** The same, silent or not. */
   public ChordArticulation withRest(boolean silent) {
-    return new ChordArticulation(push, silent, kind, inversion, own, strum, without);
+    return with(copy -> copy.rest = silent);
   }
 
   /** The same spread another way; notes chosen one by one are let go. */
   public ChordArticulation withKind(Optional<VoicingKind> other) {
-    return new ChordArticulation(push, rest, other, inversion, Optional.empty(), strum, without);
+    return with(
+        copy -> {
+          copy.kind = other;
+          copy.own = Optional.empty();
+        });
   }
 
   /** The same in another inversion; notes chosen one by one are let go. */
   public ChordArticulation withInversion(Optional<Integer> turns) {
-    return new ChordArticulation(push, rest, kind, turns, Optional.empty(), strum, without);
+    return with(
+        copy -> {
+          copy.inversion = turns;
+          copy.own = Optional.empty();
+        });
   }
 
   /** The same with notes of its own. */
   public ChordArticulation withOwn(Optional<Voicing> notes) {
-    return new ChordArticulation(push, rest, kind, inversion, notes, strum, without);
+    return with(copy -> copy.own = notes);
   }
 
   /** What a part leaves out of this chord. */
@@ -101,16 +110,47 @@ public record ChordArticulation(
   public ChordArticulation withWithout(PartId part, Set<ChordMember> members) {
     Map<PartId, Set<ChordMember>> more = new TreeMap<>(without);
     more.put(part, members);
-    return new ChordArticulation(push, rest, kind, inversion, own, strum, more);
+    return with(copy -> copy.without = more);
   }
 
   /** The same with every part playing all of it. */
   public ChordArticulation withoutParts() {
-    return new ChordArticulation(push, rest, kind, inversion, own, strum, Map.of());
+    return with(copy -> copy.without = Map.of());
   }
 
   /** The same strummed another way. */
   public ChordArticulation withStrum(Optional<Strum> other) {
-    return new ChordArticulation(push, rest, kind, inversion, own, other, without);
+    return with(copy -> copy.strum = other);
+  }
+
+  private ChordArticulation with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private int push;
+    private boolean rest;
+    private Optional<VoicingKind> kind;
+    private Optional<Integer> inversion;
+    private Optional<Voicing> own;
+    private Optional<Strum> strum;
+    private Map<PartId, Set<ChordMember>> without;
+
+    Copy(ChordArticulation from) {
+      push = from.push;
+      rest = from.rest;
+      kind = from.kind;
+      inversion = from.inversion;
+      own = from.own;
+      strum = from.strum;
+      without = from.without;
+    }
+
+    ChordArticulation made() {
+      return new ChordArticulation(push, rest, kind, inversion, own, strum, without);
+    }
   }
 }

@@ -1,5 +1,6 @@
 package westtide.song.drum;
 
+import java.util.function.Consumer;
 import westtide.song.mix.Effects;
 import westtide.theory.Pitch;
 
@@ -55,68 +56,57 @@ public record LaneSound(
 
   /** Heard with another instrument; empty for the kit's own. */
   public LaneSound withInstrument(String name) {
-    return new LaneSound(
-        name, cents, level, pan, choke, note, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.instrument = name);
   }
 
   /** Tuned otherwise, in cents. */
   public LaneSound withCents(int other) {
-    return new LaneSound(
-        instrument, other, level, pan, choke, note, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.cents = other);
   }
 
   /** Louder or softer, in tenths of dB. */
   public LaneSound withLevel(int tenths) {
-    return new LaneSound(
-        instrument, cents, tenths, pan, choke, note, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.level = tenths);
   }
 
   /** Moved to a side. */
   public LaneSound withPan(int steps) {
-    return new LaneSound(
-        instrument, cents, level, steps, choke, note, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.pan = steps);
   }
 
   /** In another choke group. */
   public LaneSound withChoke(int group) {
-    return new LaneSound(
-        instrument, cents, level, pan, group, note, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.choke = group);
   }
 
   /** Written as another MIDI note. */
   public LaneSound withNote(int midi) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, midi, reverb, delay, effects, sweep, reversed);
+    return with(copy -> copy.note = midi);
   }
 
   /** Sent to the reverb, 0 to 100 %. */
   public LaneSound withReverb(int percent) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, note, percent, delay, effects, sweep, reversed);
+    return with(copy -> copy.reverb = percent);
   }
 
   /** Sent to the delay of its part, 0 to 100 %. */
   public LaneSound withDelay(int percent) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, note, reverb, percent, effects, sweep, reversed);
+    return with(copy -> copy.delay = percent);
   }
 
   /** With other things done to it on its way to the other drums. */
   public LaneSound withEffects(Effects other) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, note, reverb, delay, other, sweep, reversed);
+    return with(copy -> copy.effects = other);
   }
 
   /** Going from side to side otherwise. */
   public LaneSound withSweep(PanSweep other) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, note, reverb, delay, effects, other, reversed);
+    return with(copy -> copy.sweep = other);
   }
 
   /** Played backwards or not. */
   public LaneSound withReversed(boolean backwards) {
-    return new LaneSound(
-        instrument, cents, level, pan, choke, note, reverb, delay, effects, sweep, backwards);
+    return with(copy -> copy.reversed = backwards);
   }
 
   /** How far right (positive) or left of where the kit has it a hit at a tick of the song is. */
@@ -138,6 +128,46 @@ public record LaneSound(
     if (value < low || value > high) {
       throw new IllegalArgumentException(
           what + " " + low + " to " + high + unit + ", but was " + value);
+    }
+  }
+
+  private LaneSound with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private String instrument;
+    private int cents;
+    private int level;
+    private int pan;
+    private int choke;
+    private int note;
+    private int reverb;
+    private int delay;
+    private Effects effects;
+    private PanSweep sweep;
+    private boolean reversed;
+
+    Copy(LaneSound from) {
+      instrument = from.instrument;
+      cents = from.cents;
+      level = from.level;
+      pan = from.pan;
+      choke = from.choke;
+      note = from.note;
+      reverb = from.reverb;
+      delay = from.delay;
+      effects = from.effects;
+      sweep = from.sweep;
+      reversed = from.reversed;
+    }
+
+    LaneSound made() {
+      return new LaneSound(
+          instrument, cents, level, pan, choke, note, reverb, delay, effects, sweep, reversed);
     }
   }
 }

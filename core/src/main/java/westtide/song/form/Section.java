@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -178,8 +179,7 @@ public record Section(
 
   /** The section with a last bar of so many beats, or a whole one for 0. */
   public Section withLastBeats(int other) {
-    return new Section(
-        id, word, bars, other, progression, cells, curves, pedal, options, name, marks, link);
+    return with(copy -> copy.lastBeats = other);
   }
 
   /** The bars of the section, the last of them as long as it is. */
@@ -227,25 +227,12 @@ public record Section(
   public Section withCells(PartId part, List<Cell> list) {
     Map<PartId, List<Cell>> more = new LinkedHashMap<>(cells);
     more.put(part, list);
-    return new Section(
-        id, word, bars, lastBeats, progression, more, curves, pedal, options, name, marks, link);
+    return with(copy -> copy.cells = more);
   }
 
   /** The section known by another id. */
   public Section withId(SectionId other) {
-    return new Section(
-        other,
-        word,
-        bars,
-        lastBeats,
-        progression,
-        cells,
-        curves,
-        pedal,
-        options,
-        name,
-        marks,
-        link);
+    return with(copy -> copy.id = other);
   }
 
   /** The section without a part. */
@@ -282,19 +269,11 @@ public record Section(
     Map<PartId, List<Curve>> fewerCurves = new LinkedHashMap<>(curves);
     fewerCells.remove(part);
     fewerCurves.remove(part);
-    return new Section(
-        id,
-        word,
-        bars,
-        lastBeats,
-        progression,
-        fewerCells,
-        fewerCurves,
-        pedal,
-        options,
-        name,
-        marks,
-        link);
+    return with(
+        copy -> {
+          copy.cells = fewerCells;
+          copy.curves = fewerCurves;
+        });
   }
 
   private Section withArrangement(PartId part, Optional<List<Cell>> list, List<Curve> moves) {
@@ -304,8 +283,11 @@ public record Section(
     if (!moves.isEmpty()) {
       moving.put(part, moves);
     }
-    return new Section(
-        id, word, bars, lastBeats, progression, more, moving, pedal, options, name, marks, link);
+    return with(
+        copy -> {
+          copy.cells = more;
+          copy.curves = moving;
+        });
   }
 
   /** Whether a part does the same in another section. */
@@ -322,25 +304,16 @@ public record Section(
 
   /** The section called something else. */
   public Section withWord(SectionWord other) {
-    return new Section(
-        id,
-        other,
-        bars,
-        lastBeats,
-        progression,
-        cells,
-        curves,
-        pedal,
-        options,
-        Optional.empty(),
-        marks,
-        link);
+    return with(
+        copy -> {
+          copy.word = other;
+          copy.name = Optional.empty();
+        });
   }
 
   /** The section over another progression. */
   public Section withProgression(String other) {
-    return new Section(
-        id, word, bars, lastBeats, other, cells, curves, pedal, options, name, marks, link);
+    return with(copy -> copy.progression = other);
   }
 
   /** The section with other movements of a part; an empty list takes them away. */
@@ -348,14 +321,12 @@ public record Section(
     Map<PartId, List<Curve>> more = new LinkedHashMap<>(curves);
     more.put(part, list);
     more.values().removeIf(List::isEmpty);
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, more, pedal, options, name, marks, link);
+    return with(copy -> copy.curves = more);
   }
 
   /** The section over a bass note that stays, or without one. */
   public Section withPedal(Optional<NoteName> other) {
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, other, options, name, marks, link);
+    return with(copy -> copy.pedal = other);
   }
 
   /** Whether the chords run through it in a way. */
@@ -372,8 +343,7 @@ public record Section(
     } else {
       other.remove(option);
     }
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, other, name, marks, link);
+    return with(copy -> copy.options = other);
   }
 
   /** What people call it: a name of its own, or the word. */
@@ -383,8 +353,7 @@ public record Section(
 
   /** The section under a name of its own, or its word's again. */
   public Section withName(Optional<String> other) {
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, options, other, marks, link);
+    return with(copy -> copy.name = other);
   }
 
   /** What announces and lands the section. */
@@ -416,13 +385,53 @@ public record Section(
 
   /** The section with other marks. */
   public Section withMarks(List<Mark> other) {
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, options, name, other, link);
+    return with(copy -> copy.marks = other);
   }
 
   /** The section kept the same as others, or standing alone. */
   public Section withLink(Optional<SectionLink> other) {
-    return new Section(
-        id, word, bars, lastBeats, progression, cells, curves, pedal, options, name, marks, other);
+    return with(copy -> copy.link = other);
+  }
+
+  private Section with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private SectionId id;
+    private SectionWord word;
+    private int bars;
+    private int lastBeats;
+    private String progression;
+    private Map<PartId, List<Cell>> cells;
+    private Map<PartId, List<Curve>> curves;
+    private Optional<NoteName> pedal;
+    private Set<ChordOption> options;
+    private Optional<String> name;
+    private List<Mark> marks;
+    private Optional<SectionLink> link;
+
+    Copy(Section from) {
+      id = from.id;
+      word = from.word;
+      bars = from.bars;
+      lastBeats = from.lastBeats;
+      progression = from.progression;
+      cells = from.cells;
+      curves = from.curves;
+      pedal = from.pedal;
+      options = from.options;
+      name = from.name;
+      marks = from.marks;
+      link = from.link;
+    }
+
+    Section made() {
+      return new Section(
+          id, word, bars, lastBeats, progression, cells, curves, pedal, options, name, marks, link);
+    }
   }
 }

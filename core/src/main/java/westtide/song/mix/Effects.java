@@ -1,5 +1,7 @@
 package westtide.song.mix;
 
+import java.util.function.Consumer;
+
 /**
  * What is done to a part or a drum lane on its way, in this order.
  *
@@ -36,41 +38,74 @@ public record Effects(
 
   /** The same with another equaliser. */
   public Effects withEqualiser(Equaliser other) {
-    return new Effects(other, attack, sustain, tape, grain, phaser, chorus, tremolo);
+    return with(copy -> copy.equaliser = other);
   }
 
   /** The same with starts harder or softer. */
   public Effects withAttack(int amount) {
-    return new Effects(equaliser, amount, sustain, tape, grain, phaser, chorus, tremolo);
+    return with(copy -> copy.attack = amount);
   }
 
   /** The same ringing longer or shorter. */
   public Effects withSustain(int amount) {
-    return new Effects(equaliser, attack, amount, tape, grain, phaser, chorus, tremolo);
+    return with(copy -> copy.sustain = amount);
   }
 
   /** The same with more or less of the tape. */
   public Effects withTape(int percent) {
-    return new Effects(equaliser, attack, sustain, percent, grain, phaser, chorus, tremolo);
+    return with(copy -> copy.tape = percent);
   }
 
   /** The same with coarser or finer grain. */
   public Effects withGrain(int percent) {
-    return new Effects(equaliser, attack, sustain, tape, percent, phaser, chorus, tremolo);
+    return with(copy -> copy.grain = percent);
   }
 
   /** The same with more or less of the phaser. */
   public Effects withPhaser(int percent) {
-    return new Effects(equaliser, attack, sustain, tape, grain, percent, chorus, tremolo);
+    return with(copy -> copy.phaser = percent);
   }
 
   /** The same with more or less of the chorus. */
   public Effects withChorus(int percent) {
-    return new Effects(equaliser, attack, sustain, tape, grain, phaser, percent, tremolo);
+    return with(copy -> copy.chorus = percent);
   }
 
   /** The same with another tremolo. */
   public Effects withTremolo(Tremolo other) {
-    return new Effects(equaliser, attack, sustain, tape, grain, phaser, chorus, other);
+    return with(copy -> copy.tremolo = other);
+  }
+
+  private Effects with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private Equaliser equaliser;
+    private int attack;
+    private int sustain;
+    private int tape;
+    private int grain;
+    private int phaser;
+    private int chorus;
+    private Tremolo tremolo;
+
+    Copy(Effects from) {
+      equaliser = from.equaliser;
+      attack = from.attack;
+      sustain = from.sustain;
+      tape = from.tape;
+      grain = from.grain;
+      phaser = from.phaser;
+      chorus = from.chorus;
+      tremolo = from.tremolo;
+    }
+
+    Effects made() {
+      return new Effects(equaliser, attack, sustain, tape, grain, phaser, chorus, tremolo);
+    }
   }
 }

@@ -1,5 +1,7 @@
 package westtide.song.mix;
 
+import java.util.function.Consumer;
+
 /**
  * A part's place in the mix.
  *
@@ -77,78 +79,57 @@ public record Mix(
 
   /** The same mix at another level, in tenths of a dB. */
   public Mix withLevel(int tenths) {
-    return new Mix(
-        tenths, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.level = tenths);
   }
 
   /** The same mix at another place between left and right. */
   public Mix withPan(int other) {
-    return new Mix(
-        level, other, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.pan = other);
   }
 
   /** The same mix cut below a frequency; 0 to take the cut away. */
   public Mix withLowCut(int hertz) {
-    return new Mix(
-        level, pan, hertz, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.lowCut = hertz);
   }
 
   /** The same mix open up to a frequency. */
   public Mix withLowPass(int hertz) {
-    return new Mix(
-        level, pan, lowCut, hertz, reverb, delay, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.lowPass = hertz);
   }
 
   /** The same mix with another share sent to the room. */
   public Mix withReverb(int percent) {
-    return new Mix(
-        level, pan, lowCut, lowPass, percent, delay, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.reverb = percent);
   }
 
   /** The same mix with another share sent to the delay. */
   public Mix withDelay(int percent) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, percent, delayTime, width, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.delay = percent);
   }
 
   /** The same mix with repeats at another distance. */
   public Mix withDelayTime(DelayTime other) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, other, width, clip, duck, gate, space, effects);
+    return with(copy -> copy.delayTime = other);
   }
 
   /** The same mix at another width. */
   public Mix withWidth(int percent) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, percent, clip, duck, gate, space,
-        effects);
+    return with(copy -> copy.width = percent);
   }
 
   /** The same mix pushed into the soft clip by tenths of a dB. */
   public Mix withClip(int tenths) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, tenths, duck, gate, space,
-        effects);
+    return with(copy -> copy.clip = tenths);
   }
 
   /** The same mix stepping back in another way. */
   public Mix withDuck(Duck other) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, other, gate, space,
-        effects);
+    return with(copy -> copy.duck = other);
   }
 
   /** The same mix with another rhythmic volume. */
   public Mix withGate(Gate other) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, other, space,
-        effects);
+    return with(copy -> copy.gate = other);
   }
 
   /** The same mix at the level and place, and with the rhythmic volume, of another. */
@@ -158,15 +139,56 @@ public record Mix(
 
   /** The same mix with its sends going elsewhere. */
   public Mix withSpace(Space other) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, other,
-        effects);
+    return with(copy -> copy.space = other);
   }
 
   /** The same mix with other things done to it. */
   public Mix withEffects(Effects other) {
-    return new Mix(
-        level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
-        other);
+    return with(copy -> copy.effects = other);
+  }
+
+  private Mix with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private int level;
+    private int pan;
+    private int lowCut;
+    private int lowPass;
+    private int reverb;
+    private int delay;
+    private DelayTime delayTime;
+    private int width;
+    private int clip;
+    private Duck duck;
+    private Gate gate;
+    private Space space;
+    private Effects effects;
+
+    Copy(Mix from) {
+      level = from.level;
+      pan = from.pan;
+      lowCut = from.lowCut;
+      lowPass = from.lowPass;
+      reverb = from.reverb;
+      delay = from.delay;
+      delayTime = from.delayTime;
+      width = from.width;
+      clip = from.clip;
+      duck = from.duck;
+      gate = from.gate;
+      space = from.space;
+      effects = from.effects;
+    }
+
+    Mix made() {
+      return new Mix(
+          level, pan, lowCut, lowPass, reverb, delay, delayTime, width, clip, duck, gate, space,
+          effects);
+    }
   }
 }

@@ -1,5 +1,6 @@
 package westtide.song.pattern;
 
+import java.util.function.Consumer;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Ticks;
 
@@ -102,52 +103,86 @@ public record Arpeggio(
 
   /** The same in another order. */
   public Arpeggio withOrder(Order other) {
-    return new Arpeggio(other, rate, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
+    return with(copy -> copy.order = other);
   }
 
   /** The same at another rate. */
   public Arpeggio withRate(Rate other) {
-    return new Arpeggio(order, other, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
+    return with(copy -> copy.rate = other);
   }
 
   /** The same through other octaves. */
   public Arpeggio withOctaves(int other) {
-    return new Arpeggio(order, rate, other, gate, steps, lowest, swellBars, flourishBars, seed);
+    return with(copy -> copy.octaves = other);
   }
 
   /** The same with shorter or longer notes. */
   public Arpeggio withGate(int percent) {
-    return new Arpeggio(
-        order, rate, octaves, percent, steps, lowest, swellBars, flourishBars, seed);
+    return with(copy -> copy.gate = percent);
   }
 
   /** The same with other steps. */
   public Arpeggio withSteps(Figure other) {
-    return new Arpeggio(order, rate, octaves, gate, other, lowest, swellBars, flourishBars, seed);
+    return with(copy -> copy.steps = other);
   }
 
   /** The same from another note. */
   public Arpeggio withLowest(int midi) {
-    return new Arpeggio(order, rate, octaves, gate, steps, midi, swellBars, flourishBars, seed);
+    return with(copy -> copy.lowest = midi);
   }
 
   /** The same with a level that rises over bars. */
   public Arpeggio withSwell(int bars) {
-    return new Arpeggio(order, rate, octaves, gate, steps, lowest, bars, flourishBars, seed);
+    return with(copy -> copy.swellBars = bars);
   }
 
   /** The same with a flourish in every so many bars. */
   public Arpeggio withFlourish(int bars) {
-    return new Arpeggio(order, rate, octaves, gate, steps, lowest, swellBars, bars, seed);
+    return with(copy -> copy.flourishBars = bars);
   }
 
   /** The same drawn from another seed. */
   public Arpeggio withSeed(long other) {
-    return new Arpeggio(order, rate, octaves, gate, steps, lowest, swellBars, flourishBars, other);
+    return with(copy -> copy.seed = other);
   }
 
   @Override
   public <R> R accept(Kinds<R> kinds) {
     return kinds.arpeggio(this);
+  }
+
+  private Arpeggio with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private Order order;
+    private Rate rate;
+    private int octaves;
+    private int gate;
+    private Figure steps;
+    private int lowest;
+    private int swellBars;
+    private int flourishBars;
+    private long seed;
+
+    Copy(Arpeggio from) {
+      order = from.order;
+      rate = from.rate;
+      octaves = from.octaves;
+      gate = from.gate;
+      steps = from.steps;
+      lowest = from.lowest;
+      swellBars = from.swellBars;
+      flourishBars = from.flourishBars;
+      seed = from.seed;
+    }
+
+    Arpeggio made() {
+      return new Arpeggio(order, rate, octaves, gate, steps, lowest, swellBars, flourishBars, seed);
+    }
   }
 }

@@ -1,6 +1,7 @@
 package westtide.song.pattern;
 
 import java.util.Optional;
+import java.util.function.Consumer;
 import westtide.rhythm.Figure;
 import westtide.song.id.PartId;
 
@@ -159,40 +160,25 @@ public record LowLine(
 
   /** The same in another rhythm. */
   public LowLine withRhythm(Rhythm other) {
-    return new LowLine(
-        other, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+    return with(copy -> copy.rhythm = other);
   }
 
   /** The same in a rhythm that is drawn. */
   public LowLine withFigure(Figure drawn) {
-    return new LowLine(
-        Rhythm.DRAWN,
-        drawn,
-        model,
-        pitches,
-        pickUp,
-        phraseBars,
-        rest,
-        shaped,
-        slides,
-        lowest,
-        seed);
+    return with(
+        copy -> {
+          copy.rhythm = Rhythm.DRAWN;
+          copy.figure = drawn;
+        });
   }
 
   /** The same in the rhythm of another part, or in its gaps. */
   public LowLine listening(Rhythm other, PartId part) {
-    return new LowLine(
-        other,
-        figure,
-        Optional.of(part),
-        pitches,
-        pickUp,
-        phraseBars,
-        rest,
-        shaped,
-        slides,
-        lowest,
-        seed);
+    return with(
+        copy -> {
+          copy.rhythm = other;
+          copy.model = Optional.of(part);
+        });
   }
 
   @Override
@@ -202,54 +188,86 @@ public record LowLine(
 
   /** The same on other notes. */
   public LowLine withPitches(Pitches other) {
-    return new LowLine(
-        rhythm, figure, model, other, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+    return with(copy -> copy.pitches = other);
   }
 
   /** The same leading otherwise into the next bass. */
   public LowLine withPickUp(PickUp other) {
-    return new LowLine(
-        rhythm, figure, model, pitches, other, phraseBars, rest, shaped, slides, lowest, seed);
+    return with(copy -> copy.pickUp = other);
   }
 
   /** The same in phrases of other lengths. */
   public LowLine withPhraseBars(int bars) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, bars, rest, shaped, slides, lowest, seed);
+    return with(copy -> copy.phraseBars = bars);
   }
 
   /** The same with more or less rest. */
   public LowLine withRest(int percent) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, phraseBars, percent, shaped, slides, lowest, seed);
+    return with(copy -> copy.rest = percent);
   }
 
   /** The same with velocities shaped, or full. */
   public LowLine withShaped(boolean other) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, phraseBars, rest, other, slides, lowest, seed);
+    return with(copy -> copy.shaped = other);
   }
 
   /** The same with slides, or without. */
   public LowLine withSlides(boolean other) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, other, lowest, seed);
+    return with(copy -> copy.slides = other);
   }
 
   /** The same in another octave or from another note. */
   public LowLine withLowest(int midi) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, midi, seed);
+    return with(copy -> copy.lowest = midi);
   }
 
   /** The same with its changes drawn from another seed. */
   public LowLine withSeed(long other) {
-    return new LowLine(
-        rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, other);
+    return with(copy -> copy.seed = other);
   }
 
   @Override
   public <R> R accept(Kinds<R> kinds) {
     return kinds.lowLine(this);
+  }
+
+  private LowLine with(Consumer<Copy> change) {
+    Copy copy = new Copy(this);
+    change.accept(copy);
+    return copy.made();
+  }
+
+  /** Its values by their names, so that one of them can be another. */
+  private static final class Copy {
+    private Rhythm rhythm;
+    private Figure figure;
+    private Optional<PartId> model;
+    private Pitches pitches;
+    private PickUp pickUp;
+    private int phraseBars;
+    private int rest;
+    private boolean shaped;
+    private boolean slides;
+    private int lowest;
+    private long seed;
+
+    Copy(LowLine from) {
+      rhythm = from.rhythm;
+      figure = from.figure;
+      model = from.model;
+      pitches = from.pitches;
+      pickUp = from.pickUp;
+      phraseBars = from.phraseBars;
+      rest = from.rest;
+      shaped = from.shaped;
+      slides = from.slides;
+      lowest = from.lowest;
+      seed = from.seed;
+    }
+
+    LowLine made() {
+      return new LowLine(
+          rhythm, figure, model, pitches, pickUp, phraseBars, rest, shaped, slides, lowest, seed);
+    }
   }
 }
