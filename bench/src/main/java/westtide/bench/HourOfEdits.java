@@ -146,12 +146,13 @@ public final class HourOfEdits {
   private void editFor(Shell shell, long seconds, long reportEvery) throws InterruptedException {
     long end = System.nanoTime() + seconds * SECOND;
     long next = System.nanoTime() + reportEvery * SECOND;
-    List<westtide.review.Stage> rooms = new ArrayList<>(List.of(westtide.review.Stage.values()));
+    List<westtide.review.finding.Stage> rooms =
+        new ArrayList<>(List.of(westtide.review.finding.Stage.values()));
     while (System.nanoTime() < end) {
       onWindow(() -> shell.open().apply(edit()));
       edits++;
       if (edits % 40 == 0) {
-        westtide.review.Stage room = rooms.get((int) (edits / 40 % rooms.size()));
+        westtide.review.finding.Stage room = rooms.get((int) (edits / 40 % rooms.size()));
         onWindow(() -> shell.go(room));
       }
       LockSupport.parkNanos(EDIT_NANOS);

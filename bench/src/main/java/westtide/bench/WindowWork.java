@@ -115,13 +115,13 @@ public final class WindowWork {
     DrumEdits groove = new DrumEdits(drums.id(), drums.usual().name());
     long hit =
         middle(
-            westtide.review.Stage.DRUMS,
+            westtide.review.finding.Stage.DRUMS,
             large,
             i -> groove.place(DrumVoice.CLOSED_HAT.lane(), Hit.of(1, 40 + i % 60)));
-    long note = middle(westtide.review.Stage.LINES, large, i -> moved(line, i));
+    long note = middle(westtide.review.finding.Stage.LINES, large, i -> moved(line, i));
     long tank =
         middle(
-            westtide.review.Stage.FORM,
+            westtide.review.finding.Stage.FORM,
             large,
             i ->
                 FormEdits.level(
@@ -137,7 +137,7 @@ public final class WindowWork {
         .put("Move a note", List.of(first), List.of(other));
   }
 
-  private long middle(westtide.review.Stage room, boolean large, IntFunction<Edit> edits) {
+  private long middle(westtide.review.finding.Stage room, boolean large, IntFunction<Edit> edits) {
     shell.go(room);
     layOut();
     int warmUp = large ? 2 : WARM_UP;

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import westtide.file.midi.MidiPlan;
-import westtide.review.Energy;
+import westtide.review.form.Energy;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.score.Passage;

@@ -1,6 +1,7 @@
 package westtide.review;
 
 import java.util.List;
+import westtide.review.finding.Stage;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;

@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.Songs;
+import westtide.review.finding.Stage;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
 import westtide.song.Plan;

@@ -15,7 +15,7 @@ import westtide.compose.FormDraft;
 import westtide.compose.TransitionDraft;
 import westtide.follow.Harmony;
 import westtide.review.Soundings;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Meter;
 import westtide.song.Role;
 import westtide.song.Song;

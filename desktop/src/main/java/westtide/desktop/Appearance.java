@@ -5,7 +5,7 @@ import javafx.scene.Scene;
 import westtide.desktop.open.Look;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.WindowMemory;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /** How the window looks, palette and size of text, kept from session to session with its place. */
 final class Appearance {

@@ -10,7 +10,7 @@ import westtide.desktop.kit.Fold;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.Searched;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Part;
 
 /** Controls of the rooms and parts of the song as things that can be found and gone to. */

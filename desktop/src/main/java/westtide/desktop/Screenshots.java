@@ -15,7 +15,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;

@@ -61,7 +61,7 @@ import westtide.file.Recovery;
 import westtide.file.SongVersions;
 import westtide.play.AudioOutput;
 import westtide.play.Player;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 import westtide.style.Style;
 import westtide.style.StyleBook;

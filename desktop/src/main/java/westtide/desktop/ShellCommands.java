@@ -7,9 +7,9 @@ import westtide.desktop.open.OpenSong;
 import westtide.desktop.play.Comparison;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.room.Command;
-import westtide.review.Finding;
-import westtide.review.Severity;
-import westtide.review.Stage;
+import westtide.review.finding.Finding;
+import westtide.review.finding.Severity;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 import westtide.song.edit.History;
 

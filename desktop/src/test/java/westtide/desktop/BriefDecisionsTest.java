@@ -7,7 +7,7 @@ import java.nio.file.Path;
 import javafx.scene.control.Label;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Swing;
 import westtide.song.id.PartId;
 import westtide.song.pattern.FollowRule;

@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /** Finding the key and the calculators, as a person uses them. */
 class BriefPanelsTest extends WindowTest {

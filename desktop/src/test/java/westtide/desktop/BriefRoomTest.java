@@ -3,7 +3,7 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.theory.Key;

@@ -11,7 +11,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import westtide.file.SongFile;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.chord.ChordArticulation;

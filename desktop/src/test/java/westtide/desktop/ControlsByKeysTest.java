@@ -8,7 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Feel;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;

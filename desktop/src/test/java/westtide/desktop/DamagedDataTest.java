@@ -14,7 +14,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 import westtide.sound.SharedTables;
 import westtide.style.StyleBook;

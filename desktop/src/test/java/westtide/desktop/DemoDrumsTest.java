@@ -1,7 +1,7 @@
 package westtide.desktop;
 
 import org.junit.jupiter.api.BeforeEach;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Meter;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;

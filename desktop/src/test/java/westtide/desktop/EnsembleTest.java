@@ -21,7 +21,7 @@ import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.chord.RhythmFamily;

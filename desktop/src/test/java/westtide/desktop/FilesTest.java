@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
 import westtide.file.midi.MidiFile;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.Score;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;

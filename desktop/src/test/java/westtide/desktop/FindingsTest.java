@@ -6,7 +6,7 @@ import java.util.Collections;
 import java.util.List;
 import javafx.scene.layout.Pane;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.edit.FormEdits;
 import westtide.song.form.Form;
 import westtide.song.form.Section;

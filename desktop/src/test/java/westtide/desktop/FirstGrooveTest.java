@@ -18,7 +18,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.file.midi.MidiFile;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;

@@ -9,7 +9,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.AutomationTarget;
 import westtide.score.Score;
 import westtide.score.ScoredNote;

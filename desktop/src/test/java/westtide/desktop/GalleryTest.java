@@ -21,7 +21,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.desktop.kit.Drawing;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 
 /** Every room walked by Tab, and every sheet touched by every gesture. */

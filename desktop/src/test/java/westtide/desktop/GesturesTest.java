@@ -13,7 +13,7 @@ import javafx.scene.input.ScrollEvent;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.open.Palette;
 import westtide.desktop.open.WindowMemory;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
 import westtide.song.Role;

@@ -11,7 +11,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.groove.FillFamily;
 import westtide.file.midi.MidiGroove;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepGrid;

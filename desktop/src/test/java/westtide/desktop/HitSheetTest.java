@@ -6,7 +6,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import javafx.scene.shape.Circle;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Hit;
 import westtide.rhythm.StepLane;
 import westtide.song.Role;

@@ -8,7 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Role;
 import westtide.song.form.Level;
 import westtide.song.form.Section;

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import westtide.desktop.kit.Controls;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /**
  * That everything can be read: nothing cut, nothing outside its window, enough contrast, every

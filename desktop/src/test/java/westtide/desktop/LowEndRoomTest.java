@@ -9,7 +9,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.desktop.open.NotePlace;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Role;
 import westtide.song.edit.LineEdits;
 import westtide.song.line.Note;

@@ -15,7 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import westtide.desktop.frame.TideChart;
 import westtide.desktop.open.Preferences;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Tempo;
 import westtide.song.edit.BriefEdits;
 import westtide.song.id.PartId;

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.layout.Pane;
 import org.junit.jupiter.api.Test;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /** Whatever fails in a sheet, it stands again and can be worked with. */
 class SheetsStandTest extends TrapSongTest {

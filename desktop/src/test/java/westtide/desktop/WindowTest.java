@@ -254,7 +254,7 @@ abstract class WindowTest {
     interact(() -> shell.open().apply(FormEdits.replace("Short", brief(song()).form())));
   }
 
-  void go(westtide.review.Stage stage) {
+  void go(westtide.review.finding.Stage stage) {
     interact(() -> shell.go(stage));
     settle();
   }

@@ -24,7 +24,7 @@ import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.draft.Draft;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;

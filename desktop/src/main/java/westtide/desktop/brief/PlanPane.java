@@ -14,7 +14,7 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.RoomContext;
 import westtide.review.Checklist;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Clock;
 import westtide.song.Plan;
 import westtide.song.Song;

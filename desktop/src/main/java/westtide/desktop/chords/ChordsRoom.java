@@ -21,7 +21,7 @@ import westtide.desktop.room.PartChips;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Brief;
 import westtide.song.Role;
 import westtide.song.Song;

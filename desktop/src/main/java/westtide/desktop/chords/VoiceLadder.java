@@ -10,7 +10,7 @@ import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.SheetGestures;
-import westtide.review.LowEndRange;
+import westtide.review.lowend.LowEndRange;
 import westtide.rhythm.Ticks;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.PlacedChord;

@@ -28,7 +28,7 @@ import westtide.file.midi.MidiFile;
 import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
 import westtide.file.midi.Ports;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 

@@ -2,7 +2,7 @@ package westtide.desktop.drums;
 
 import java.util.List;
 import javafx.scene.shape.QuadCurve;
-import westtide.review.GroovePulls;
+import westtide.review.drums.GroovePulls;
 import westtide.rhythm.Syncopation;
 import westtide.rhythm.Ticks;
 

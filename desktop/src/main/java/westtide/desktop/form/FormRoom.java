@@ -22,7 +22,7 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.PartActions;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.rhythm.Clock;
 import westtide.song.Song;
 import westtide.song.edit.Edit;

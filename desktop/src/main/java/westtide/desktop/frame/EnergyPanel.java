@@ -9,7 +9,7 @@ import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
-import westtide.review.EnergyProposal;
+import westtide.review.form.EnergyProposal;
 import westtide.song.id.SectionId;
 
 /**

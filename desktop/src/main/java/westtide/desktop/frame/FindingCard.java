@@ -5,8 +5,8 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
-import westtide.review.Finding;
-import westtide.review.Severity;
+import westtide.review.finding.Finding;
+import westtide.review.finding.Severity;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 

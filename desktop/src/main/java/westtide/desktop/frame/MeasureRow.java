@@ -3,7 +3,7 @@ package westtide.desktop.frame;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
-import westtide.review.Measure;
+import westtide.review.finding.Measure;
 
 /** A figure with its name and the scale it stands on. */
 final class MeasureRow extends VBox {

@@ -12,8 +12,8 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.RovingFocus;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.Room;
-import westtide.review.Severity;
-import westtide.review.Stage;
+import westtide.review.finding.Severity;
+import westtide.review.finding.Stage;
 
 /** The stages on the left in the order of the work, each with one measured line. */
 public final class StageList extends VBox {

@@ -14,7 +14,7 @@ import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
-import westtide.review.Energy;
+import westtide.review.form.Energy;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Clock;
 import westtide.song.form.Form;

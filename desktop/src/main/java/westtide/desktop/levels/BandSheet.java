@@ -16,7 +16,7 @@ import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.SheetGestures;
-import westtide.review.StyleBand;
+import westtide.review.heard.StyleBand;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Mix;
 import westtide.sound.loudness.ThirdOctaves;

@@ -19,7 +19,7 @@ import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
 import westtide.song.Role;

@@ -13,7 +13,7 @@ import westtide.desktop.line.HeardLine;
 import westtide.desktop.line.LineBench;
 import westtide.desktop.line.LineScene;
 import westtide.desktop.room.RoomContext;
-import westtide.review.KickOverlap;
+import westtide.review.lowend.KickOverlap;
 import westtide.rhythm.Ticks;
 import westtide.score.ScoredPart;
 import westtide.song.PlayedBars;

@@ -17,7 +17,7 @@ import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.WriteOut;
 import westtide.song.Part;
 import westtide.song.Role;

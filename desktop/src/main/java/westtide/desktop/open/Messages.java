@@ -10,7 +10,7 @@ import javafx.util.Duration;
 import westtide.desktop.kit.Controls;
 import westtide.file.disk.Folders;
 import westtide.file.disk.Plain;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /**
  * Short sentences at the lower edge: what was done, or what could not be done and what to do

@@ -1,8 +1,8 @@
 package westtide.desktop.open;
 
 import java.util.Optional;
-import westtide.review.Energy;
 import westtide.review.Soundings;
+import westtide.review.form.Energy;
 import westtide.score.Score;
 import westtide.song.Song;
 import westtide.sound.Listening;

@@ -9,7 +9,7 @@ import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import westtide.file.disk.WholeFile;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /**
  * How the window was left: where it stood, which room was in front, and how it looked.

@@ -6,7 +6,7 @@ import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
-import westtide.review.MatchedVersion;
+import westtide.review.heard.MatchedVersion;
 import westtide.score.Score;
 import westtide.song.Song;
 import westtide.sound.Listening;

@@ -11,7 +11,7 @@ import javafx.application.Platform;
 import javafx.util.Duration;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.open.SongView;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.score.Score;
 import westtide.sound.Listening;
 import westtide.sound.Mixdown;

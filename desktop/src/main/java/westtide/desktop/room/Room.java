@@ -5,7 +5,7 @@ import javafx.scene.Node;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayPosition;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /**
  * One stage's sheet. It is built once, and told what to show whenever it is in front and something

@@ -10,7 +10,7 @@ import org.slf4j.LoggerFactory;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayPosition;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 
 /**

@@ -7,7 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 
 /** How the window was left is read back, and a damaged file does no harm. */
 class WindowMemoryTest {

@@ -11,7 +11,7 @@ import javafx.scene.Node;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.desktop.open.SongView;
-import westtide.review.Stage;
+import westtide.review.finding.Stage;
 import westtide.song.Song;
 import westtide.style.StyleBook;
 

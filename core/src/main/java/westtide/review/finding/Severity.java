@@ -1,0 +1,7 @@
+package westtide.review.finding;
+
+/** How much a finding matters. */
+public enum Severity {
+  NOTE,
+  WARNING
+}

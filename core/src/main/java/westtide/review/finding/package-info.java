@@ -1,0 +1,2 @@
+/** What is found: checks by name, findings with a way out, measures beside their usual range. */
+package westtide.review.finding;

@@ -1,0 +1,2 @@
+/** The energy of bars, and what is found about sections and what joins them. */
+package westtide.review.form;

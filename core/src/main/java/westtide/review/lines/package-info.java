@@ -1,0 +1,2 @@
+/** What is measured and found about melodies. */
+package westtide.review.lines;
