@@ -16,9 +16,9 @@ import westtide.score.Score;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.BriefEdits;
-import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.sound.Engine;
 

@@ -12,7 +12,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.text.Reading;
 
 /**

@@ -16,7 +16,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.drum.GrooveEdits;
 import westtide.song.form.Cell;
 import westtide.song.id.Seed;
 import westtide.song.pattern.NamedPattern;

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import westtide.compose.groove.GrooveDraft;
+import westtide.compose.line.SecondLine;
 import westtide.follow.Harmony;
 import westtide.song.Part;
 import westtide.song.Role;

@@ -15,9 +15,9 @@ import westtide.theory.QualityBook;
  * @param key the key
  * @param colours qualities, the most liked first
  */
-record Palette(Key key, List<ChordQuality> colours) {
+public record Palette(Key key, List<ChordQuality> colours) {
   /** The chords on a degree of the key, 1 to 7, that hold no foreign note; the most liked first. */
-  List<Chord> on(int degree) {
+  public List<Chord> on(int degree) {
     NoteName root = key.degree(degree).simplest();
     List<Chord> liked =
         colours.stream().map(quality -> Chord.of(root, quality)).filter(this::inside).toList();
@@ -25,7 +25,7 @@ record Palette(Key key, List<ChordQuality> colours) {
   }
 
   /** The triad the scale itself stacks on a degree. */
-  Chord triad(int degree) {
+  public Chord triad(int degree) {
     NoteName root = key.degree(degree).simplest();
     Set<Integer> above = new TreeSet<>();
     for (int step : new int[] {0, 2, 4}) {
@@ -36,7 +36,7 @@ record Palette(Key key, List<ChordQuality> colours) {
   }
 
   /** Whether every note of a chord belongs to the chord scale of the key. */
-  boolean inside(Chord chord) {
+  public boolean inside(Chord chord) {
     Key scale = key.chordKey();
     return chord.pitchClasses().stream().allMatch(scale::contains);
   }

@@ -3,6 +3,7 @@ package westtide.compose;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import westtide.compose.form.FormChanges;
 import westtide.song.Brief;
 import westtide.song.Part;
 import westtide.song.Song;

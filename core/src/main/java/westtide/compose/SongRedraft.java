@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import westtide.compose.form.FormDraft;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;

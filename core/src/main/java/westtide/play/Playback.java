@@ -7,7 +7,7 @@ import westtide.sound.Mixdown;
 import westtide.sound.PreparedScore;
 import westtide.sound.Transport;
 import westtide.sound.desk.Decibels;
-import westtide.sound.desk.Limiter;
+import westtide.sound.effect.Limiter;
 import westtide.sound.loudness.Loudness;
 
 /**

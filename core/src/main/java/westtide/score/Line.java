@@ -11,7 +11,7 @@ import westtide.song.line.Note;
  * @param notes its notes in order of start
  * @param origins for each note its place in what is written; empty where every note is its own
  */
-record Line(String pattern, List<Note> notes, List<Integer> origins) {
+public record Line(String pattern, List<Note> notes, List<Integer> origins) {
   /** A line that a rule plays. */
   static Line ruled(String pattern, List<Note> notes) {
     return new Line(pattern, held(notes), List.of());

@@ -7,7 +7,7 @@ import westtide.rhythm.Meter;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.NamedPattern;

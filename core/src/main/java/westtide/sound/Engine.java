@@ -6,9 +6,9 @@ import westtide.sound.desk.Channel;
 import westtide.sound.desk.DrumBus;
 import westtide.sound.desk.Frames;
 import westtide.sound.desk.MixBus;
-import westtide.sound.desk.MonoLows;
-import westtide.sound.desk.Reverbs;
 import westtide.sound.desk.Stretch;
+import westtide.sound.effect.MonoLows;
+import westtide.sound.reverb.Reverbs;
 
 /**
  * Mixes a prepared score block by block. Belongs to the audio thread: it takes no memory and no

@@ -18,7 +18,7 @@ import westtide.song.Song;
 import westtide.song.form.Form;
 import westtide.song.id.PartId;
 import westtide.sound.desk.Decibels;
-import westtide.sound.desk.Limiter;
+import westtide.sound.effect.Limiter;
 import westtide.sound.loudness.Loudness;
 import westtide.sound.loudness.LowPhase;
 import westtide.sound.loudness.ThirdOctaves;

@@ -13,8 +13,8 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.id.PartId;
 import westtide.song.mix.Master;
-import westtide.sound.desk.Limiter;
 import westtide.sound.desk.MixBus;
+import westtide.sound.effect.Limiter;
 
 /**
  * A whole song rendered faster than it plays. The same song gives the same samples every time, on

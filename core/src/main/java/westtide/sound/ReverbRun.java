@@ -5,7 +5,7 @@ import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.ForkJoinTask;
 import westtide.song.mix.ReverbKind;
 import westtide.sound.desk.Blocks;
-import westtide.sound.desk.Reverb;
+import westtide.sound.reverb.Reverb;
 
 /** A room of a run, which answers some blocks at a time beside the other rooms. */
 final class ReverbRun {

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 import westtide.song.mix.ReverbKind;
 import westtide.sound.desk.Blocks;
-import westtide.sound.desk.MonoLows;
+import westtide.sound.effect.MonoLows;
 
 /**
  * Adds up what some parts of a run made, with the rooms they are sent to, some blocks at a time;

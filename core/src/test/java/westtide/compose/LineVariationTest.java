@@ -8,6 +8,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.Songs;
+import westtide.compose.line.LineVariation;
+import westtide.compose.line.SecondLine;
 import westtide.follow.Harmony;
 import westtide.song.Role;
 import westtide.song.Song;

@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.compose.line.SecondLine;
 import westtide.follow.Harmony;
 import westtide.song.Part;
 import westtide.song.Role;

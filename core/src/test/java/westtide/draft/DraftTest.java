@@ -13,8 +13,8 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.DrumEdits;
 import westtide.song.edit.TypedLines;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 

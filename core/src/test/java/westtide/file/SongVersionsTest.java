@@ -15,9 +15,9 @@ import westtide.compose.SongChanges;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
-import westtide.song.edit.FormEdits;
 import westtide.song.edit.MixEdits;
 import westtide.song.edit.PartEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Level;
 import westtide.song.id.PartId;
 

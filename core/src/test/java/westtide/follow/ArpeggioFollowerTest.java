@@ -14,7 +14,7 @@ import westtide.song.Brief;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.ArpeggioEdits;
+import westtide.song.edit.line.ArpeggioEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.Arpeggio;

@@ -44,7 +44,7 @@ import westtide.sound.Engine;
 import westtide.sound.Mixdown;
 import westtide.sound.Preparation;
 import westtide.sound.PreparedScore;
-import westtide.sound.desk.Limiter;
+import westtide.sound.effect.Limiter;
 import westtide.theory.Key;
 
 /** The audio thread's side, pumped block by block without a thread. */

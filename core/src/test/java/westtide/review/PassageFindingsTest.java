@@ -23,10 +23,10 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.edit.ChordEdits;
-import westtide.song.edit.DrumEdits;
-import westtide.song.edit.LowEndEdits;
 import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
+import westtide.song.edit.drum.DrumEdits;
+import westtide.song.edit.line.LowEndEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Form;
 import westtide.song.form.Level;
@@ -247,7 +247,7 @@ class PassageFindingsTest {
             case 3 -> RowEdits.copy("hook", "copy " + i).apply(song);
             case 4 -> new PartEdits(one.id()).rename("Part " + i).apply(song);
             default ->
-                westtide.song.edit.FormEdits.level(
+                westtide.song.edit.form.FormEdits.level(
                         song.form().id(1), one.id(), 0, Level.values()[random.nextInt(5)])
                     .apply(song);
           };

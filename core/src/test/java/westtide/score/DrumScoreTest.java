@@ -21,7 +21,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Form;
 import westtide.song.form.Level;

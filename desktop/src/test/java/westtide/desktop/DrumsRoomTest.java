@@ -17,7 +17,7 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.Restart;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;

@@ -7,7 +7,7 @@ import java.util.List;
 import javafx.scene.layout.Pane;
 import org.junit.jupiter.api.Test;
 import westtide.review.finding.Stage;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 import westtide.song.form.Section;
 import westtide.song.id.SectionId;

@@ -25,7 +25,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PanSweep;
-import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.drum.GrooveEdits;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;
 

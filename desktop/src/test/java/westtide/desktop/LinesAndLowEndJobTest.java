@@ -20,7 +20,7 @@ import westtide.review.finding.Stage;
 import westtide.score.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.Pattern;

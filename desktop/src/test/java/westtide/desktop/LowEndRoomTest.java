@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import westtide.desktop.open.NotePlace;
 import westtide.review.finding.Stage;
 import westtide.song.Role;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.line.Note;
 import westtide.song.pattern.LowLine;
 import westtide.song.pattern.Pattern;

@@ -15,7 +15,7 @@ import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.style.StyleBook;
 
 /** The holder of the open song, without a window. */

@@ -31,7 +31,7 @@ import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
 import westtide.desktop.open.Look;
 import westtide.song.Song;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 import westtide.sound.Listening;
 import westtide.sound.SharedTables;

@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import westtide.review.finding.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.Arpeggio;

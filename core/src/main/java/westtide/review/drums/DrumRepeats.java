@@ -19,7 +19,7 @@ import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 import westtide.song.form.Section;
 import westtide.song.id.PartId;

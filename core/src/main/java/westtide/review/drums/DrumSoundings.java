@@ -15,7 +15,7 @@ import westtide.song.Part;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;
 import westtide.style.Style;

@@ -15,7 +15,7 @@ import westtide.rhythm.StepLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.pattern.Pattern;
 import westtide.style.LaneHabit;
 

@@ -16,7 +16,7 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 
 /**
  * Hits whose condition never comes: they wait for a repeat of their lane that no section reaches,

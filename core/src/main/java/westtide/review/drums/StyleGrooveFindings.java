@@ -22,7 +22,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlacedHit;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;
 import westtide.style.EnsembleHabit;

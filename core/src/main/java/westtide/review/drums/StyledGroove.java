@@ -10,7 +10,7 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.PlacedHit;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 

@@ -18,7 +18,7 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Part;
 import westtide.song.Song;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 import westtide.song.form.Mark;
 import westtide.song.form.Section;

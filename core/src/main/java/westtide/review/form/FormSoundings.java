@@ -18,7 +18,7 @@ import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 import westtide.song.form.FormLine;
 import westtide.song.form.Level;

@@ -23,7 +23,7 @@ import westtide.score.ScoredPart;
 import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.line.Note;
 import westtide.song.pattern.LineFit;
 import westtide.song.pattern.Pattern;

@@ -4,7 +4,7 @@ import java.util.Map;
 import java.util.function.Predicate;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.line.LowEndEdits;
 import westtide.song.pattern.FollowRule;
 import westtide.song.pattern.KickLink;
 import westtide.song.pattern.LowLine;

@@ -18,7 +18,7 @@ import westtide.song.pattern.Pattern;
  * Grooves at half time: kick and backbeat come twice as far apart over twice the bars, everything
  * else goes on as it was.
  */
-final class HalfTime {
+public final class HalfTime {
   private static final String SUFFIX = " half-time";
   private static final int MOST_BARS = 16;
   private static final Set<DrumVoice> STRETCHED =
@@ -27,7 +27,7 @@ final class HalfTime {
   private HalfTime() {}
 
   /** The song with every groove of a drum part at half time too. */
-  static Song of(Part part, Song song) {
+  public static Song of(Part part, Song song) {
     Map<String, Pattern.Drums> grooves = part.grooves(song.brief().meter());
     Part out = part;
     for (Map.Entry<String, Pattern.Drums> groove : grooves.entrySet()) {
@@ -42,7 +42,7 @@ final class HalfTime {
   }
 
   /** A section that plays its grooves at half time where there are some. */
-  static Section played(Section section, List<Part> drums) {
+  public static Section played(Section section, List<Part> drums) {
     Section out = section;
     for (Part part : drums) {
       out =

@@ -10,6 +10,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
+import westtide.song.edit.drum.GrooveEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;
 import westtide.song.id.PartId;

@@ -89,7 +89,7 @@ public record PatternEdits(PartId part, String pattern) {
   }
 
   /** A groove that followed another, as it is now. */
-  static NamedPattern alone(Part p, NamedPattern other, Meter meter) {
+  public static NamedPattern alone(Part p, NamedPattern other, Meter meter) {
     Optional<Pattern.Drums> groove = p.groove(other.name(), meter);
     return groove.map(other::withPattern).orElse(other);
   }

@@ -9,7 +9,7 @@ public final class Blocks {
    * Added to what feeds back, so that it never fades into numbers too small for the processor to
    * count with at speed; 360 dB below full scale.
    */
-  static final float FAINT = 1e-18f;
+  public static final float FAINT = 1e-18f;
 
   private Blocks() {}
 

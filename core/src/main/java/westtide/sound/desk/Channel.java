@@ -2,6 +2,11 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.ReverbKind;
+import westtide.sound.effect.Echo;
+import westtide.sound.effect.FilterRow;
+import westtide.sound.effect.SoftClip;
+import westtide.sound.effect.Spread;
+import westtide.sound.effect.StereoFilter;
 
 /**
  * One part of the mix, or one lane of a drum part: its sounding notes, filters, inserts, ducking,

@@ -2,6 +2,8 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.Master;
+import westtide.sound.effect.BusCompressor;
+import westtide.sound.effect.TransientShaper;
 
 /**
  * All drum parts together: what their sum asks for becomes one gain, which each of them is

@@ -1,6 +1,7 @@
 package westtide.sound.desk;
 
 import westtide.song.mix.Duck;
+import westtide.sound.effect.Crossover;
 
 /**
  * The level of a channel: its gain and pan, what moves them, the gate, and the ducking, of all of

@@ -4,6 +4,11 @@ import java.util.Arrays;
 import westtide.song.mix.Effects;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Tremolo;
+import westtide.sound.effect.Biquad;
+import westtide.sound.effect.ChorusAndPhaser;
+import westtide.sound.effect.FilterRow;
+import westtide.sound.effect.Saturation;
+import westtide.sound.effect.TransientShaper;
 import westtide.sound.voice.SineTable;
 
 /**

@@ -1,25 +1,26 @@
 package westtide.sound.desk;
 
 /** A delay line that is read and written a block at a time; it is no shorter than a block. */
-final class Line {
+public final class Line {
   private final float[] ring;
   private final float[] kept;
   private int at;
 
-  Line(int length, int block) {
+  /** One of a length in samples. */
+  public Line(int length, int block) {
     ring = new float[Math.max(length, block)];
     kept = new float[block];
   }
 
   /** The next samples to leave; they stay until they are written over. */
-  void read(float[] out, int length) {
+  public void read(float[] out, int length) {
     int first = Math.min(length, ring.length - at);
     System.arraycopy(ring, at, out, 0, first);
     System.arraycopy(ring, 0, out, first, length - first);
   }
 
   /** Puts samples in the place of those that left. */
-  void write(float[] in, int length) {
+  public void write(float[] in, int length) {
     int first = Math.min(length, ring.length - at);
     System.arraycopy(in, 0, ring, at, first);
     System.arraycopy(in, first, ring, 0, length - first);
@@ -27,7 +28,7 @@ final class Line {
   }
 
   /** Gives samples for those that leave. */
-  void swap(float[] samples, int length) {
+  public void swap(float[] samples, int length) {
     read(kept, length);
     write(samples, length);
     System.arraycopy(kept, 0, samples, 0, length);

@@ -2,6 +2,7 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.Master;
+import westtide.sound.effect.BusCompressor;
 
 /** The whole mix before its limiter: its gain, and what holds it together. */
 public final class MixBus {

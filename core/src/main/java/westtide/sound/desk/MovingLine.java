@@ -1,10 +1,12 @@
 package westtide.sound.desk;
 
+import westtide.sound.reverb.Ring;
+
 /**
  * A delay line read at a place that moves slowly, between samples in a straight line; a block at a
  * time, so it is never read closer than a block.
  */
-final class MovingLine {
+public final class MovingLine {
   private final Ring ring;
   private final float[] taken;
   private final float[] next;
@@ -13,7 +15,7 @@ final class MovingLine {
   private double before;
 
   /** A line that is read at most so many samples late. */
-  MovingLine(int longest, int block) {
+  public MovingLine(int longest, int block) {
     ring = new Ring(longest + block + 1);
     taken = new float[block];
     next = new float[block];
@@ -25,13 +27,13 @@ final class MovingLine {
   }
 
   /** Forgets what was put in. */
-  void clear() {
+  public void clear() {
     ring.clear();
     delay = -1;
   }
 
   /** Moves the place evenly to another delay until the end of the next block; at once at first. */
-  void move(double delayAfter) {
+  public void move(double delayAfter) {
     before = delay < 0 ? delayAfter : delay;
     delay = delayAfter;
   }
@@ -40,7 +42,7 @@ final class MovingLine {
    * The next samples to leave. The place moves by far less than a sample in a block, so that all of
    * them lie between the same neighbours or hardly beyond.
    */
-  void read(float[] out, int length) {
+  public void read(float[] out, int length) {
     int ago = (int) Math.ceil(before);
     float share = (float) (ago - before);
     float step = (float) ((before - delay) / length);
@@ -52,7 +54,7 @@ final class MovingLine {
   }
 
   /** Puts the next samples in. */
-  void write(float[] in, int length) {
+  public void write(float[] in, int length) {
     ring.put(in, length);
   }
 }

@@ -21,7 +21,7 @@ public final class Stretch {
    * How far a value goes towards another at each control point when it needs that many milliseconds
    * for 63 % of the way.
    */
-  static double approach(double millis, int rate) {
+  public static double approach(double millis, int rate) {
     return 1 - Math.exp(-EVERY / (millis / 1000 * rate));
   }
 

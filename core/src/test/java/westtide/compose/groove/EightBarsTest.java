@@ -21,7 +21,7 @@ import westtide.score.ScoredNote;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.GrooveEdits;
+import westtide.song.edit.drum.GrooveEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.Seed;
 import westtide.song.pattern.Pattern;

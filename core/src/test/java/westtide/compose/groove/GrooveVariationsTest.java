@@ -20,7 +20,7 @@ import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.form.CellSpan;
 import westtide.song.form.Level;
 import westtide.song.form.Section;

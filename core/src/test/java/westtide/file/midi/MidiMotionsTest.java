@@ -15,7 +15,7 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Level;
 import westtide.song.form.Transition;
 import westtide.song.id.PartId;

@@ -15,8 +15,8 @@ import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.score.SectionScore;
 import westtide.song.Song;
-import westtide.song.edit.FormEdits;
-import westtide.song.edit.SectionEdits;
+import westtide.song.edit.form.FormEdits;
+import westtide.song.edit.form.SectionEdits;
 
 /** Sections of so many beats: bars of 4/4 are 3840 ticks, beats 960, counted by hand. */
 class ShortBarsTest {

@@ -26,6 +26,8 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.Restart;
+import westtide.song.edit.drum.DrumEdits;
+import westtide.song.edit.drum.DrumStackEdits;
 import westtide.song.form.Cell;
 import westtide.song.id.PartId;
 import westtide.song.pattern.GrooveChange;

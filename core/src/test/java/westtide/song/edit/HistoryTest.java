@@ -6,6 +6,7 @@ import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.rhythm.Tempo;
 import westtide.song.Song;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.id.SectionId;
 
 class HistoryTest {

@@ -15,6 +15,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
 import westtide.song.drum.PlayedLanes;
+import westtide.song.edit.line.PlayIn;
 import westtide.song.pattern.Pattern;
 
 /** What was played goes into the groove, in place of what was there or beside it. */

@@ -18,6 +18,7 @@ import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.form.SectionEdits;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;

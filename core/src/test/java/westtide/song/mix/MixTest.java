@@ -12,9 +12,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import westtide.Songs;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.FormEdits;
 import westtide.song.edit.History;
 import westtide.song.edit.MixEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 

@@ -11,6 +11,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
+import westtide.sound.effect.Echo;
+import westtide.sound.effect.Limiter;
+import westtide.sound.effect.SoftClip;
+import westtide.sound.effect.Spread;
+import westtide.sound.reverb.Reverb;
+import westtide.sound.reverb.ReverbShape;
 
 class DeskTest {
   private static final int RATE = 48_000;

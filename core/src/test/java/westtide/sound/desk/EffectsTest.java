@@ -15,6 +15,11 @@ import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 import westtide.song.mix.Tremolo;
 import westtide.sound.Spectrum;
+import westtide.sound.effect.Echo;
+import westtide.sound.effect.FilterRow;
+import westtide.sound.effect.MonoLows;
+import westtide.sound.reverb.Reverb;
+import westtide.sound.reverb.ReverbShape;
 
 class EffectsTest {
   private static final int RATE = 48_000;

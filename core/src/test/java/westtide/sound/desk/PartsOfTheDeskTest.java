@@ -10,6 +10,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.song.mix.Duck;
+import westtide.sound.effect.Crossover;
+import westtide.sound.effect.FilterRow;
+import westtide.sound.effect.SlidingLeast;
+import westtide.sound.effect.TwoSides;
 
 /** The small workers of the desk against slow, plain versions of themselves. */
 class PartsOfTheDeskTest {

@@ -10,7 +10,7 @@ import westtide.rhythm.StepLane;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedHit;
-import westtide.song.edit.PlayIn;
+import westtide.song.edit.line.PlayIn;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Pattern;
 

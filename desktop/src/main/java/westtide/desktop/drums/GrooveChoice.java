@@ -18,8 +18,8 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.DrumEdits;
 import westtide.song.edit.Edit;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.id.Seed;
 import westtide.sound.Audible;
 

@@ -9,7 +9,7 @@ import javafx.scene.layout.HBox;
 import westtide.desktop.kit.Controls;
 import westtide.song.HeardBars;
 import westtide.song.Song;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Section;
 import westtide.song.pattern.Pattern;
 

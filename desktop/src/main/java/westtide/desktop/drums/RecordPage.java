@@ -25,7 +25,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.PlayedLanes;
 import westtide.song.edit.Edit;
-import westtide.song.edit.PlayIn;
+import westtide.song.edit.line.PlayIn;
 import westtide.song.pattern.Pattern;
 
 /**

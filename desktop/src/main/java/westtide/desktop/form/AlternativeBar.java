@@ -8,7 +8,7 @@ import westtide.desktop.kit.Controls;
 import westtide.desktop.room.RoomContext;
 import westtide.song.Alternatives;
 import westtide.song.Song;
-import westtide.song.edit.AlternativeEdits;
+import westtide.song.edit.form.AlternativeEdits;
 import westtide.song.id.PartId;
 
 /** Up to three forms side by side: which one is played, another one, a part taken over. */

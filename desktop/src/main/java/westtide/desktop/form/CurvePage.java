@@ -15,7 +15,7 @@ import westtide.desktop.kit.NumberField;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Ticks;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.mix.Curve;
 import westtide.song.mix.CurveShape;
 

@@ -8,17 +8,17 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.compose.FormChanges;
-import westtide.compose.FormPlans;
-import westtide.compose.LoopBuild;
-import westtide.compose.OwnFormDraft;
+import westtide.compose.form.FormChanges;
+import westtide.compose.form.FormPlans;
+import westtide.compose.form.LoopBuild;
+import westtide.compose.form.OwnFormDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Clock;
 import westtide.song.OwnForm;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Form;
 
 /**

@@ -5,7 +5,7 @@ import java.util.Optional;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.Reordering;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;
 import westtide.song.form.Section;

@@ -7,7 +7,7 @@ import java.util.Map;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import westtide.compose.TeasePlan;
+import westtide.compose.form.TeasePlan;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;

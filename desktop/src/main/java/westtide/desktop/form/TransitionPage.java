@@ -8,7 +8,7 @@ import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
-import westtide.compose.TransitionDraft;
+import westtide.compose.form.TransitionDraft;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NumberField;
@@ -20,7 +20,7 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.FormEdits;
+import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Transition;
 import westtide.song.id.PartId;
 

@@ -16,7 +16,7 @@ import westtide.song.PatternDescription;
 import westtide.song.Song;
 import westtide.song.chord.Progression;
 import westtide.song.edit.Edit;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.form.Section;
 import westtide.song.line.ChordNote;
 import westtide.song.line.Note;

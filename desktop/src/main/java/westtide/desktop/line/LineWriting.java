@@ -8,7 +8,7 @@ import westtide.follow.ChordDegrees;
 import westtide.follow.KeyFigures;
 import westtide.song.Brief;
 import westtide.song.edit.Edit;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.line.Note;
 import westtide.song.pattern.AttachedText;
 import westtide.song.pattern.Pattern;

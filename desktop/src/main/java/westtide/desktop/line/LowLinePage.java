@@ -14,7 +14,7 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.ScaleSheet;
 import westtide.desktop.kit.TypedLine;
 import westtide.rhythm.Figure;
-import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.line.LowEndEdits;
 import westtide.song.pattern.LowLine;
 import westtide.song.pattern.NamedPattern;
 

@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
-import westtide.song.edit.PhraseEdits;
+import westtide.song.edit.line.PhraseEdits;
 import westtide.song.pattern.Pattern;
 import westtide.song.pattern.PhraseUnit;
 

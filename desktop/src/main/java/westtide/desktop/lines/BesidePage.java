@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
-import westtide.compose.SecondLine;
+import westtide.compose.line.SecondLine;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Page;
 import westtide.desktop.line.HeardLine;

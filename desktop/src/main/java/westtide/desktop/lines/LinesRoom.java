@@ -7,7 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import westtide.compose.LineDraft;
+import westtide.compose.line.LineDraft;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Page;
@@ -23,7 +23,7 @@ import westtide.review.finding.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
 import westtide.song.Role;
-import westtide.song.edit.LineEdits;
+import westtide.song.edit.line.LineEdits;
 import westtide.song.id.Seed;
 import westtide.song.line.Note;
 

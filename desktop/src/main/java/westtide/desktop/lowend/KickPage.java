@@ -20,7 +20,7 @@ import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.line.LowEndEdits;
 import westtide.song.line.Note;
 import westtide.song.mix.Duck;
 import westtide.sound.instrument.DrumTuning;

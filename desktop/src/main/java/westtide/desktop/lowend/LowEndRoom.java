@@ -21,7 +21,7 @@ import westtide.review.finding.Stage;
 import westtide.score.WriteOut;
 import westtide.song.Part;
 import westtide.song.Role;
-import westtide.song.edit.LowEndEdits;
+import westtide.song.edit.line.LowEndEdits;
 import westtide.song.pattern.FollowRule;
 import westtide.song.pattern.KickLink;
 import westtide.song.pattern.NamedPattern;

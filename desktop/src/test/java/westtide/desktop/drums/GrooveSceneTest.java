@@ -15,7 +15,7 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
-import westtide.song.edit.DrumEdits;
+import westtide.song.edit.drum.DrumEdits;
 import westtide.song.id.PartId;
 import westtide.style.StyleBook;
 

@@ -1,0 +1,2 @@
+/** Progressions, and what may come next. */
+package westtide.compose.chord;

@@ -1,0 +1,2 @@
+/** Edits of grooves and lanes. */
+package westtide.song.edit.drum;

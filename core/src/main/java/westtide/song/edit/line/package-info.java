@@ -1,0 +1,2 @@
+/** Edits of written lines, phrases, arpeggios and low lines. */
+package westtide.song.edit.line;

@@ -1,0 +1,2 @@
+/** The spaces a sound is sent to. */
+package westtide.sound.reverb;
