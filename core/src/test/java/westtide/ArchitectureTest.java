@@ -102,7 +102,7 @@ class ArchitectureTest {
         .resideInAPackage("westtide.song")
         .should()
         .dependOnClassesThat()
-        .resideInAPackage("westtide.song.edit")
+        .resideInAPackage("westtide.song.edit..")
         .check(CORE);
   }
 

@@ -26,7 +26,7 @@ import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
-import westtide.song.edit.form.LinkedSections;
+import westtide.song.edit.LinkedSections;
 import westtide.song.form.FormLine;
 import westtide.style.Style;
 import westtide.style.StyleBook;

@@ -9,7 +9,7 @@ import westtide.follow.Harmony;
 import westtide.follow.KeyFigures;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.TypedLines;
+import westtide.song.edit.part.TypedLines;
 import westtide.song.form.Form;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;

@@ -22,9 +22,9 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.MarksPart;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
 import westtide.song.edit.drum.GrooveEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.CellSpan;
 import westtide.song.form.Form;
@@ -35,6 +35,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.Seed;
 import westtide.song.pattern.NamedPattern;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.LaneHabit;
 import westtide.style.LevelPlan;
@@ -98,7 +99,7 @@ public final class Arranger {
           song.form().sections().stream()
               .flatMap(section -> section.cells(part.id()).stream())
               .allMatch(cell -> cell.level() == Level.OUT || empty(part, cell));
-      boolean core = part.role() == Role.MARKS || part.id().equals(SongDraft.DRUMS);
+      boolean core = part.role() == Role.MARKS || part.id().equals(CoreParts.DRUMS);
       if (silent && !core && !kept.contains(part.id())) {
         out = new PartEdits(part.id()).remove().apply(out);
       }
@@ -248,7 +249,7 @@ public final class Arranger {
 
   /** Fills are the drums' alone: two parts never fill the same bar. */
   private static EightBars eightBars(Part part) {
-    return part.id().equals(SongDraft.DRUMS)
+    return part.id().equals(CoreParts.DRUMS)
         ? EightBars.of(EightBars.Plan.ALL)
         : new EightBars(EightBars.Plan.ALL, Map.of(), false);
   }
@@ -256,7 +257,7 @@ public final class Arranger {
   /** The first eight bars of a groove: lanes that enter later are silent until then. */
   private Pattern.Drums entered(Part part, Pattern.Drums eight) {
     Map<LaneId, LaneHabit> lanes =
-        part.id().equals(SongDraft.DRUMS) ? style.groove().lanes() : Map.of();
+        part.id().equals(CoreParts.DRUMS) ? style.groove().lanes() : Map.of();
     return eight.each(
         lane -> {
           int steps = lane.lane().length() / EIGHT;

@@ -18,6 +18,7 @@ import westtide.song.id.SectionId;
 import westtide.song.line.Note;
 import westtide.song.pattern.LowLine;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 
 /** What tells one draft from another, in a few words a part. */
 public final class DraftWords {
@@ -63,11 +64,11 @@ public final class DraftWords {
         out.add(level + ": " + String.join(", ", names));
       }
     }
-    played(section, SongDraft.DRUMS)
-        .flatMap(name -> drums(song, song.part(SongDraft.DRUMS).orElseThrow(), name))
+    played(section, CoreParts.DRUMS)
+        .flatMap(name -> drums(song, song.part(CoreParts.DRUMS).orElseThrow(), name))
         .ifPresent(out::add);
-    played(section, SongDraft.LEAD)
-        .flatMap(name -> lead(song, song.part(SongDraft.LEAD).orElseThrow(), name))
+    played(section, CoreParts.LEAD)
+        .flatMap(name -> lead(song, song.part(CoreParts.LEAD).orElseThrow(), name))
         .map(line -> "lead of " + line)
         .ifPresent(out::add);
     return String.join(" · ", out);
@@ -88,7 +89,7 @@ public final class DraftWords {
   }
 
   private static Optional<String> drums(Song song) {
-    return song.part(SongDraft.DRUMS).flatMap(part -> drums(song, part, SongDraft.MAIN));
+    return song.part(CoreParts.DRUMS).flatMap(part -> drums(song, part, SongDraft.MAIN));
   }
 
   private static Optional<String> drums(Song song, Part part, String pattern) {
@@ -110,7 +111,7 @@ public final class DraftWords {
   }
 
   private static Optional<String> lead(Song song) {
-    return song.part(SongDraft.LEAD).flatMap(part -> lead(song, part, SongDraft.MAIN));
+    return song.part(CoreParts.LEAD).flatMap(part -> lead(song, part, SongDraft.MAIN));
   }
 
   private static Optional<String> lead(Song song, Part part, String pattern) {

@@ -26,6 +26,7 @@ import westtide.song.pattern.FollowRule;
 import westtide.song.pattern.LineFit;
 import westtide.song.pattern.NamedPattern;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.GrooveHabit;
 import westtide.style.Job;
@@ -218,12 +219,12 @@ final class EnsembleParts {
     String played =
         song.form().sections().stream()
             .filter(section -> section.word().kind() == SectionKind.HOOK)
-            .flatMap(section -> section.cells(SongDraft.LEAD).stream())
+            .flatMap(section -> section.cells(CoreParts.LEAD).stream())
             .filter(cell -> cell.level() != Level.OUT)
             .map(Cell::pattern)
             .findFirst()
             .orElse(SongDraft.MAIN);
-    return song.part(SongDraft.LEAD)
+    return song.part(CoreParts.LEAD)
         .map(part -> part.pattern(played).pattern())
         .filter(Pattern.Written.class::isInstance)
         .map(Pattern.Written.class::cast)

@@ -16,6 +16,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.id.Seed;
 import westtide.song.pattern.NamedPattern;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
 
@@ -36,7 +37,7 @@ public record PartRedraft(Song song, Style style) {
 
   private boolean draws(PartId id) {
     boolean first =
-        List.of(SongDraft.KEYS, SongDraft.LEAD, SongDraft.DRUMS, SongDraft.SUB, SongDraft.BASS)
+        List.of(CoreParts.KEYS, CoreParts.LEAD, CoreParts.DRUMS, CoreParts.SUB, CoreParts.BASS)
             .contains(id);
     return first || style.ensemble().members().stream().anyMatch(m -> m.id().equals(id));
   }

@@ -34,6 +34,7 @@ import westtide.song.id.Seed;
 import westtide.song.pattern.FollowRule;
 import westtide.song.pattern.NamedPattern;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 import westtide.style.FormHabit;
 import westtide.style.PartHabit;
 import westtide.style.Style;
@@ -61,21 +62,6 @@ public record SongDraft(
     Optional<String> chordLine,
     Optional<String> formLine,
     Optional<String> plan) {
-  /** Part id of the chord part. */
-  public static final PartId KEYS = PartId.of("keys");
-
-  /** Part id of the lead. */
-  public static final PartId LEAD = PartId.of("lead");
-
-  /** Part id of the drums. */
-  public static final PartId DRUMS = PartId.of("drums");
-
-  /** Part id of the 808. */
-  public static final PartId SUB = PartId.of("808");
-
-  /** Part id of the bass. */
-  public static final PartId BASS = PartId.of("bass");
-
   /** The name of the usual pattern of a part. */
   public static final String MAIN = GrooveDraft.MAIN;
 
@@ -225,14 +211,14 @@ public record SongDraft(
         FollowRule.Chords.of(style.keysPart().range(), rhythm.figure())
             .withKind(style.chords().spread())
             .withVary(new FollowRule.Vary(style.chords().vary(), seed.value()));
-    return following(KEYS, style.keysPart(), Role.CHORDS, rule);
+    return following(CoreParts.KEYS, style.keysPart(), Role.CHORDS, rule);
   }
 
   private Part lead(Brief brief, Progression hook) {
     LineDraft draft = new LineDraft(brief.key(), brief.meter(), style.lead());
     Pattern.Written line = draft.draw(hook, seed);
     return Part.of(
-        LEAD,
+        CoreParts.LEAD,
         style.lead().name(),
         Role.LINE,
         style.lead().program(),
@@ -241,23 +227,27 @@ public record SongDraft(
 
   private Part drums() {
     GrooveDraft draft = new GrooveDraft(style.groove(), seed);
-    return draft.voiced(Part.of(DRUMS, "Drums", Role.DRUMS, 0, draft.draw()));
+    return draft.voiced(Part.of(CoreParts.DRUMS, "Drums", Role.DRUMS, 0, draft.draw()));
   }
 
   private Part sub() {
     PartHabit.Bass808 habit = style.sub();
     Random random = seed.random("808");
     FollowRule rule =
-        habit.grammar().draw(Seed.pick(habit.figures(), random), BASS, habit.lowest(), random);
-    return following(SUB, habit, Role.SUB, rule);
+        habit
+            .grammar()
+            .draw(Seed.pick(habit.figures(), random), CoreParts.BASS, habit.lowest(), random);
+    return following(CoreParts.SUB, habit, Role.SUB, rule);
   }
 
   private Part bass() {
     PartHabit.Bass habit = style.bass();
     Random random = seed.random("bass");
     FollowRule rule =
-        habit.grammar().draw(Seed.pick(habit.figures(), random), SUB, habit.lowest(), random);
-    return following(BASS, habit, Role.BASS, rule);
+        habit
+            .grammar()
+            .draw(Seed.pick(habit.figures(), random), CoreParts.SUB, habit.lowest(), random);
+    return following(CoreParts.BASS, habit, Role.BASS, rule);
   }
 
   private static Part following(PartId id, PartHabit habit, Role role, FollowRule rule) {

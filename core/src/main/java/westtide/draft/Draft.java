@@ -8,6 +8,7 @@ import westtide.compose.SongDraft;
 import westtide.compose.SongRedraft;
 import westtide.level.DraftLevels;
 import westtide.song.Song;
+import westtide.style.CoreParts;
 import westtide.style.Style;
 
 /**
@@ -99,7 +100,7 @@ public record Draft(
       sketched = line.fits(sketched) ? line.into(sketched) : sketched;
     }
     Arranger arranger = new Arranger(sketch.style(), sketch.seed());
-    return (ownGroove ? arranger.keeping(SongDraft.DRUMS) : arranger).arrange(sketched);
+    return (ownGroove ? arranger.keeping(CoreParts.DRUMS) : arranger).arrange(sketched);
   }
 
   /** Arranging may vary a line; written by hand, it stands as it was written. */

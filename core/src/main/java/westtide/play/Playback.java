@@ -6,7 +6,7 @@ import westtide.sound.Engine;
 import westtide.sound.Mixdown;
 import westtide.sound.PreparedScore;
 import westtide.sound.Transport;
-import westtide.sound.desk.Decibels;
+import westtide.sound.block.Decibels;
 import westtide.sound.effect.Limiter;
 import westtide.sound.loudness.Loudness;
 

@@ -1,12 +1,12 @@
 package westtide.sound;
 
 import java.util.Arrays;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Stretch;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.DrumBus;
 import westtide.sound.desk.Frames;
 import westtide.sound.desk.MixBus;
-import westtide.sound.desk.Stretch;
 import westtide.sound.effect.MonoLows;
 import westtide.sound.reverb.Reverbs;
 

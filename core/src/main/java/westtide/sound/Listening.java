@@ -17,7 +17,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.form.Form;
 import westtide.song.id.PartId;
-import westtide.sound.desk.Decibels;
+import westtide.sound.block.Decibels;
 import westtide.sound.effect.Limiter;
 import westtide.sound.loudness.Loudness;
 import westtide.sound.loudness.LowPhase;

@@ -1,7 +1,7 @@
 package westtide.sound;
 
+import westtide.sound.block.Stretch;
 import westtide.sound.desk.Frames;
-import westtide.sound.desk.Stretch;
 
 /** What a transport moves: the whole song, or one part of it. */
 interface Moved {

@@ -15,7 +15,7 @@ import westtide.song.Role;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.mix.Patch;
-import westtide.sound.desk.Decibels;
+import westtide.sound.block.Decibels;
 import westtide.sound.desk.Pan;
 import westtide.sound.desk.Track;
 import westtide.sound.instrument.InstrumentBook;

@@ -2,10 +2,10 @@ package westtide.sound;
 
 import java.util.Arrays;
 import westtide.song.mix.ReverbKind;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Stretch;
 import westtide.sound.desk.Channel;
 import westtide.sound.desk.Frames;
-import westtide.sound.desk.Stretch;
 
 /**
  * One part of a song on its way through it by itself, several blocks at a time, so that parts can

@@ -4,7 +4,7 @@ import java.util.Arrays;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.ForkJoinTask;
 import westtide.song.mix.ReverbKind;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 import westtide.sound.reverb.Reverb;
 
 /** A room of a run, which answers some blocks at a time beside the other rooms. */

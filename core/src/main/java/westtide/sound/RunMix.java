@@ -6,7 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import westtide.song.mix.ReverbKind;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 import westtide.sound.effect.MonoLows;
 
 /**

@@ -27,6 +27,7 @@ import westtide.song.form.SectionKind;
 import westtide.song.form.SectionWord;
 import westtide.song.id.Seed;
 import westtide.song.mix.Curve;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.Job;
 import westtide.style.Style;
@@ -150,9 +151,9 @@ class ArrangerTest {
   void aGrooveThatIsKeptStaysAsItWasTyped() {
     Style style = Songs.book().get("lo-fi");
     Song draft = SongDraft.in(style).withSeed(2).song();
-    Song song = new Arranger(style, new Seed(2)).keeping(SongDraft.DRUMS).arrange(draft);
-    Part kept = song.part(SongDraft.DRUMS).orElseThrow();
-    Part typed = draft.part(SongDraft.DRUMS).orElseThrow();
+    Song song = new Arranger(style, new Seed(2)).keeping(CoreParts.DRUMS).arrange(draft);
+    Part kept = song.part(CoreParts.DRUMS).orElseThrow();
+    Part typed = draft.part(CoreParts.DRUMS).orElseThrow();
     assertThat(kept.pattern("A")).isEqualTo(typed.pattern("A"));
     assertThat(kept.grooves(Meter.COMMON)).isEqualTo(typed.grooves(Meter.COMMON));
   }
@@ -186,7 +187,7 @@ class ArrangerTest {
     int hook = song.form().sections().indexOf(hook(song));
     int start = song.form().startTick(hook, song.brief().meter());
     List<Integer> bars =
-        Score.of(song).part(SongDraft.DRUMS).orElseThrow().notes().stream()
+        Score.of(song).part(CoreParts.DRUMS).orElseThrow().notes().stream()
             .filter(note -> note.of(DrumVoice.CLOSED_HAT) && note.written() >= start)
             .map(note -> (note.written() - start) / song.brief().meter().ticksPerBar())
             .toList();
@@ -207,7 +208,7 @@ class ArrangerTest {
         song.form().sections().stream().filter(s -> s.word() == SectionWord.BUILD).toList();
     assertThat(builds).isNotEmpty();
     for (Section build : builds) {
-      List<Curve> keys = build.curves().get(SongDraft.KEYS);
+      List<Curve> keys = build.curves().get(CoreParts.KEYS);
       assertThat(keys).extracting(Curve::kind).contains(Curve.Kind.LEVEL);
       assertThat(keys.get(0).shape().values()).containsExactly(-55, 30);
     }

@@ -19,6 +19,7 @@ import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.pattern.NamedPattern;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 import westtide.style.Style;
 
 class PartRedraftTest {
@@ -33,8 +34,8 @@ class PartRedraftTest {
       assertThat(take.withPart(part.id(), p -> part)).as(part.name()).isEqualTo(OPEN);
       assertThat(RETAKE.part(part.id(), 77)).isEqualTo(take);
     }
-    assertThat(take(SongDraft.LEAD)).isNotEqualTo(OPEN.part(SongDraft.LEAD).orElseThrow());
-    assertThat(take(SongDraft.DRUMS)).isNotEqualTo(OPEN.part(SongDraft.DRUMS).orElseThrow());
+    assertThat(take(CoreParts.LEAD)).isNotEqualTo(OPEN.part(CoreParts.LEAD).orElseThrow());
+    assertThat(take(CoreParts.DRUMS)).isNotEqualTo(OPEN.part(CoreParts.DRUMS).orElseThrow());
   }
 
   private static Part take(PartId id) {
@@ -44,9 +45,9 @@ class PartRedraftTest {
   @Test
   void aPatternOfOnesOwnOutlivesANewTake() {
     NamedPattern own = new NamedPattern("mine", new Pattern.Written(1, List.of()));
-    Song song = OPEN.withPart(SongDraft.LEAD, part -> part.with(own));
-    Song take = new PartRedraft(song, STYLE).part(SongDraft.LEAD, 5);
-    assertThat(take.part(SongDraft.LEAD).orElseThrow().find("mine")).contains(own);
+    Song song = OPEN.withPart(CoreParts.LEAD, part -> part.with(own));
+    Song take = new PartRedraft(song, STYLE).part(CoreParts.LEAD, 5);
+    assertThat(take.part(CoreParts.LEAD).orElseThrow().find("mine")).contains(own);
   }
 
   @Test

@@ -10,6 +10,7 @@ import westtide.Songs;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.style.CoreParts;
 import westtide.style.Style;
 
 class SongRedraftTest {
@@ -43,13 +44,13 @@ class SongRedraftTest {
 
   @Test
   void formAndLevelsStayWhereTheyAreTicked() {
-    Song quieter = OPEN.withPart(SongDraft.KEYS, part -> part.withMix(part.mix().withLevel(-123)));
+    Song quieter = OPEN.withPart(CoreParts.KEYS, part -> part.withMix(part.mix().withLevel(-123)));
     Song take =
         new SongRedraft(quieter, STYLE, EnumSet.of(SongRedraft.Keep.FORM, SongRedraft.Keep.LEVELS))
             .take(11);
     assertThat(take.form().toString()).isEqualTo(OPEN.form().toString());
     assertThat(take.form().sections().stream().filter(s -> !s.entry().isEmpty())).isNotEmpty();
-    assertThat(take.part(SongDraft.KEYS).orElseThrow().mix().level()).isEqualTo(-123);
+    assertThat(take.part(CoreParts.KEYS).orElseThrow().mix().level()).isEqualTo(-123);
   }
 
   @Test

@@ -6,16 +6,16 @@ import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
-import westtide.compose.SongDraft;
 import westtide.compose.SongRedraft;
 import westtide.rhythm.StepLane;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.TypedLines;
 import westtide.song.edit.drum.DrumEdits;
+import westtide.song.edit.part.TypedLines;
 import westtide.song.pattern.Pattern;
+import westtide.style.CoreParts;
 import westtide.style.Style;
 
 class DraftTest {
@@ -42,7 +42,7 @@ class DraftTest {
         .filteredOn(part -> part.role() != Role.MARKS)
         .extracting(Part::id)
         .containsExactlyInAnyOrder(
-            SongDraft.KEYS, SongDraft.LEAD, SongDraft.DRUMS, SongDraft.SUB, SongDraft.BASS);
+            CoreParts.KEYS, CoreParts.LEAD, CoreParts.DRUMS, CoreParts.SUB, CoreParts.BASS);
   }
 
   @Test
@@ -63,7 +63,7 @@ class DraftTest {
         .as("parts that answer the lead answer this one")
         .isNotEqualTo(
             other
-                .withPart(SongDraft.LEAD, lead -> song.part(SongDraft.LEAD).orElseThrow())
+                .withPart(CoreParts.LEAD, lead -> song.part(CoreParts.LEAD).orElseThrow())
                 .parts()
                 .stream()
                 .map(Part::patterns)
@@ -77,12 +77,12 @@ class DraftTest {
         Draft.in(TRAP, 4)
             .withGroove(
                 sketch ->
-                    new DrumEdits(SongDraft.DRUMS, "A")
+                    new DrumEdits(CoreParts.DRUMS, "A")
                         .lane(DrumVoice.KICK.lane(), kick)
                         .apply(sketch),
                 true)
             .song();
-    Part drums = song.part(SongDraft.DRUMS).orElseThrow();
+    Part drums = song.part(CoreParts.DRUMS).orElseThrow();
     assertThat(drums.groove("A", song.brief().meter()).orElseThrow().lane(DrumVoice.KICK))
         .contains(kick);
     assertThat(drums.patterns()).noneMatch(pattern -> pattern.name().contains("eight"));

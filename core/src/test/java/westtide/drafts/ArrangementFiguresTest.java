@@ -25,6 +25,7 @@ import westtide.song.Song;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
 
@@ -107,8 +108,8 @@ class ArrangementFiguresTest {
     facts.put("form", forms(song));
     facts.put("progression", song.progressions().get(0).spans().toString());
     facts.put("tick", song.brief().tempo().millis(1));
-    facts.put("lead", name(song, SongDraft.LEAD)).put("keys", name(song, SongDraft.KEYS));
-    facts.put("sub", name(song, SongDraft.SUB)).put("bass", name(song, SongDraft.BASS));
+    facts.put("lead", name(song, CoreParts.LEAD)).put("keys", name(song, CoreParts.KEYS));
+    facts.put("sub", name(song, CoreParts.SUB)).put("bass", name(song, CoreParts.BASS));
     names(facts.putArray("drums"), song, Role.DRUMS);
     names(facts.putArray("marks"), song, Role.MARKS);
     ArrayNode sections = facts.putArray("sections");

@@ -21,7 +21,6 @@ import java.util.concurrent.Future;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
-import westtide.compose.SongDraft;
 import westtide.draft.Draft;
 import westtide.heard.Report;
 import westtide.heard.SummedStems;
@@ -34,6 +33,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Section;
 import westtide.song.id.PartId;
 import westtide.sound.Mixdown;
+import westtide.style.CoreParts;
 import westtide.style.EnsembleHabit;
 import westtide.style.Style;
 
@@ -177,7 +177,7 @@ class DraftMixesTest {
     SummedStems lead = new SummedStems(frames);
     SummedStems chords = new SummedStems(frames);
     Map<PartId, Mixdown.Sink> stems = new HashMap<>();
-    stems.put(SongDraft.LEAD, lead.one());
+    stems.put(CoreParts.LEAD, lead.one());
     song.parts(Role.CHORDS).forEach(part -> stems.put(part.id(), chords.one()));
     mixdown.mixAndStems(mix.one(), stems, Mixdown.Watch.NOBODY);
     mix.write(folder.resolve("mix.f32"));

@@ -24,6 +24,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
+import westtide.style.CoreParts;
 
 /**
  * What one draft plays, asked for in the words of the trade. Steps are sixteenths of a bar from 0;
@@ -120,7 +121,7 @@ record HeardDraft(Song song, Score score) {
 
   /** Strokes of one drum of the first drum part in sections where all play. */
   List<ScoredNote> drum(DrumVoice voice) {
-    return full(SongDraft.DRUMS).stream().filter(note -> note.of(voice)).toList();
+    return full(CoreParts.DRUMS).stream().filter(note -> note.of(voice)).toList();
   }
 
   private static int step(ScoredNote note) {

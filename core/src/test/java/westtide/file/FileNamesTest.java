@@ -13,7 +13,7 @@ import westtide.file.midi.MidiFile;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Song;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 
 /** Titles of any length and letters become names that file systems take (255 bytes). */
 class FileNamesTest {

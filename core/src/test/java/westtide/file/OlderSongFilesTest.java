@@ -27,7 +27,7 @@ import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.TypedLines;
+import westtide.song.edit.part.TypedLines;
 import westtide.song.form.CellSound;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;

@@ -16,8 +16,8 @@ import westtide.rhythm.Tempo;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.MixEdits;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.form.FormEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.form.Level;
 import westtide.song.id.PartId;
 

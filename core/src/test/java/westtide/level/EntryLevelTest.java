@@ -13,7 +13,7 @@ import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.mix.Patch;

@@ -22,11 +22,11 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
-import westtide.song.edit.ChordEdits;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.RowEdits;
 import westtide.song.edit.drum.DrumEdits;
 import westtide.song.edit.line.LowEndEdits;
+import westtide.song.edit.part.ChordEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Form;
 import westtide.song.form.Level;
@@ -212,7 +212,7 @@ class PassageFindingsTest {
   void aColourThatNobodyPlaysIsSaid() {
     Song stacks = Ensembles.song("A minor", "Am9 | Fsus2", 2, Ensembles.chords("keys"));
     Song thin =
-        new westtide.song.edit.ChordPartEdits(PartId.of("keys"))
+        new westtide.song.edit.part.ChordPartEdits(PartId.of("keys"))
             .spread(VoicingKind.TWO_NOTES)
             .apply(stacks);
     Finding lost = find(thin, Stage.CHORDS, "chords.lost").orElseThrow();
@@ -221,7 +221,7 @@ class PassageFindingsTest {
     assertThat(find(fixed, Stage.CHORDS, "chords.lost")).isEmpty();
     Song beside = new PartEdits(PartId.of("keys")).duplicate(PartId.of("pad")).apply(thin);
     Song close =
-        new westtide.song.edit.ChordPartEdits(PartId.of("pad"))
+        new westtide.song.edit.part.ChordPartEdits(PartId.of("pad"))
             .spread(VoicingKind.CLOSE)
             .apply(beside);
     assertThat(find(close, Stage.CHORDS, "chords.lost")).as("another part plays it").isEmpty();

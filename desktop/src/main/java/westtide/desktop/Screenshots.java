@@ -19,8 +19,8 @@ import westtide.review.finding.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 
 /** Writes a picture of every main view from the demo songs. */

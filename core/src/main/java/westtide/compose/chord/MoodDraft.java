@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
-import westtide.compose.Palette;
 import westtide.rhythm.Meter;
 import westtide.song.chord.ChordSpan;
 import westtide.song.id.Seed;

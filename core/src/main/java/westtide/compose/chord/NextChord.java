@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import westtide.compose.Palette;
 import westtide.style.Style;
 import westtide.theory.Chord;
 import westtide.theory.ChordQuality;

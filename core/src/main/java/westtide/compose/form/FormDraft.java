@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import westtide.compose.SongDraft;
 import westtide.compose.chord.ProgressionDraft;
 import westtide.compose.groove.GrooveDraft;
 import westtide.song.HintSound;
@@ -23,6 +22,7 @@ import westtide.song.form.SectionKind;
 import westtide.song.form.SectionWord;
 import westtide.song.form.Transition;
 import westtide.song.id.PartId;
+import westtide.style.CoreParts;
 import westtide.style.FormHabit;
 import westtide.style.LevelPlan;
 import westtide.style.Style;
@@ -119,11 +119,11 @@ public final class FormDraft {
   /** The part of a draft whose plan parts added later take. */
   private static String usual(Role role) {
     return switch (role) {
-      case CHORDS -> SongDraft.KEYS.value();
-      case LINE -> SongDraft.LEAD.value();
-      case DRUMS -> SongDraft.DRUMS.value();
-      case SUB -> SongDraft.SUB.value();
-      case BASS -> SongDraft.BASS.value();
+      case CHORDS -> CoreParts.KEYS.value();
+      case LINE -> CoreParts.LEAD.value();
+      case DRUMS -> CoreParts.DRUMS.value();
+      case SUB -> CoreParts.SUB.value();
+      case BASS -> CoreParts.BASS.value();
       case MARKS -> "marks";
     };
   }

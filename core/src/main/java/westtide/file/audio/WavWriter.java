@@ -5,7 +5,7 @@ import java.io.OutputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 
 /**
  * Writes stereo samples as RIFF/WAVE with a {@code fmt} chunk of 16 bytes (Microsoft and IBM, 1991,

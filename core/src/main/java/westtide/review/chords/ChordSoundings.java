@@ -17,7 +17,7 @@ import westtide.song.PlayedBars;
 import westtide.song.Song;
 import westtide.song.chord.PlacedChord;
 import westtide.song.chord.Progression;
-import westtide.song.edit.ChordEdits;
+import westtide.song.edit.part.ChordEdits;
 import westtide.style.Style;
 import westtide.theory.Chord;
 import westtide.theory.ChordQuality;

@@ -3,7 +3,6 @@ package westtide.review.form;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import westtide.compose.SongDraft;
 import westtide.compose.form.TeasePlan;
 import westtide.review.finding.Check;
 import westtide.review.finding.Finding;
@@ -17,6 +16,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
+import westtide.style.CoreParts;
 import westtide.style.Style;
 
 /**
@@ -96,7 +96,7 @@ final class PartFindings {
   /** Whether the style leaves the drums out of some of such a section. */
   private boolean restsByStyle(Section section) {
     return Optional.ofNullable(style.form().levels().get(section.word().kind()))
-        .map(plan -> plan.get(SongDraft.DRUMS.value()))
+        .map(plan -> plan.get(CoreParts.DRUMS.value()))
         .filter(
             plan ->
                 plan.cells(section.bars(), Role.DRUMS).stream()

@@ -15,7 +15,7 @@ import westtide.song.pattern.KickLink;
 import westtide.song.pattern.Pattern;
 
 /** What a new part of a role plays until something else is decided. */
-final class BlankPattern {
+public final class BlankPattern {
   private static final Figure ONE_A_BAR = new Figure("x---------------");
   private static final int LOWEST_808 = 28;
   private static final int LOWEST_BASS = 28;
@@ -23,7 +23,8 @@ final class BlankPattern {
 
   private BlankPattern() {}
 
-  static Pattern of(Song song, Role role) {
+  /** An empty pattern for a role. */
+  public static Pattern of(Song song, Role role) {
     return switch (role) {
       case CHORDS ->
           new Pattern.Following(

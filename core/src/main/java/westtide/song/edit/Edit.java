@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import westtide.song.Song;
-import westtide.song.edit.form.LinkedSections;
 
 /**
  * A change a person made, by the name they see in undo, such as "Move hat late by 12 ticks".

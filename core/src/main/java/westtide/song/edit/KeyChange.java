@@ -10,7 +10,6 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
-import westtide.song.edit.line.DegreeBend;
 import westtide.song.line.Note;
 import westtide.song.pattern.Pattern;
 import westtide.theory.Interval;

@@ -7,8 +7,6 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
-import westtide.song.edit.line.DegreeBend;
-import westtide.song.edit.line.PitchChange;
 import westtide.song.form.Section;
 import westtide.song.line.Note;
 import westtide.song.pattern.Arpeggio;

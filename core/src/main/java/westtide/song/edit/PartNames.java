@@ -37,7 +37,7 @@ public final class PartNames {
   }
 
   /** The place behind the last part of a role, or behind all. */
-  static int behindRole(Song song, Role role) {
+  public static int behindRole(Song song, Role role) {
     for (int i = song.parts().size() - 1; i >= 0; i--) {
       if (song.parts().get(i).role() == role) {
         return i + 1;

@@ -1,6 +1,7 @@
 package westtide.sound.desk;
 
 import java.util.Arrays;
+import westtide.sound.block.Stretch;
 
 /**
  * What a value does over the song: straight pieces between ticks, and a resting value elsewhere.

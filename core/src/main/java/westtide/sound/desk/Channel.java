@@ -2,6 +2,8 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.ReverbKind;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Stretch;
 import westtide.sound.effect.Echo;
 import westtide.sound.effect.FilterRow;
 import westtide.sound.effect.SoftClip;

@@ -2,6 +2,7 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.Master;
+import westtide.sound.block.Blocks;
 import westtide.sound.effect.BusCompressor;
 import westtide.sound.effect.TransientShaper;
 

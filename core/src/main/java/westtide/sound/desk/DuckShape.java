@@ -1,6 +1,7 @@
 package westtide.sound.desk;
 
 import westtide.song.mix.Duck;
+import westtide.sound.block.Decibels;
 
 /**
  * The gain of a part after a trigger: down for its hold, then back along its curve. Kept as a

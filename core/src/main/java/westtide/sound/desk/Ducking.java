@@ -3,6 +3,7 @@ package westtide.sound.desk;
 import java.util.Arrays;
 import westtide.rhythm.Ticks;
 import westtide.song.mix.Duck;
+import westtide.sound.block.Stretch;
 
 /**
  * Finds the last trigger of a part that steps back, and its gain by the time passed since. It

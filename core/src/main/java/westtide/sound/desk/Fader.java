@@ -1,6 +1,8 @@
 package westtide.sound.desk;
 
 import westtide.song.mix.Duck;
+import westtide.sound.block.Decibels;
+import westtide.sound.block.Stretch;
 import westtide.sound.effect.Crossover;
 
 /**

@@ -4,6 +4,8 @@ import java.util.Arrays;
 import westtide.song.mix.Effects;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Tremolo;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Stretch;
 import westtide.sound.effect.Biquad;
 import westtide.sound.effect.ChorusAndPhaser;
 import westtide.sound.effect.FilterRow;

@@ -2,6 +2,8 @@ package westtide.sound.desk;
 
 import java.util.Arrays;
 import westtide.song.mix.Master;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Decibels;
 import westtide.sound.effect.BusCompressor;
 
 /** The whole mix before its limiter: its gain, and what holds it together. */

@@ -1,6 +1,7 @@
 package westtide.sound.desk;
 
 import java.util.Arrays;
+import westtide.sound.block.Blocks;
 
 /**
  * What single notes of a channel send to reverb and delay, beside what the channel sends as a

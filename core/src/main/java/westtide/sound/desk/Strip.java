@@ -6,6 +6,7 @@ import westtide.song.mix.Effects;
 import westtide.song.mix.Gate;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Space;
+import westtide.sound.block.Decibels;
 
 /**
  * The settings of a channel, ready for the audio thread.

@@ -1,5 +1,7 @@
 package westtide.sound.desk;
 
+import westtide.sound.block.Blocks;
+
 /**
  * One sounding note: a table of samples being mixed into a channel. Belongs to the audio thread;
  * everything it needs is set when it starts.

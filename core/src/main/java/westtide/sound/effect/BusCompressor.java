@@ -1,7 +1,7 @@
 package westtide.sound.effect;
 
-import westtide.sound.desk.Decibels;
-import westtide.sound.desk.Stretch;
+import westtide.sound.block.Decibels;
+import westtide.sound.block.Stretch;
 
 /**
  * A gentle compressor: slow to act, soft at its threshold, both sides alike. It holds a bus

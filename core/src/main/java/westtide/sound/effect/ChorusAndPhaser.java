@@ -1,7 +1,7 @@
 package westtide.sound.effect;
 
 import java.util.Arrays;
-import westtide.sound.desk.Stretch;
+import westtide.sound.block.Stretch;
 import westtide.sound.voice.SineTable;
 
 /** Chorus and phaser: copies that move in time, and notches that move through the spectrum. */

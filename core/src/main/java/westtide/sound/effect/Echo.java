@@ -1,8 +1,8 @@
 package westtide.sound.effect;
 
 import westtide.song.mix.Space;
-import westtide.sound.desk.Blocks;
-import westtide.sound.reverb.Ring;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Ring;
 
 /**
  * A delay of one channel: repeats go from left to right and back or stay in their place, each

@@ -1,9 +1,9 @@
 package westtide.sound.effect;
 
 import java.util.Arrays;
-import westtide.sound.desk.Blocks;
-import westtide.sound.desk.Decibels;
-import westtide.sound.reverb.Ring;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Decibels;
+import westtide.sound.block.Ring;
 
 /**
  * A limiter that looks ahead: nothing leaves above the ceiling, neither a sample nor what lies

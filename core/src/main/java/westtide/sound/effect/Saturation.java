@@ -1,8 +1,8 @@
 package westtide.sound.effect;
 
-import westtide.sound.desk.Blocks;
-import westtide.sound.desk.MovingLine;
-import westtide.sound.desk.Stretch;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.MovingLine;
+import westtide.sound.block.Stretch;
 import westtide.sound.voice.SineTable;
 
 /** The colours of worn machines: tape, and few bits at a low sample rate. */

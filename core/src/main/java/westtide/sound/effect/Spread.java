@@ -1,7 +1,7 @@
 package westtide.sound.effect;
 
-import westtide.sound.desk.Blocks;
-import westtide.sound.desk.Line;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Line;
 
 /**
  * Width without a price in the middle: a late copy is added to one side and taken from the other,

@@ -1,6 +1,6 @@
 package westtide.sound.effect;
 
-import westtide.sound.desk.Stretch;
+import westtide.sound.block.Stretch;
 
 /**
  * Makes starts harder or softer, and what follows them longer or shorter, without a threshold: a

@@ -1,7 +1,7 @@
 package westtide.sound.effect;
 
 import java.util.Arrays;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 
 /**
  * How high a signal goes between its samples: four values a sample by the interpolator of ITU-R

@@ -1,6 +1,6 @@
 package westtide.sound.reverb;
 
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 
 /**
  * All-passes in a row: they smear a click into a cloud without colouring it (Schroeder 1962; from

@@ -1,6 +1,7 @@
 package westtide.sound.reverb;
 
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Ring;
 
 /**
  * The first walls: single copies of the sound from the left and the right, later and softer one

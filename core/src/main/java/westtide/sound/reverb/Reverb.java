@@ -2,10 +2,10 @@ package westtide.sound.reverb;
 
 import java.util.Arrays;
 import westtide.song.mix.ReverbKind;
-import westtide.sound.desk.Blocks;
-import westtide.sound.desk.Line;
-import westtide.sound.desk.MovingLine;
-import westtide.sound.effect.Doubling;
+import westtide.sound.block.Blocks;
+import westtide.sound.block.Doubling;
+import westtide.sound.block.Line;
+import westtide.sound.block.MovingLine;
 import westtide.sound.voice.SineTable;
 
 /**

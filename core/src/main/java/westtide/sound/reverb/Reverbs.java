@@ -2,7 +2,7 @@ package westtide.sound.reverb;
 
 import java.util.Arrays;
 import westtide.song.mix.ReverbKind;
-import westtide.sound.desk.Blocks;
+import westtide.sound.block.Blocks;
 
 /** The rooms channels are sent to; one that nothing is sent to costs nothing. */
 public final class Reverbs {

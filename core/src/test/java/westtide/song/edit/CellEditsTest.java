@@ -20,6 +20,7 @@ import westtide.song.drum.DrumVoice;
 import westtide.song.edit.form.AlternativeEdits;
 import westtide.song.edit.form.FormEdits;
 import westtide.song.edit.form.SectionEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.CellSound;
 import westtide.song.form.Level;

@@ -17,6 +17,8 @@ import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.RhythmFamily;
 import westtide.song.chord.Strum;
+import westtide.song.edit.part.ChordEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
 import westtide.theory.Chord;

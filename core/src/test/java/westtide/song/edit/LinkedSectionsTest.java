@@ -15,7 +15,6 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.form.AlternativeEdits;
 import westtide.song.edit.form.FormEdits;
-import westtide.song.edit.form.LinkedSections;
 import westtide.song.edit.form.SectionEdits;
 import westtide.song.form.Level;
 import westtide.song.form.Section;

@@ -15,6 +15,8 @@ import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.part.ChordPartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 import westtide.song.pattern.FollowRule;
 import westtide.song.pattern.Transposition;

@@ -11,6 +11,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Mix;
+import westtide.sound.block.Decibels;
+import westtide.sound.block.Stretch;
 import westtide.sound.effect.Echo;
 import westtide.sound.effect.Limiter;
 import westtide.sound.effect.SoftClip;

@@ -15,6 +15,7 @@ import westtide.song.mix.ReverbKind;
 import westtide.song.mix.Space;
 import westtide.song.mix.Tremolo;
 import westtide.sound.Spectrum;
+import westtide.sound.block.Stretch;
 import westtide.sound.effect.Echo;
 import westtide.sound.effect.FilterRow;
 import westtide.sound.effect.MonoLows;

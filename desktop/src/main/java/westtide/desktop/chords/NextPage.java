@@ -11,7 +11,7 @@ import westtide.compose.chord.NextChord;
 import westtide.desktop.kit.Controls;
 import westtide.rhythm.Ticks;
 import westtide.song.chord.ChordSpan;
-import westtide.song.edit.ChordEdits;
+import westtide.song.edit.part.ChordEdits;
 import westtide.theory.RomanNumeral;
 
 /** What may follow the chosen chord, with the reason; heard before it is taken. */

@@ -30,7 +30,7 @@ import westtide.review.heard.StyleBand;
 import westtide.song.Part;
 import westtide.song.edit.Edit;
 import westtide.song.edit.MixEdits;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.mix.Mix;
 import westtide.sound.Balance;
 import westtide.sound.Listening;

@@ -10,9 +10,9 @@ import westtide.desktop.room.RoomContext;
 import westtide.score.WriteOut;
 import westtide.song.Part;
 import westtide.song.edit.Edit;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.PatternEdits;
 import westtide.song.edit.line.LinePatternEdits;
+import westtide.song.edit.part.PartEdits;
 
 /** What can be done with a pattern of a line as a whole. */
 final class PatternPanel extends VBox {

@@ -26,7 +26,7 @@ import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.PlayedChords;
-import westtide.song.edit.ChordEdits;
+import westtide.song.edit.part.ChordEdits;
 import westtide.song.line.Note;
 import westtide.song.line.PlayedLine;
 

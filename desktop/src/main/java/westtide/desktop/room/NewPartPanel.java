@@ -10,7 +10,7 @@ import westtide.level.EntryLevel;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Patch;
 

@@ -6,8 +6,8 @@ import javafx.scene.layout.FlowPane;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
 import westtide.song.Part;
-import westtide.song.edit.PartEdits;
 import westtide.song.edit.PartNames;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 
 /** What can be done with the selected part where all parts are in view. */

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.desktop.open.OpenSong;
 import westtide.file.Recovery;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 import westtide.style.StyleBook;
 

@@ -18,6 +18,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
 import westtide.song.edit.HalfTime;
+import westtide.song.edit.LinkedSections;
 import westtide.song.edit.MarksPart;
 import westtide.song.form.Cell;
 import westtide.song.form.CellSound;

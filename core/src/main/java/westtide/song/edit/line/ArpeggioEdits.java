@@ -4,7 +4,7 @@ import java.util.function.UnaryOperator;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.Edit;
-import westtide.song.edit.PartEdits;
+import westtide.song.edit.part.PartEdits;
 import westtide.song.id.PartId;
 import westtide.song.pattern.Arpeggio;
 import westtide.song.pattern.NamedPattern;

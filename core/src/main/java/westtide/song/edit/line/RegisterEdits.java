@@ -2,6 +2,7 @@ package westtide.song.edit.line;
 
 import westtide.song.Part;
 import westtide.song.edit.Edit;
+import westtide.song.edit.PitchChange;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.Arpeggio;

@@ -1,6 +1,4 @@
-package westtide.sound.desk;
-
-import westtide.sound.reverb.Ring;
+package westtide.sound.block;
 
 /**
  * A delay line read at a place that moves slowly, between samples in a straight line; a block at a

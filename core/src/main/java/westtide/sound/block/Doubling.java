@@ -1,4 +1,4 @@
-package westtide.sound.effect;
+package westtide.sound.block;
 
 /** Two samples for one, the second between its neighbours on a cubic. */
 public final class Doubling {

@@ -1,4 +1,4 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.Optional;
 import java.util.Set;
@@ -7,6 +7,7 @@ import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.Strum;
+import westtide.song.edit.Edit;
 import westtide.song.id.PartId;
 import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.ChordMember;

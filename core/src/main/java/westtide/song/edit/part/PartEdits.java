@@ -1,4 +1,4 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -10,6 +10,9 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;
+import westtide.song.edit.BlankPattern;
+import westtide.song.edit.Edit;
+import westtide.song.edit.PartNames;
 import westtide.song.edit.drum.GrooveEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;

@@ -1,4 +1,4 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -9,7 +9,7 @@ import java.util.Set;
 import westtide.rhythm.Velocity;
 import westtide.song.Part;
 import westtide.song.Song;
-import westtide.song.edit.line.PitchChange;
+import westtide.song.edit.PitchChange;
 import westtide.song.form.Cell;
 import westtide.song.form.Section;
 import westtide.song.id.PartId;

@@ -1,10 +1,11 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.ArrayList;
 import java.util.List;
 import westtide.song.HintSound;
 import westtide.song.Part;
 import westtide.song.Song;
+import westtide.song.edit.Edit;
 import westtide.song.form.Cell;
 import westtide.song.form.CellSpan;
 import westtide.song.form.Level;

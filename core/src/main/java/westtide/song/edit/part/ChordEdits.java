@@ -1,4 +1,4 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -16,6 +16,7 @@ import westtide.song.chord.ChordRhythm;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
+import westtide.song.edit.Edit;
 import westtide.theory.Chord;
 import westtide.theory.voicing.ChordMember;
 

@@ -1,4 +1,4 @@
-package westtide.sound.desk;
+package westtide.sound.block;
 
 /**
  * Arithmetic on blocks of samples. Loops run over all arrays in step, which lets the processor do
@@ -19,14 +19,15 @@ public final class Blocks {
   }
 
   /** Adds a stretch of a block at a gain. */
-  static void add(float[] from, float[] to, float gain, int first, int until) {
+  public static void add(float[] from, float[] to, float gain, int first, int until) {
     for (int i = first; i < until; i++) {
       to[i] += gain * from[i];
     }
   }
 
   /** Adds a block that begins somewhere else, which is copied into {@code taken} on the way. */
-  static void addFrom(float[] from, int at, float[] taken, float[] to, float gain, int frames) {
+  public static void addFrom(
+      float[] from, int at, float[] taken, float[] to, float gain, int frames) {
     System.arraycopy(from, at, taken, 0, frames);
     add(taken, to, gain, frames);
   }

@@ -1,4 +1,4 @@
-package westtide.compose;
+package westtide.compose.chord;
 
 import java.util.List;
 import java.util.Set;

@@ -1,4 +1,4 @@
-package westtide.sound.desk;
+package westtide.sound.block;
 
 /** Decibels and the factors they stand for: 6.02 dB doubles an amplitude. */
 public final class Decibels {

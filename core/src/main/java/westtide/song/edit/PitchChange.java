@@ -1,4 +1,4 @@
-package westtide.song.edit.line;
+package westtide.song.edit;
 
 import westtide.song.line.Note;
 import westtide.song.pattern.BorrowedRhythm;

@@ -1,10 +1,11 @@
-package westtide.song.edit;
+package westtide.song.edit.part;
 
 import java.util.List;
 import java.util.Optional;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.Edit;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;
 import westtide.song.form.Section;

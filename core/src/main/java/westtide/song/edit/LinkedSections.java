@@ -1,4 +1,4 @@
-package westtide.song.edit.form;
+package westtide.song.edit;
 
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
@@ -140,7 +140,7 @@ public final class LinkedSections {
   }
 
   /** The song with a section made the same as another and linked to it. */
-  static Song linked(Song song, SectionId id, SectionId model) {
+  public static Song linked(Song song, SectionId id, SectionId model) {
     Optional<Section> like = song.form().find(model);
     if (like.isEmpty() || id.equals(model) || song.form().find(id).isEmpty()) {
       return song;
@@ -197,7 +197,7 @@ public final class LinkedSections {
   }
 
   /** The song with a part of a section as in the sections it is linked to. */
-  static Song sameAgain(Song song, SectionId id, PartId part) {
+  public static Song sameAgain(Song song, SectionId id, PartId part) {
     Optional<Section> section = song.form().find(id);
     Optional<Section> model = section.flatMap(s -> others(song.form(), s).stream().findFirst());
     if (model.isEmpty()) {

@@ -1,4 +1,4 @@
-package westtide.sound.reverb;
+package westtide.sound.block;
 
 import java.util.Arrays;
 

@@ -1,4 +1,4 @@
-package westtide.song.edit.line;
+package westtide.song.edit;
 
 import java.util.List;
 import java.util.Optional;

@@ -1,4 +1,4 @@
-package westtide.sound.desk;
+package westtide.sound.block;
 
 /**
  * Where the song is during one block: the tick at every control point, {@value #EVERY} samples
@@ -45,11 +45,13 @@ public final class Stretch {
     }
   }
 
-  double tick(int point) {
+  /** The tick at a point of it. */
+  public double tick(int point) {
     return ticks[point];
   }
 
-  double millis(double fromTick, double toTick) {
+  /** Milliseconds from one tick to another. */
+  public double millis(double fromTick, double toTick) {
     return (toTick - fromTick) * millisPerTick;
   }
 }

@@ -1,4 +1,4 @@
-package westtide.sound.desk;
+package westtide.sound.block;
 
 /** A delay line that is read and written a block at a time; it is no shorter than a block. */
 public final class Line {

@@ -1,0 +1,2 @@
+/** Edits of whole parts. */
+package westtide.song.edit.part;

@@ -1,0 +1,2 @@
+/** Blocks of samples and what reads and writes them: decibels, moving lines, rings. */
+package westtide.sound.block;
