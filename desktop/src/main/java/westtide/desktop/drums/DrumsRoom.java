@@ -186,6 +186,7 @@ public final class DrumsRoom implements Room {
     Optional<GrooveScene> found = choice.find();
     content.setDisable(found.isEmpty());
     if (found.isEmpty()) {
+      beads.showNothing();
       summary.setText("This song has no drums yet. Add them with + part.");
       return;
     }

@@ -120,9 +120,14 @@ final class GrooveChoice {
 
   /** The chosen hits that are there, else the one at the cursor; lane by lane in order. */
   Map<LaneId, List<Hit>> chosenHits() {
+    return chosenHits(scene());
+  }
+
+  /** As {@link #chosenHits()}, in a scene that is drawn. */
+  Map<LaneId, List<Hit>> chosenHits(GrooveScene scene) {
     Set<NotePlace> places = context.open().selection().notes();
     Map<LaneId, List<Hit>> out = new LinkedHashMap<>();
-    for (DrumLane of : scene().groove().lanes()) {
+    for (DrumLane of : scene.groove().lanes()) {
       List<Hit> hits =
           of.lane().hits().stream()
               .filter(hit -> places.contains(NotePlace.of(of.id(), hit.step())))
@@ -132,7 +137,7 @@ final class GrooveChoice {
       }
     }
     if (out.isEmpty()) {
-      scene().hit().ifPresent(hit -> out.put(id(), List.of(hit)));
+      scene.hit().ifPresent(hit -> out.put(scene.chosen().id(), List.of(hit)));
     }
     return out;
   }

@@ -63,6 +63,12 @@ final class HitSheet extends Drawing {
     redraw();
   }
 
+  /** Shows nothing: the song has no drums. */
+  void showNothing() {
+    scene = null;
+    redraw();
+  }
+
   /** Shows so many bars at once, those around the chosen step; 0 for all. */
   void look(int shownBars) {
     bars = shownBars;
@@ -104,7 +110,7 @@ final class HitSheet extends Drawing {
     BeadScale scale = scale();
     ringed.clear();
     choice
-        .chosenHits()
+        .chosenHits(scene)
         .forEach((id, hits) -> hits.forEach(hit -> ringed.add(NotePlace.of(id, hit.step()))));
     drawGrid(scale);
     for (int i = 0; i < scene.groove().lanes().size(); i++) {
