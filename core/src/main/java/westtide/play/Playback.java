@@ -15,7 +15,7 @@ import westtide.sound.loudness.Loudness;
  * the song on, clicks, limits, measures and sets the listening level. It takes no memory and no
  * locks.
  */
-final class Playback {
+final class Playback implements Request.Doer {
   private static final double LEVEL_SECONDS = 0.05;
 
   private final Queue<Request> requests = new ConcurrentLinkedQueue<>();
@@ -64,7 +64,7 @@ final class Playback {
   /** Makes the next block. */
   void block(int pendingFrames) {
     for (Request request = requests.poll(); request != null; request = requests.poll()) {
-      take(request);
+      request.by(this);
     }
     if (countFrames > 0) {
       countIn();
@@ -87,31 +87,50 @@ final class Playback {
     return engine.right();
   }
 
-  private void take(Request request) {
-    if (request instanceof Request.Take take) {
-      transport.take(take.score());
-    } else if (request instanceof Request.Start start) {
-      start(start);
-    } else if (request instanceof Request.Stop) {
-      countFrames = 0;
-      transport.stop();
-    } else if (request instanceof Request.Locate locate) {
-      locate(locate.tick());
-    } else if (request instanceof Request.Loop loop) {
-      transport.loop(loop.from(), loop.to());
-    } else if (request instanceof Request.Hear hear) {
-      transport.settle();
-      engine.hear(hear.trial());
-    } else if (request instanceof Request.Click click) {
-      metronome.turn(click.on());
-    } else if (request instanceof Request.Through through) {
-      monitor.turn(through.speaker());
-    } else if (request instanceof Request.Listen listen) {
-      wantedLevel = (float) Decibels.gain(listen.decibels());
-    }
+  @Override
+  public void take(Request.Take take) {
+    transport.take(take.score());
   }
 
-  private void start(Request.Start start) {
+  @Override
+  public void stop(Request.Stop stop) {
+    countFrames = 0;
+    transport.stop();
+  }
+
+  @Override
+  public void locate(Request.Locate locate) {
+    locate(locate.tick());
+  }
+
+  @Override
+  public void loop(Request.Loop loop) {
+    transport.loop(loop.from(), loop.to());
+  }
+
+  @Override
+  public void hear(Request.Hear hear) {
+    transport.settle();
+    engine.hear(hear.trial());
+  }
+
+  @Override
+  public void click(Request.Click click) {
+    metronome.turn(click.on());
+  }
+
+  @Override
+  public void through(Request.Through through) {
+    monitor.turn(through.speaker());
+  }
+
+  @Override
+  public void listen(Request.Listen listen) {
+    wantedLevel = (float) Decibels.gain(listen.decibels());
+  }
+
+  @Override
+  public void start(Request.Start start) {
     loudness.clear();
     if (start.countIn() == 0) {
       transport.play(start.tick());

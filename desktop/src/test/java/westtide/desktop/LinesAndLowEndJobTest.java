@@ -87,7 +87,7 @@ class LinesAndLowEndJobTest extends TrapSongTest {
   }
 
   private PartId beside(String button) {
-    press("#lines-page-line-beside", button);
+    press("#lines-page-counter-line", button);
     return chosen();
   }
 

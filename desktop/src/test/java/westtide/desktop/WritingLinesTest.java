@@ -178,7 +178,8 @@ class WritingLinesTest extends TrapSongTest {
   @Test
   void theGrammarOfALowLineIsSetAndWrittenOut() {
     go(Stage.LOW_END);
-    press("#low-page-grammar", "#low-grammar", "#low-pitches-roots-and-octaves", "#low-phrase-2");
+    press(
+        "#low-page-bass-rules", "#low-grammar", "#low-pitches-roots-and-octaves", "#low-phrase-2");
     press("#low-slides-fifth-octave");
     LowLine rule = sub().patterns().get(0).rule(LowLine.class).orElseThrow();
     assertThat(rule.pitches()).isEqualTo(LowLine.Pitches.OCTAVES);
@@ -237,7 +238,7 @@ class WritingLinesTest extends TrapSongTest {
   void aCounterLineAndAGhostLineAreAddedBesideTheLead() {
     go(Stage.LINES);
     PartId lead = song().parts(Role.LINE).get(0).id();
-    press("#lines-page-line-beside");
+    press("#lines-page-counter-line");
     press("#line-counter");
     assertThat(song().parts(Role.LINE)).hasSize(2);
     Part counter = song().parts(Role.LINE).get(1);
@@ -257,7 +258,7 @@ class WritingLinesTest extends TrapSongTest {
                             .orElseThrow()
                             .name())
                     .isEqualTo("A"));
-    press("#lines-page-line-beside");
+    press("#lines-page-counter-line");
     press("#line-ghost");
     assertThat(song().parts(Role.LINE)).extracting(Part::name).contains("Ghost line");
     press("#undo", "#undo");

@@ -16,6 +16,7 @@ import westtide.desktop.room.RoomContext;
 import westtide.score.ScoredNote;
 import westtide.song.Role;
 import westtide.song.edit.BriefEdits;
+import westtide.text.Reading;
 import westtide.theory.Key;
 import westtide.theory.KeyFinder;
 import westtide.theory.NoteLine;
@@ -61,7 +62,7 @@ final class KeyPanel extends VBox {
                 Controls.primary("key-panel-close", "done", close)));
   }
 
-  private Optional<TypedLine.Trouble> take(String text) {
+  private Optional<Reading.Problem<?>> take(String text) {
     if (text.isBlank()) {
       return Optional.empty();
     }
@@ -69,7 +70,7 @@ final class KeyPanel extends VBox {
       show(NoteLine.parse(text));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
   }
 

@@ -173,11 +173,11 @@ public final class ChordsRoom implements Room {
             pages);
   }
 
-  private Optional<TypedLine.Trouble> take(String text) {
+  private Optional<Reading.Problem<?>> take(String text) {
     Brief brief = context.open().song().brief();
     Reading<List<ChordSpan>> reading = ChordLine.in(brief.key(), brief.meter()).parse(text);
     if (reading instanceof Reading.Problem<List<ChordSpan>> problem) {
-      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+      return Optional.of(problem);
     }
     context.apply(choice.edits().line(reading.orElseThrow()));
     choice.hear();

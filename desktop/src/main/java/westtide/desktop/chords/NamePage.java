@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.NoteStrip;
 import westtide.desktop.kit.TypedLine;
+import westtide.text.Reading;
 import westtide.theory.ChordNamer;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
@@ -130,14 +131,14 @@ final class NamePage implements ChordPage {
     refresh();
   }
 
-  private Optional<TypedLine.Trouble> take(String text) {
+  private Optional<Reading.Problem<?>> take(String text) {
     TreeSet<Integer> read = new TreeSet<>();
     for (String word : text.strip().split("\\s+")) {
       if (!word.isEmpty()) {
         try {
           read.add(Pitch.parse(word).midi());
         } catch (IllegalArgumentException e) {
-          return Optional.of(new TypedLine.Trouble(text.indexOf(word) + 1, e.getMessage()));
+          return Optional.of(new Reading.Problem<>(text.indexOf(word) + 1, e.getMessage()));
         }
       }
     }

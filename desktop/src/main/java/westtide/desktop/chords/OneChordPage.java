@@ -24,6 +24,7 @@ import westtide.song.Role;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Strum;
+import westtide.text.Reading;
 import westtide.theory.Chord;
 import westtide.theory.Interval;
 import westtide.theory.NoteName;
@@ -221,18 +222,18 @@ final class OneChordPage implements ChordPage {
     choice.hear();
   }
 
-  private Optional<TypedLine.Trouble> takeName(String text) {
+  private Optional<Reading.Problem<?>> takeName(String text) {
     Brief brief = choice.scene().brief();
     Optional<Chord> chord =
         Chord.find(text).or(() -> RomanNumeral.find(text).flatMap(n -> n.in(brief.key())));
     if (chord.isEmpty()) {
-      return Optional.of(new TypedLine.Trouble(1, "type one chord, such as F#m9 or VImaj7"));
+      return Optional.of(new Reading.Problem<>(1, "type one chord, such as F#m9 or VImaj7"));
     }
     choice.apply(choice.edits().replace(choice.chord(), chord.get()), choice.chord());
     return Optional.empty();
   }
 
-  private Optional<TypedLine.Trouble> takeNotes(String text) {
+  private Optional<Reading.Problem<?>> takeNotes(String text) {
     List<Integer> keys = new ArrayList<>();
     int column = 1;
     for (String word : text.split(" ", -1)) {
@@ -240,7 +241,7 @@ final class OneChordPage implements ChordPage {
         try {
           keys.add(Pitch.parse(word.strip()).midi());
         } catch (IllegalArgumentException e) {
-          return Optional.of(new TypedLine.Trouble(column, e.getMessage()));
+          return Optional.of(new Reading.Problem<>(column, e.getMessage()));
         }
       }
       column += word.length() + 1;

@@ -27,6 +27,7 @@ import westtide.song.edit.RowEdits;
 import westtide.song.form.ChordOption;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
+import westtide.text.Reading;
 import westtide.theory.NoteName;
 
 /** The whole progression: its rhythm, register and name, and which sections use it over a pedal. */
@@ -190,13 +191,13 @@ final class RowPage implements ChordPage {
             .rhythm(empty ? Optional.empty() : Optional.of(ChordRhythm.of(new Figure(text)))));
   }
 
-  private Optional<TypedLine.Trouble> takeFigure(String text) {
+  private Optional<Reading.Problem<?>> takeFigure(String text) {
     if (text.isBlank()) {
       choice.apply(choice.edits().rhythm(Optional.empty()));
       return Optional.empty();
     }
     int bar = choice.scene().brief().meter().stepsPerBar();
-    Optional<TypedLine.Trouble> open = openBar(text, bar);
+    Optional<Reading.Problem<?>> open = openBar(text, bar);
     if (open.isPresent()) {
       return open;
     }
@@ -206,18 +207,18 @@ final class RowPage implements ChordPage {
       typed.figure().map(Figure::length).ifPresent(steps -> tellDrift(steps, bar));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
   }
 
   /** A bar line that does not close a bar. */
-  private static Optional<TypedLine.Trouble> openBar(String text, int bar) {
+  private static Optional<Reading.Problem<?>> openBar(String text, int bar) {
     int steps = 0;
     for (int i = 0; i < text.length(); i++) {
       char sign = text.charAt(i);
       if (sign == '|' && steps % bar != 0) {
         String words = "a bar has " + bar + " steps, but | stands after " + steps % bar;
-        return Optional.of(new TypedLine.Trouble(i + 1, words + " of them"));
+        return Optional.of(new Reading.Problem<>(i + 1, words + " of them"));
       }
       steps += sign == ' ' || sign == '|' ? 0 : 1;
     }
@@ -247,7 +248,7 @@ final class RowPage implements ChordPage {
     choice.hear();
   }
 
-  private Optional<TypedLine.Trouble> takeName(String text) {
+  private Optional<Reading.Problem<?>> takeName(String text) {
     String wanted = text.strip();
     boolean taken =
         choice.scene().song().progressions().stream()
@@ -255,7 +256,7 @@ final class RowPage implements ChordPage {
             .anyMatch(n -> n.equals(wanted) && !n.equals(choice.row()));
     if (wanted.isEmpty() || taken) {
       return Optional.of(
-          new TypedLine.Trouble(1, taken ? "another row is called that already" : "type a name"));
+          new Reading.Problem<>(1, taken ? "another row is called that already" : "type a name"));
     }
     if (!wanted.equals(choice.row())) {
       choice.apply(RowEdits.rename(choice.row(), wanted));

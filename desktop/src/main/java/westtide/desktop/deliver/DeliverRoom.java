@@ -31,6 +31,7 @@ import westtide.file.midi.Ports;
 import westtide.review.finding.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
+import westtide.text.Reading;
 
 /**
  * MIDI of the whole song and of each part, with the names they get and the command line that does
@@ -260,13 +261,13 @@ public final class DeliverRoom implements Room {
     return typed.orElseGet(context.files()::deliverFolder);
   }
 
-  private Optional<TypedLine.Trouble> takeFolder(String text) {
+  private Optional<Reading.Problem<?>> takeFolder(String text) {
     try {
       typed = Optional.of(text.strip()).filter(t -> !t.isEmpty()).map(Path::of);
       context.files().deliverInto(typed);
     } catch (InvalidPathException e) {
       String instead = "type the folder to write into, such as " + context.files().folder();
-      return Optional.of(new TypedLine.Trouble(Math.max(1, e.getIndex() + 1), instead));
+      return Optional.of(new Reading.Problem<>(Math.max(1, e.getIndex() + 1), instead));
     }
     context.open().view().ifPresent(this::show);
     return Optional.empty();

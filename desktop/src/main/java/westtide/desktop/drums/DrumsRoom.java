@@ -296,17 +296,17 @@ public final class DrumsRoom implements Room {
     context.open().view().ifPresent(this::show);
   }
 
-  private Optional<TypedLine.Trouble> takeLane(String text) {
+  private Optional<Reading.Problem<?>> takeLane(String text) {
     GrooveScene scene = choice.scene();
     if (scene.borrows(scene.chosen())) {
       return Optional.of(
-          new TypedLine.Trouble(
+          new Reading.Problem<>(
               1, "it plays the rhythm of another part; give it its own on its lane page first"));
     }
     int bar = scene.meter().ticksPerBar() / scene.chosen().grid().ticks();
     Reading<StepLane> reading = LaneText.read(text, bar);
     if (reading instanceof Reading.Problem<StepLane> problem) {
-      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+      return Optional.of(problem);
     }
     choice.apply(choice.edits().typed(choice.id(), reading.orElseThrow()));
     choice.hear();

@@ -27,6 +27,7 @@ import westtide.song.edit.PatternEdits;
 import westtide.song.pattern.NamedPattern;
 import westtide.song.pattern.Pattern;
 import westtide.style.GrooveHabit;
+import westtide.text.Reading;
 
 /** The groove as a whole, drafted by the style: lane by lane, anew, simpler, busier, by school. */
 final class GroovePage implements Page<GrooveScene> {
@@ -214,11 +215,11 @@ final class GroovePage implements Page<GrooveScene> {
     tell(style + " has no other idea for the " + now.id() + " lane.");
   }
 
-  private Optional<TypedLine.Trouble> takeName(String text) {
+  private Optional<Reading.Problem<?>> takeName(String text) {
     try {
       choice.apply(choice.edits().groove().asPattern().rename(text));
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
     choice.chooseGroove(text.strip());
     return Optional.empty();

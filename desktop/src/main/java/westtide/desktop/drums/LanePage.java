@@ -378,14 +378,14 @@ final class LanePage implements Page<GrooveScene> {
     whole("Set the swing", lane -> lane.withSwing(Optional.of(taken)));
   }
 
-  private Optional<TypedLine.Trouble> takeAccents(String text) {
+  private Optional<Reading.Problem<?>> takeAccents(String text) {
     if (text.isBlank()) {
       whole("Delete the accents", lane -> lane.withAccents(Optional.empty()));
       return Optional.empty();
     }
     Reading<StepLane> reading = LaneText.read(text);
     if (reading instanceof Reading.Problem<StepLane> problem) {
-      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+      return Optional.of(problem);
     }
     whole("Set the accents", lane -> lane.withAccents(Optional.of(reading.orElseThrow())));
     return Optional.empty();

@@ -244,11 +244,11 @@ public final class FormRoom implements Room {
     tanks.choose(Set.of(cell.changedTo()));
   }
 
-  private Optional<TypedLine.Trouble> take(String text) {
+  private Optional<Reading.Problem<?>> take(String text) {
     Reading<List<FormLine.Item>> reading =
         FormLine.parse(text, context.open().song().brief().meter());
     if (reading instanceof Reading.Problem<List<FormLine.Item>> problem) {
-      return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+      return Optional.of(problem);
     }
     Form old = context.open().song().form();
     List<FormLine.Item> items = reading.orElseThrow();

@@ -7,30 +7,23 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
+import westtide.text.Reading;
 
 /**
  * A line of text that stands for something: Enter or leaving the field takes it, Escape puts back
  * what was there, and what is not understood is said in a bubble at the column where it stands.
  */
 public final class TypedLine extends VBox {
-  /**
-   * What is wrong with a line.
-   *
-   * @param column where, from 1
-   * @param message what, in one sentence
-   */
-  public record Trouble(int column, String message) {}
-
   private static final PseudoClass LONG = PseudoClass.getPseudoClass("long");
 
   private final TextField field;
   private final FieldProblem problem;
-  private final Function<String, Optional<Trouble>> take;
+  private final Function<String, Optional<Reading.Problem<?>>> take;
   private Object subject = "";
   private String shown = "";
 
   /** A line with an id; {@code take} uses the text or returns what is wrong with it. */
-  public TypedLine(String id, String prompt, Function<String, Optional<Trouble>> take) {
+  public TypedLine(String id, String prompt, Function<String, Optional<Reading.Problem<?>>> take) {
     this.take = take;
     this.field = Controls.field(id, prompt);
     field.getStyleClass().add("typed");
@@ -94,9 +87,9 @@ public final class TypedLine extends VBox {
   }
 
   private void commit() {
-    Optional<Trouble> trouble = take.apply(field.getText());
-    if (trouble.isPresent()) {
-      point(trouble.get());
+    Optional<Reading.Problem<?>> wrong = take.apply(field.getText());
+    if (wrong.isPresent()) {
+      point(wrong.get());
       return;
     }
     restore();
@@ -107,12 +100,12 @@ public final class TypedLine extends VBox {
     problem.clear();
   }
 
-  private void point(Trouble trouble) {
-    int before = Math.max(0, Math.min(trouble.column() - 1, field.getText().length()));
+  private void point(Reading.Problem<?> wrong) {
+    int before = Math.max(0, Math.min(wrong.column() - 1, field.getText().length()));
     Text measured = new Text(field.getText().substring(0, before));
     measured.setFont(field.getFont());
     problem.say(
-        "▲ column " + trouble.column() + ": " + trouble.message(),
+        "▲ column " + wrong.column() + ": " + wrong.message(),
         measured.getLayoutBounds().getWidth());
     field.positionCaret(before);
   }

@@ -20,6 +20,7 @@ import westtide.song.edit.line.ArpeggioEdits;
 import westtide.song.id.PartId;
 import westtide.song.line.Note;
 import westtide.song.pattern.Arpeggio;
+import westtide.text.Reading;
 import westtide.theory.Pitch;
 
 /** An arpeggio in place of written notes: it follows the chords heard. */
@@ -111,13 +112,13 @@ final class ArpeggioPage implements Page<LineScene> {
     bench.context().apply(edits().second(id));
   }
 
-  private Optional<TypedLine.Trouble> steps(String typed) {
+  private Optional<Reading.Problem<?>> steps(String typed) {
     try {
       Figure figure = new Figure(typed);
       change("Steps", rule -> rule.withSteps(figure));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
   }
 

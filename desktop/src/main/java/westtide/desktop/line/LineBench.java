@@ -32,6 +32,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.line.Note;
 import westtide.song.pattern.NamedPattern;
+import westtide.text.Reading;
 
 /**
  * The workbench of one line: which part and pattern is in front, its notes by mouse and keys, its
@@ -324,13 +325,13 @@ public final class LineBench implements NoteMarks.Actions {
     context.open().view().ifPresent(this::show);
   }
 
-  private Optional<TypedLine.Trouble> type(String typed) {
+  private Optional<Reading.Problem<?>> type(String typed) {
     Optional<HeardLine> shown = written();
     if (shown.isEmpty()) {
       return Optional.empty();
     }
     LineWriting writing = LineWriting.of(shown.get()).orElseThrow();
-    Optional<TypedLine.Trouble> trouble = writing.type(typed, context::apply);
+    Optional<Reading.Problem<?>> trouble = writing.type(typed, context::apply);
     if (trouble.isEmpty()) {
       writing.told(typed).ifPresent(context.messages()::done);
     }

@@ -3,7 +3,6 @@ package westtide.desktop.line;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
-import westtide.desktop.kit.TypedLine;
 import westtide.follow.ChordDegrees;
 import westtide.follow.KeyFigures;
 import westtide.song.Brief;
@@ -21,7 +20,7 @@ interface LineWriting {
   String format();
 
   /** Takes a text in its place, or says what is wrong with it. */
-  Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply);
+  Optional<Reading.Problem<?>> type(String typed, Consumer<Edit> apply);
 
   /** What is to be said of a text that was taken: what was done to it, or could have been meant. */
   Optional<String> told(String typed);
@@ -63,10 +62,10 @@ interface LineWriting {
   record Of(HeardLine line, String format, Reader reader, Measurer measurer)
       implements LineWriting {
     @Override
-    public Optional<TypedLine.Trouble> type(String typed, Consumer<Edit> apply) {
+    public Optional<Reading.Problem<?>> type(String typed, Consumer<Edit> apply) {
       Reading<? extends Pattern> reading = reader.read(typed);
       if (reading instanceof Reading.Problem<? extends Pattern> problem) {
-        return Optional.of(new TypedLine.Trouble(problem.column(), problem.message()));
+        return Optional.of(problem);
       }
       LineEdits edits = new LineEdits(line.part().id(), line.pattern());
       String name = "Type " + line.part().name();

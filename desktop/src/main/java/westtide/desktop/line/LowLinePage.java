@@ -17,6 +17,7 @@ import westtide.rhythm.Figure;
 import westtide.song.edit.line.LowEndEdits;
 import westtide.song.pattern.LowLine;
 import westtide.song.pattern.NamedPattern;
+import westtide.text.Reading;
 
 /** The grammar of a low line: rhythm, notes, phrase, pick-ups, rests and slides. */
 final class LowLinePage implements Page<LineScene> {
@@ -90,7 +91,7 @@ final class LowLinePage implements Page<LineScene> {
                     "Other changes inside the phrase")));
     this.box =
         new RuleBox(
-            Controls.action("low-grammar", "use the grammar", this::begin),
+            Controls.action("low-grammar", "use bass rules", this::begin),
             "Phrases with rests, pick-ups and slides that follow chords and kick; undo brings"
                 + " back what is there.",
             settings);
@@ -137,13 +138,13 @@ final class LowLinePage implements Page<LineScene> {
     change("Seed", rule -> rule.withSeed(rule.seed() + 1));
   }
 
-  private Optional<TypedLine.Trouble> draw(String typed) {
+  private Optional<Reading.Problem<?>> draw(String typed) {
     try {
       Figure drawn = new Figure(typed);
       change("Rhythm", rule -> rule.withFigure(drawn));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
   }
 

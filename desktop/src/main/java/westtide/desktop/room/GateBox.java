@@ -11,6 +11,7 @@ import westtide.rhythm.Figure;
 import westtide.song.Part;
 import westtide.song.edit.MixEdits;
 import westtide.song.mix.Gate;
+import westtide.text.Reading;
 
 /** The rhythmic volume of the part in front: a pattern of steps and how far it closes. */
 public final class GateBox extends HBox {
@@ -56,12 +57,12 @@ public final class GateBox extends HBox {
     set(gate().withDepth(percent));
   }
 
-  private Optional<TypedLine.Trouble> draw(String typed) {
+  private Optional<Reading.Problem<?>> draw(String typed) {
     try {
       set(gate().withFigure(new Figure(typed)));
       return Optional.empty();
     } catch (IllegalArgumentException e) {
-      return Optional.of(new TypedLine.Trouble(1, e.getMessage()));
+      return Optional.of(new Reading.Problem<>(1, e.getMessage()));
     }
   }
 
