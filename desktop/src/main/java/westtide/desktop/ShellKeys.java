@@ -1,6 +1,7 @@
 package westtide.desktop;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import javafx.scene.Node;
 import javafx.scene.Scene;
@@ -9,11 +10,13 @@ import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import westtide.desktop.room.Command;
 
 /**
  * The keys of the window: the first key of a command runs it, {@code /} opens the list of commands,
- * {@code ?} the card of keys. A control that has a use of its own for a plain key keeps it.
+ * {@code ?} the card of keys. A control that has a use of its own for a plain key keeps it, but for
+ * Space after a click: then it plays, and presses only what was reached by keys.
  */
 final class ShellKeys {
   private final Scene scene;
@@ -22,6 +25,9 @@ final class ShellKeys {
   private final Runnable find;
   private final Runnable card;
   private boolean opening;
+
+  /** The control the mouse pressed last, until a key goes on from there. */
+  private Optional<Node> pressed = Optional.empty();
 
   private ShellKeys(
       Scene scene, List<Command> commands, BooleanSupplier free, Runnable find, Runnable card) {
@@ -44,6 +50,7 @@ final class ShellKeys {
     ShellKeys keys = new ShellKeys(scene, commands, free, find, card);
     scene.addEventFilter(KeyEvent.KEY_PRESSED, keys::shortcut);
     scene.addEventFilter(KeyEvent.KEY_TYPED, keys::typed);
+    scene.addEventFilter(MouseEvent.MOUSE_PRESSED, keys::pressed);
   }
 
   /** The sign of the key that opened the list is not what is searched for. */
@@ -54,6 +61,14 @@ final class ShellKeys {
     opening = false;
   }
 
+  private void pressed(MouseEvent event) {
+    Node at = event.getTarget() instanceof Node node ? node : null;
+    while (at != null && !presses(at)) {
+      at = at.getParent();
+    }
+    pressed = Optional.ofNullable(at);
+  }
+
   /** Whether a control has a use for Space of its own. */
   private static boolean presses(Node owner) {
     return owner instanceof ButtonBase || owner instanceof ListView;
@@ -61,6 +76,9 @@ final class ShellKeys {
 
   private void shortcut(KeyEvent event) {
     opening = false;
+    if (event.getCode() == KeyCode.TAB || event.getCode().isNavigationKey()) {
+      pressed = Optional.empty();
+    }
     if (!free.getAsBoolean()) {
       return;
     }
@@ -82,7 +100,8 @@ final class ShellKeys {
       return;
     }
     boolean plain = !event.isShortcutDown() && !event.isAltDown();
-    if (plain && event.getCode() == KeyCode.SPACE && presses(owner)) {
+    boolean reached = presses(owner) && pressed.filter(owner::equals).isEmpty();
+    if (plain && event.getCode() == KeyCode.SPACE && reached) {
       return;
     }
     for (Command command : commands) {

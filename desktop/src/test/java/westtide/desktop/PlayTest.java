@@ -17,6 +17,7 @@ import westtide.desktop.frame.TideChart;
 import westtide.desktop.open.Preferences;
 import westtide.review.finding.Stage;
 import westtide.rhythm.Tempo;
+import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.id.PartId;
 import westtide.song.mix.Duck;
@@ -77,6 +78,27 @@ class PlayTest extends WindowTest {
     clickOn("#chord-line");
     push(KeyCode.SPACE);
     settle();
+    assertThat(playing()).isFalse();
+  }
+
+  /** A button pressed by the mouse is not pressed again by Space; one reached by keys is. */
+  @Test
+  void spacePlaysAfterAClickAndPressesWhatKeysReached() {
+    go(Stage.DRUMS);
+    run("drums-lane");
+    press("#lane-later");
+    Song rotated = song();
+    push(KeyCode.SPACE);
+    waitFor(this::playing);
+    assertThat(song()).isEqualTo(rotated);
+    push(KeyCode.SPACE);
+    waitFor(() -> !playing());
+    push(KeyCode.TAB);
+    push(KeyCode.SHIFT, KeyCode.TAB);
+    settle();
+    push(KeyCode.SPACE);
+    settle();
+    assertThat(song()).as("reached by Tab, it is pressed").isNotEqualTo(rotated);
     assertThat(playing()).isFalse();
   }
 
