@@ -136,7 +136,7 @@ final class DegreeSheet extends NoteSheet {
             .forEach(note -> count(counts, note.start() - from, note.end() - from, eighth));
       }
     }
-    textEnding(LEFT - 9, getHeight() - 4, "full", "soft");
+    textEnding(LEFT - 9, getHeight() - 4, "density", "soft");
     for (int i = 0; i < counts.length; i++) {
       if (counts[i] > 0) {
         double left = x.at(page.firstTick() + i * eighth);

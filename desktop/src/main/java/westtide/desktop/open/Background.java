@@ -57,7 +57,10 @@ public final class Background {
     } catch (UnusableFileException e) {
       LOG.info("A file was of no use, which is told", e);
       Platform.runLater(() -> messages.failed(e.getMessage()));
-    } catch (IOException | IllegalArgumentException e) {
+    } catch (IllegalArgumentException e) {
+      LOG.info("What was asked for cannot be done, which is told", e);
+      Platform.runLater(() -> messages.failed(e.getMessage()));
+    } catch (IOException e) {
       LOG.warn("Work beside the window failed", e);
       Platform.runLater(() -> messages.failed(e.getMessage()));
     } catch (OutOfMemoryError e) {
