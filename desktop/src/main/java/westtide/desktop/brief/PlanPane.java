@@ -97,7 +97,7 @@ final class PlanPane extends VBox {
             + (drafted == 0 ? "" : ", " + drafted + " as drafted"));
     points.getChildren().clear();
     for (Checklist.Point point : list.points()) {
-      String sign = point.ticked() ? "✓" : point.done() ? "◦" : "○";
+      String sign = point.ticked() ? "✓" : point.done() ? "•" : "○";
       Label mark = Controls.label(sign, point.ticked() ? "strong" : "small");
       mark.setMinWidth(20);
       boolean given = point.done() && !point.decided();
