@@ -17,17 +17,20 @@ public final class CourseLine extends Drawing {
   private static final List<Stop> STOPS =
       List.of(
           new Stop("Brief", "style, tempo, key"),
-          new Stop("Chords", "typed, smoothly voiced"),
-          new Stop("Drums", "drum programming"),
+          new Stop("Chords", "typed or by numeral"),
+          new Stop("Drums", "grooves, fills, feel"),
           new Stop("Low end", "808 follows the kick"),
           new Stop("Lines", "a lead on degrees"),
           new Stop("Form", "intro to hook or drop"),
+          new Stop("Levels", "loudness, sides, space"),
           new Stop("Deliver", "MIDI, whole and parts"));
   private static final double EDGE = 70;
 
   /** A line that stands beside nothing until it is told where. */
   public CourseLine() {
-    super("The stages, in any order: brief, chords, drums, low end, lines, form, deliver", false);
+    super(
+        "The stages, in any order: brief, chords, drums, low end, lines, form, levels, deliver",
+        false);
     setPrefHeight(118);
     setMaxWidth(1120);
   }

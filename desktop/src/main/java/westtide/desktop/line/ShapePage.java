@@ -25,7 +25,8 @@ final class ShapePage implements Page<LineScene> {
   private final NumberField strength =
       NumberField.held("shape-strength", "at, %", 0, 100, this::strength, this::strength).inline();
   private final NumberField repeats =
-      NumberField.held("shape-repeats", "ramp, steps", 2, 24, this::repeats, this::repeats).inline();
+      NumberField.held("shape-repeats", "ramp, steps", 2, 24, this::repeats, this::repeats)
+          .inline();
   private final Chips<Grid> grids = new Chips<>("shape-grid-", Grid::toString, this::grid);
   private LineScene scene;
   private int strengthNow = 100;
