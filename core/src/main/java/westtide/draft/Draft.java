@@ -6,6 +6,7 @@ import java.util.function.UnaryOperator;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
 import westtide.compose.SongRedraft;
+import westtide.compose.groove.GrooveVariations;
 import westtide.level.DraftLevels;
 import westtide.song.Song;
 import westtide.style.CoreParts;
@@ -89,8 +90,9 @@ public record Draft(
     return levels ? take : DraftLevels.set(take, redraft.style());
   }
 
+  /** Grooves of one's own go on in what follows them, so that what follows is known before. */
   private Song sketched(SongDraft draft) {
-    return groove.apply(draft.song());
+    return groove.apply(ownGroove ? GrooveVariations.in(draft.song()) : draft.song());
   }
 
   /** Lines for parts of the sketch are there before others join, so that they are heard. */

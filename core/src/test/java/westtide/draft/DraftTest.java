@@ -85,6 +85,9 @@ class DraftTest {
     Part drums = song.part(CoreParts.DRUMS).orElseThrow();
     assertThat(drums.groove("A", song.brief().meter()).orElseThrow().lane(DrumVoice.KICK))
         .contains(kick);
+    assertThat(drums.groove("thin", song.brief().meter()).orElseThrow().lane(DrumVoice.KICK))
+        .as("what follows A plays its kick, in both of its bars")
+        .contains(StepLane.parse("x.....x...x.....x.....x...x....."));
     assertThat(drums.patterns()).noneMatch(pattern -> pattern.name().contains("eight"));
   }
 
