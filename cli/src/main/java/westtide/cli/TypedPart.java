@@ -1,8 +1,6 @@
 package westtide.cli;
 
 import java.util.Optional;
-import java.util.function.Predicate;
-import java.util.function.UnaryOperator;
 import westtide.draft.Draft;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
@@ -44,7 +42,7 @@ final class TypedPart {
 
   /** The text in degrees of the key, for the hooks of a draft; joining parts hear it. */
   Draft.Line asLine() {
-    return line(
+    return new Draft.Line(
         song -> TypedLines.find(song, part).isPresent(),
         song -> written(song, TypedLines.line(song, part, text)));
   }
@@ -54,21 +52,7 @@ final class TypedPart {
    * everybody is in it.
    */
   Draft.Line asLow() {
-    return line(song -> false, song -> written(song, TypedLines.low(song, part, text)));
-  }
-
-  private static Draft.Line line(Predicate<Song> fits, UnaryOperator<Song> change) {
-    return new Draft.Line() {
-      @Override
-      public boolean fits(Song song) {
-        return fits.test(song);
-      }
-
-      @Override
-      public Song into(Song song) {
-        return change.apply(song);
-      }
-    };
+    return new Draft.Line(song -> false, song -> written(song, TypedLines.low(song, part, text)));
   }
 
   /** What a low line could have meant otherwise in the first hook of the song; empty if nothing. */

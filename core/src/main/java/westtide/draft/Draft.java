@@ -2,6 +2,7 @@ package westtide.draft;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import westtide.compose.Arranger;
 import westtide.compose.SongDraft;
@@ -28,14 +29,13 @@ public record Draft(
     boolean ownGroove,
     List<Line> lines,
     boolean ensemble) {
-  /** A line written by hand into a part. */
-  public interface Line {
-    /** Whether the song has the part it is for. */
-    boolean fits(Song song);
-
-    /** The song with the line. */
-    Song into(Song song);
-  }
+  /**
+   * A line written by hand into a part.
+   *
+   * @param fits whether a song has the part it is for
+   * @param into a song → the song with the line
+   */
+  public record Line(Predicate<Song> fits, UnaryOperator<Song> into) {}
 
   /** Copies the lines. */
   public Draft {
@@ -50,11 +50,6 @@ public record Draft(
   /** A draft of a style from a seed. */
   public static Draft in(Style style, long seed) {
     return of(SongDraft.in(style).withSeed(seed));
-  }
-
-  /** The same under a title. */
-  public Draft withTitle(String title) {
-    return new Draft(sketch.withTitle(title), groove, ownGroove, lines, ensemble);
   }
 
   /** The same with drums and swing changed; {@code own} where no arrangement may vary the drums. */
@@ -99,7 +94,7 @@ public record Draft(
   private Song arranged() {
     Song sketched = sketched(sketch.drawn());
     for (Line line : lines) {
-      sketched = line.fits(sketched) ? line.into(sketched) : sketched;
+      sketched = line.fits().test(sketched) ? line.into().apply(sketched) : sketched;
     }
     Arranger arranger = new Arranger(sketch.style(), sketch.seed());
     return (ownGroove ? arranger.keeping(CoreParts.DRUMS) : arranger).arrange(sketched);
@@ -109,7 +104,7 @@ public record Draft(
   private Song written(Song arranged) {
     Song song = arranged;
     for (Line line : lines) {
-      song = line.into(song);
+      song = line.into().apply(song);
     }
     return song;
   }

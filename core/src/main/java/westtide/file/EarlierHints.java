@@ -10,7 +10,7 @@ import westtide.song.Song;
 import westtide.song.form.Cell;
 import westtide.song.form.Form;
 import westtide.song.form.Section;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.pattern.FollowRule;
 import westtide.theory.voicing.ChordMember;
@@ -53,7 +53,7 @@ final class EarlierHints {
     boolean holds =
         song.form().sections().stream()
             .flatMap(section -> section.marks().stream())
-            .anyMatch(mark -> mark.transition().kind() == Transition.Kind.HOLD);
+            .anyMatch(mark -> mark.transition().kind() == TransitionKind.HOLD);
     boolean stacks =
         song.rules(FollowRule.Chords.class).stream()
             .anyMatch(rule -> rule.kind() == VoicingKind.OCTAVE_STACK);

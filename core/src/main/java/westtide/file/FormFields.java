@@ -34,6 +34,7 @@ import westtide.song.form.SectionLink;
 import westtide.song.form.SectionWord;
 import westtide.song.form.Thinning;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.mix.Curve;
@@ -228,7 +229,7 @@ final class FormFields {
     return new Mark(
         number(node, "bar"),
         new Transition(
-            Transition.Kind.find(word).orElseThrow(() -> unknown("transition", word)),
+            TransitionKind.find(word).orElseThrow(() -> unknown("transition", word)),
             number(node, "beats"),
             node.has("depth") ? number(node, "depth") : WHOLE,
             parts,

@@ -21,6 +21,7 @@ import westtide.song.form.Mark;
 import westtide.song.form.Section;
 import westtide.song.form.Transition;
 import westtide.song.form.TransitionEffect;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 
 /**
@@ -70,7 +71,7 @@ final class Boundaries {
    */
   record At(Transition what, int place, int tick, int from, int to, int end) {
     boolean before() {
-      return what.kind().place() == Transition.Place.BEFORE;
+      return what.kind().place() == TransitionKind.Place.BEFORE;
     }
   }
 
@@ -95,7 +96,7 @@ final class Boundaries {
   private At at(Mark mark, int place, int tick, int start, int end) {
     Transition what = mark.transition();
     int ticks = what.beats() * meter.ticksPerBeat();
-    if (what.kind().place() == Transition.Place.BEFORE) {
+    if (what.kind().place() == TransitionKind.Place.BEFORE) {
       int earliest = mark.bar() > 0 ? start : place == 0 ? tick : sectionStart(place - 1);
       return new At(what, place, tick, Math.max(earliest, tick - ticks), tick, end);
     }

@@ -225,17 +225,21 @@ public record Part(
 
   /** Whether a groove is one of those, or follows one of them. */
   public boolean follows(String groove, List<String> any) {
-    Optional<NamedPattern> at = find(groove);
+    return lineage(groove).stream().anyMatch(named -> any.contains(named.name()));
+  }
+
+  /** A pattern and those it follows, the nearest first; empty where there is none of that name. */
+  public List<NamedPattern> lineage(String wanted) {
+    List<NamedPattern> out = new ArrayList<>();
+    Optional<NamedPattern> at = find(wanted);
     while (at.isPresent()) {
-      if (any.contains(at.get().name())) {
-        return true;
-      }
+      out.add(at.get());
       at =
           at.get().pattern() instanceof Pattern.Varied varied
               ? find(varied.parent())
               : Optional.empty();
     }
-    return false;
+    return out;
   }
 
   /** The parts it listens to. */

@@ -18,6 +18,7 @@ import westtide.song.drum.LaneId;
 import westtide.song.form.SectionKind;
 import westtide.song.form.SectionWord;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.mix.Duck;
 import westtide.song.pattern.KickLink;
 import westtide.song.pattern.LowLine;
@@ -75,7 +76,7 @@ final class StyleReader {
     Map<SectionKind, List<BoundaryHabit>> out = new LinkedHashMap<>();
     if (!node.has("at")) {
       List<Transition> plain =
-          List.of(Transition.of(Transition.Kind.DRUMS_OUT), Transition.of(Transition.Kind.CRASH));
+          List.of(Transition.of(TransitionKind.DRUMS_OUT), Transition.of(TransitionKind.CRASH));
       out.put(SectionKind.HOOK, List.of(new BoundaryHabit(plain, text(node, "why"))));
       return out;
     }

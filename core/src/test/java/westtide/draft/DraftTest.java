@@ -22,17 +22,9 @@ class DraftTest {
   private static final Style TRAP = Songs.book().get("trap");
 
   private static Draft.Line lead(String text) {
-    return new Draft.Line() {
-      @Override
-      public boolean fits(Song song) {
-        return TypedLines.find(song, "lead").isPresent();
-      }
-
-      @Override
-      public Song into(Song song) {
-        return TypedLines.line(song, "lead", text).orElseThrow().apply(song);
-      }
-    };
+    return new Draft.Line(
+        song -> TypedLines.find(song, "lead").isPresent(),
+        song -> TypedLines.line(song, "lead", text).orElseThrow().apply(song));
   }
 
   @Test

@@ -27,6 +27,7 @@ import westtide.song.form.Form;
 import westtide.song.form.FormLine;
 import westtide.song.form.Level;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.text.Reading;
 
@@ -140,9 +141,9 @@ class BoundariesTest {
     Reading<?> wrong = FormLine.parse("intro 4, hook 8 boom");
     assertThat(((Reading.Problem<?>) wrong).message()).contains("boom").contains("drums-out");
     assertThat(((Reading.Problem<?>) wrong).column()).isEqualTo(10);
-    assertThat(Transition.of(Transition.Kind.SNARE_STOP))
+    assertThat(Transition.of(TransitionKind.SNARE_STOP))
         .hasToString("all stop on the first snare for a beat");
-    assertThatThrownBy(() -> Transition.of(Transition.Kind.STOP, 33))
+    assertThatThrownBy(() -> Transition.of(TransitionKind.STOP, 33))
         .hasMessageContaining("1 to 32");
     assertThat(
             FormLine.format(
@@ -152,7 +153,7 @@ class BoundariesTest {
   }
 
   private static List<String> kinds() {
-    return Stream.of(Transition.Kind.values()).map(Transition.Kind::word).toList();
+    return Stream.of(TransitionKind.values()).map(TransitionKind::word).toList();
   }
 
   /** What lies wholly outside its bars stays; nothing hangs over the end of the song. */
@@ -162,7 +163,7 @@ class BoundariesTest {
     Transition what = Transition.parse(word).orElseThrow();
     Song out = typed("verse 8, hook 8 " + word);
     int beats = what.beats() == 0 ? 32 : what.beats();
-    boolean before = what.kind().place() == Transition.Place.BEFORE;
+    boolean before = what.kind().place() == TransitionKind.Place.BEFORE;
     int from = before ? HOOK - beats * 960 : HOOK;
     int to = before ? HOOK : HOOK + Math.max(BAR, (beats + 4) * 960);
     for (ScoredPart part : Score.of(SONG).parts()) {
@@ -264,7 +265,7 @@ class BoundariesTest {
   @Test
   void chosenPartsAndLanesAloneFallSilent() {
     PartId lead = SONG.parts(Role.CHORDS).get(0).id();
-    Transition gap = Transition.of(Transition.Kind.GAP, 8).withParts(java.util.Set.of(lead));
+    Transition gap = Transition.of(TransitionKind.GAP, 8).withParts(java.util.Set.of(lead));
     Song out =
         new SectionEdits(SONG.form().id(1), SectionEdits.Scope.THIS)
             .enter(List.of(gap))
@@ -272,7 +273,7 @@ class BoundariesTest {
     assertThat(between(out, Role.CHORDS, HOOK - 2 * BAR, HOOK)).isEmpty();
     assertThat(notes(out, Role.DRUMS)).isEqualTo(notes(SONG, Role.DRUMS));
     Transition hats =
-        Transition.of(Transition.Kind.DRUMS_OUT, 4)
+        Transition.of(TransitionKind.DRUMS_OUT, 4)
             .withLanes(java.util.Set.of(DrumVoice.CLOSED_HAT.lane()));
     Song thin =
         new SectionEdits(SONG.form().id(1), SectionEdits.Scope.THIS)
@@ -286,7 +287,7 @@ class BoundariesTest {
   @Test
   void aMarkAtAnyBarIsHeardThere() {
     Song out =
-        FormEdits.transitions(SONG.form().id(1), 4, List.of(Transition.of(Transition.Kind.STOP, 2)))
+        FormEdits.transitions(SONG.form().id(1), 4, List.of(Transition.of(TransitionKind.STOP, 2)))
             .apply(SONG);
     int bar = HOOK + 4 * BAR;
     assertThat(between(SONG, Role.CHORDS, bar - 1920, bar)).isNotEmpty();

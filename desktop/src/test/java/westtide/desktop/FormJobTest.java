@@ -22,6 +22,7 @@ import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.mix.Curve;
 
@@ -127,7 +128,7 @@ class FormJobTest extends TrapSongTest {
             SectionKind.OUTRO);
     assertThat(section("hook 2").entry())
         .extracting(Transition::kind)
-        .contains(Transition.Kind.SNARE_STOP, Transition.Kind.GAP);
+        .contains(TransitionKind.SNARE_STOP, TransitionKind.GAP);
     Score score = Score.of(song());
     int gap = start("hook 2") - 2 * BAR;
     for (Role role : List.of(Role.SUB, Role.DRUMS)) {

@@ -19,6 +19,7 @@ import westtide.song.form.Cell;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 
 /** What is dragged on the form: walls, heads, signs and the energy a section is to have. */
@@ -128,7 +129,7 @@ class TankPullsTest extends TrapSongTest {
 
   @Test
   void aSignIsPulledLongerAndWeakerAndDeleted() {
-    Transition riser = Transition.of(Transition.Kind.RISER, 4);
+    Transition riser = Transition.of(TransitionKind.RISER, 4);
     interact(
         () ->
             shell

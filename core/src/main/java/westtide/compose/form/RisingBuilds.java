@@ -9,7 +9,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionWord;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.mix.Curve;
 import westtide.song.mix.Mix;
 
@@ -39,7 +39,7 @@ public final class RisingBuilds {
 
   /** Whether a section is announced by a low-pass that opens anyway. */
   private static boolean opens(Section section) {
-    return section.entry().stream().anyMatch(mark -> mark.kind() == Transition.Kind.OPEN);
+    return section.entry().stream().anyMatch(mark -> mark.kind() == TransitionKind.OPEN);
   }
 
   private static Section rising(Song song, Section section, boolean opened) {

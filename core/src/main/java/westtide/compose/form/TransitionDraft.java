@@ -16,6 +16,7 @@ import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.SectionId;
 import westtide.style.BoundaryHabit;
 import westtide.style.Style;
@@ -71,11 +72,12 @@ public record TransitionDraft(Style style, Song song) {
     for (Transition mark : habit.marks()) {
       fitted(mark, place).ifPresent(marks::add);
     }
-    boolean announced = marks.stream().anyMatch(m -> m.kind().place() == Transition.Place.BEFORE);
+    boolean announced =
+        marks.stream().anyMatch(m -> m.kind().place() == TransitionKind.Place.BEFORE);
     boolean hook = song.form().sections().get(place).word().kind() == SectionKind.HOOK;
     if (marks.isEmpty() || hook && !announced) {
       boolean drums = !hook && plays(song.form().sections().get(place), Role.DRUMS, 0);
-      marks.add(Transition.of(drums ? Transition.Kind.FILL : Transition.Kind.REVERSE));
+      marks.add(Transition.of(drums ? TransitionKind.FILL : TransitionKind.REVERSE));
     }
     return new Proposal(song.form().id(place), marks, habit.why());
   }
@@ -99,7 +101,7 @@ public record TransitionDraft(Style style, Song song) {
     if (!fits) {
       return Optional.empty();
     }
-    boolean announces = mark.kind().place() == Transition.Place.BEFORE;
+    boolean announces = mark.kind().place() == TransitionKind.Place.BEFORE;
     int room = before.bars() * song.brief().meter().beats();
     return Optional.of(announces && mark.beats() > room ? mark.withBeats(room) : mark);
   }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 
 /**
  * What tells a finding from all others, so that it can be ignored and stays so: the check that made
@@ -45,6 +46,11 @@ public record FindingId(
     List<String> out = new ArrayList<>(place);
     Arrays.stream(more).map(String::valueOf).forEach(out::add);
     return new FindingId(check, part, pattern, out);
+  }
+
+  /** The same at a written note. */
+  public FindingId at(Note note) {
+    return at(note.start(), note.key());
   }
 
   /** The id in song files, such as {@code "drums.slip.drums.A.CLOSED_HAT.3.120"}. */

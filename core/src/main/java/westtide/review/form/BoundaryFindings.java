@@ -17,7 +17,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.style.Style;
 
 /**
@@ -66,15 +66,15 @@ final class BoundaryFindings {
   private boolean announced(int place) {
     Section before = sections.at(place - 1);
     return !before.at(before.bars()).isEmpty()
-        || stands(place, Transition.Place.BEFORE)
+        || stands(place, TransitionKind.Place.BEFORE)
         || endsOtherwise(place - 1);
   }
 
   private boolean landed(int place) {
-    return stands(place, Transition.Place.AFTER) || sections.entering(place) > 0;
+    return stands(place, TransitionKind.Place.AFTER) || sections.entering(place) > 0;
   }
 
-  private boolean stands(int place, Transition.Place where) {
+  private boolean stands(int place, TransitionKind.Place where) {
     return sections.at(place).entry().stream().anyMatch(t -> t.kind().place() == where);
   }
 
@@ -106,7 +106,7 @@ final class BoundaryFindings {
             new Fix(
                 "crash on the one",
                 new SectionEdits(form.id(place), SectionEdits.Scope.THIS)
-                    .enter(sections.at(place).atWith(0, Transition.Kind.CRASH)))));
+                    .enter(sections.at(place).atWith(0, TransitionKind.CRASH)))));
   }
 
   private Optional<Fix> asTheStyleDoes(int place) {

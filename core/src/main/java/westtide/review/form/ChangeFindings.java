@@ -23,7 +23,7 @@ import westtide.song.form.Form;
 import westtide.song.form.Mark;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.pattern.Pattern;
 import westtide.style.Style;
 
@@ -89,7 +89,7 @@ final class ChangeFindings {
     return new Fix(
         "drums out for a beat before bar " + (form.startBar(place) + bar + 1),
         FormEdits.transitions(
-            form.id(place), bar, sections.at(place).atWith(bar, Transition.Kind.DRUMS_OUT)));
+            form.id(place), bar, sections.at(place).atWith(bar, TransitionKind.DRUMS_OUT)));
   }
 
   /** A groove or line whose bars do not divide its section breaks off at the end. */

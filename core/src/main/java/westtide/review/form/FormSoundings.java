@@ -24,8 +24,8 @@ import westtide.song.form.FormLine;
 import westtide.song.form.Level;
 import westtide.song.form.Mark;
 import westtide.song.form.SectionKind;
-import westtide.song.form.Transition;
 import westtide.song.form.TransitionEffect;
+import westtide.song.form.TransitionKind;
 import westtide.style.Style;
 
 /** Length, the lift of the hook, empty bars and stretches in which nothing changes. */
@@ -191,7 +191,7 @@ public final class FormSoundings {
 
     @Override
     public Boolean silence(TransitionEffect.Silence effect) {
-      return mark.transition().kind().place() == Transition.Place.BEFORE && before();
+      return mark.transition().kind().place() == TransitionKind.Place.BEFORE && before();
     }
 
     @Override

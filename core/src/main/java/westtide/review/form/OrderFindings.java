@@ -14,7 +14,7 @@ import westtide.song.edit.form.SectionEdits;
 import westtide.song.form.Form;
 import westtide.song.form.FormLine;
 import westtide.song.form.SectionKind;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.style.Style;
 
 /**
@@ -77,7 +77,7 @@ final class OrderFindings {
                 new Fix(
                     "snare build into the " + form.label(place + 1),
                     new SectionEdits(form.id(place + 1), SectionEdits.Scope.THIS)
-                        .enter(sections.at(place + 1).atWith(0, Transition.Kind.SNARE_BUILD))))));
+                        .enter(sections.at(place + 1).atWith(0, TransitionKind.SNARE_BUILD))))));
   }
 
   private Optional<Finding> dip(int place) {

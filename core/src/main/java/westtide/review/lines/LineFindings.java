@@ -384,7 +384,7 @@ final class LineFindings {
   }
 
   private static FindingId id(Check check, ScoredPart line, Passage passage, Note note) {
-    return FindingId.of(check, line.part().id(), passage.name()).at(note.start(), note.key());
+    return FindingId.of(check, line.part().id(), passage.name()).at(note);
   }
 
   private String at(ScoredNote note) {

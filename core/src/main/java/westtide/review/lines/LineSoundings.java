@@ -204,9 +204,7 @@ public final class LineSoundings {
 
   private Optional<Finding> found(Slip slip, Severity weight, String title, String why, int midi) {
     Note written = slip.written(song.brief().meter());
-    FindingId id =
-        FindingId.of(slip.check, slip.part.part().id(), slip.passage.name())
-            .at(written.start(), written.key());
+    FindingId id = FindingId.of(slip.check, slip.part.part().id(), slip.passage.name()).at(written);
     if (!found.add(id)) {
       return Optional.empty();
     }

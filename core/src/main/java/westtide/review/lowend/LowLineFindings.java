@@ -158,9 +158,7 @@ final class LowLineFindings {
   private static FindingId id(Check check, ScoredPart part, Passage passage, ScoredNote note) {
     FindingId id = FindingId.of(check, part.part().id(), passage.name());
     Optional<Note> written = passage.source(note);
-    return written.isPresent()
-        ? id.at(written.get().start(), written.get().key())
-        : id.at(note.source().index());
+    return written.isPresent() ? id.at(written.get()) : id.at(note.source().index());
   }
 
   private static boolean written(Passage passage) {

@@ -21,11 +21,6 @@ public record BorrowedLane(PartId model, List<String> grooves) {
     return new BorrowedLane(model, List.of());
   }
 
-  /** A lane that borrows in one groove and in what follows it. */
-  public static BorrowedLane in(PartId model, String groove) {
-    return new BorrowedLane(model, List.of(groove));
-  }
-
   /** Whether it borrows in every groove. */
   public boolean isEverywhere() {
     return grooves.isEmpty();

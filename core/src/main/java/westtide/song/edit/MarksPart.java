@@ -6,8 +6,8 @@ import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.form.Mark;
-import westtide.song.form.Transition;
 import westtide.song.form.TransitionEffect;
+import westtide.song.form.TransitionKind;
 import westtide.song.pattern.NamedPattern;
 
 /** The part that holds risers, crashes and what else is heard only where sections meet. */
@@ -39,7 +39,7 @@ public final class MarksPart {
   }
 
   /** A crash is struck on the kit where there is one. */
-  private static boolean needsPart(Transition.Kind kind, Song song) {
+  private static boolean needsPart(TransitionKind kind, Song song) {
     return kind.effect() instanceof TransitionEffect.Sound sound
         && !(sound.onKit() && !song.parts(Role.DRUMS).isEmpty());
   }

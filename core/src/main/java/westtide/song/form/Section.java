@@ -367,7 +367,7 @@ public record Section(
   }
 
   /** The transitions at a bar and one more, as long as it usually is. */
-  public List<Transition> atWith(int bar, Transition.Kind more) {
+  public List<Transition> atWith(int bar, TransitionKind more) {
     return Stream.concat(at(bar).stream(), Stream.of(Transition.of(more))).toList();
   }
 

@@ -20,9 +20,9 @@ public record Curve(Kind kind, int fromBar, int bars, CurveShape shape) {
     /** Left to right; it stands for the part's own pan. */
     PAN("pan", "(left to right)", -100, 100, 0, false),
     /** Hz above which nothing passes, moving evenly in octaves. */
-    LOW_PASS("low-pass", "Hz", 200, Mix.OPEN, Mix.OPEN, true),
+    LOW_PASS("low-pass", "Hz", Mix.LOWEST_PASS, Mix.OPEN, Mix.OPEN, true),
     /** Hz below which nothing passes, moving evenly in octaves. */
-    HIGH_PASS("high-pass", "Hz", 10, 2000, 10, true),
+    HIGH_PASS("high-pass", "Hz", 10, Mix.HIGHEST_CUT, 10, true),
     /** Percent sent to the room; it stands for the part's own send. */
     ROOM("room send", "%", 0, 100, 0, false),
     /** Percent sent to the delay; it stands for the part's own send. */

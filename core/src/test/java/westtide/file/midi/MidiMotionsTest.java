@@ -18,6 +18,7 @@ import westtide.song.Song;
 import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Level;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.mix.Curve;
 import westtide.song.mix.CurveShape;
@@ -157,9 +158,9 @@ class MidiMotionsTest {
                 SONG.form().id(1),
                 0,
                 List.of(
-                    Transition.of(Transition.Kind.RISER),
-                    Transition.of(Transition.Kind.REVERSE),
-                    Transition.of(Transition.Kind.IMPACT)))
+                    Transition.of(TransitionKind.RISER),
+                    Transition.of(TransitionKind.REVERSE),
+                    Transition.of(TransitionKind.IMPACT)))
             .apply(SONG);
     PartId marks = song.parts(Role.MARKS).get(0).id();
     for (MidiListing listing : read(song)) {

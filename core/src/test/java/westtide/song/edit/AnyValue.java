@@ -22,6 +22,7 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.Restart;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 import westtide.song.line.Note;
@@ -92,7 +93,7 @@ final class AnyValue {
       case "Note" -> note();
       case "ChordSpan" -> from(song.progressions().get(0).spans());
       case "Section" -> from(song.form().sections()).withId(SectionId.NEW);
-      case "Transition" -> Transition.of(from(List.of(Transition.Kind.values())));
+      case "Transition" -> Transition.of(from(List.of(TransitionKind.values())));
       case "Chord" -> Chord.parse(from(List.of("Am7", "C#maj7", "F/C", "Bdim", "G7#9")));
       case "Key" -> Key.parse(from(List.of("C minor", "F# dorian", "Bb major")));
       case "Tempo" -> Tempo.of(60 + random.nextInt(120));

@@ -186,7 +186,7 @@ class CellEditsTest {
         hook(SONG)
             .withTransitions(
                 14,
-                List.of(westtide.song.form.Transition.of(westtide.song.form.Transition.Kind.STOP)))
+                List.of(westtide.song.form.Transition.of(westtide.song.form.TransitionKind.STOP)))
             .withCurves(
                 KEYS,
                 List.of(

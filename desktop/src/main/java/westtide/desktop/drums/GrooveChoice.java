@@ -120,11 +120,7 @@ final class GrooveChoice {
 
   /** The chosen hits that are there, else the one at the cursor; lane by lane in order. */
   Map<LaneId, List<Hit>> chosenHits() {
-    return chosenHits(scene());
-  }
-
-  /** As {@link #chosenHits()}, in a scene that is drawn. */
-  Map<LaneId, List<Hit>> chosenHits(GrooveScene scene) {
+    GrooveScene scene = scene();
     Set<NotePlace> places = context.open().selection().notes();
     Map<LaneId, List<Hit>> out = new LinkedHashMap<>();
     for (DrumLane of : scene.groove().lanes()) {

@@ -110,7 +110,7 @@ final class HitSheet extends Drawing {
     BeadScale scale = scale();
     ringed.clear();
     choice
-        .chosenHits(scene)
+        .chosenHits()
         .forEach((id, hits) -> hits.forEach(hit -> ringed.add(NotePlace.of(id, hit.step()))));
     drawGrid(scale);
     for (int i = 0; i < scene.groove().lanes().size(); i++) {

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.song.form.Mark;
 import westtide.song.form.Section;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 
 /**
  * Where the signs of transitions stand below the tanks: those that lead up to a bar to the left of
@@ -31,7 +31,7 @@ record BoundaryMarks(TankLayout place) {
    */
   record Placed(int section, Mark mark, double edge, double y, double beat) {
     double left() {
-      boolean before = mark.transition().kind().place() == Transition.Place.BEFORE;
+      boolean before = mark.transition().kind().place() == TransitionKind.Place.BEFORE;
       double width = TransitionSigns.width(mark.transition(), beat);
       return before ? edge - width : edge;
     }

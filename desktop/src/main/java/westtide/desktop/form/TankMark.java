@@ -1,7 +1,7 @@
 package westtide.desktop.form;
 
 import java.util.Optional;
-import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 
 /**
  * What can be chosen on the sheet of tanks: a tank, the name of a part, the head of a section, or
@@ -15,7 +15,7 @@ import westtide.song.form.Transition;
  * @param sign what the sign stands for
  */
 record TankMark(
-    Kind is, int section, int row, int fromBar, int beat, Optional<Transition.Kind> sign) {
+    Kind is, int section, int row, int fromBar, int beat, Optional<TransitionKind> sign) {
   /** What kinds of marks there are. */
   enum Kind {
     NAME,
@@ -47,7 +47,7 @@ record TankMark(
   }
 
   /** The sign of a transition at a bar of a section. */
-  static TankMark sign(int section, int bar, Transition.Kind kind) {
+  static TankMark sign(int section, int bar, TransitionKind kind) {
     return new TankMark(Kind.SIGN, section, 0, bar, 0, Optional.of(kind));
   }
 

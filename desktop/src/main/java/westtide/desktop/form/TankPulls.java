@@ -10,6 +10,7 @@ import westtide.song.form.Cell;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 
 /**
  * What can be dragged on the tanks: water up and down, walls and the ends of sections sideways,
@@ -182,7 +183,7 @@ final class TankPulls {
 
     @Override
     public String to(double x, double y) {
-      int way = was.kind().place() == Transition.Place.BEFORE ? -1 : 1;
+      int way = was.kind().place() == TransitionKind.Place.BEFORE ? -1 : 1;
       int beats = was.beats() + (int) Math.round(way * (x - fromX) / perBeat);
       double away = Math.abs(y - fromY) < DEAD ? 0 : fromY - y;
       Transition now = was.withBeats(beats).withDepth(was.depth() + (int) Math.round(away));

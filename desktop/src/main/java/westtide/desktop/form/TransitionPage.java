@@ -22,16 +22,17 @@ import westtide.song.drum.DrumLane;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 
 /** What announces and lands a bar: several kinds at once, each with its length, depth and parts. */
 final class TransitionPage implements Page<FormScene> {
   private final RoomContext context;
-  private final Chips<Transition.Kind> kinds =
-      new Chips<Transition.Kind>("entry-", Transition.Kind::word, this::turn).wrapping();
+  private final Chips<TransitionKind> kinds =
+      new Chips<TransitionKind>("entry-", TransitionKind::word, this::turn).wrapping();
   private final NumberField at = BarField.of("entry-bar", "at bar", this::at);
-  private final Chips<Transition.Kind> chosen =
-      new Chips<>("entry-set-", Transition.Kind::toString, this::choose);
+  private final Chips<TransitionKind> chosen =
+      new Chips<>("entry-set-", TransitionKind::toString, this::choose);
   private final NumberField beats =
       NumberField.held(
               "entry-beats", "beats", 0, Transition.MOST_BEATS, () -> now().beats(), this::beats)
@@ -51,7 +52,7 @@ final class TransitionPage implements Page<FormScene> {
   private final Node laneRow;
   private FormScene scene;
   private int bar;
-  private Optional<Transition.Kind> kind = Optional.empty();
+  private Optional<TransitionKind> kind = Optional.empty();
 
   TransitionPage(RoomContext context) {
     this.context = context;
@@ -106,8 +107,8 @@ final class TransitionPage implements Page<FormScene> {
             });
     at.show(String.valueOf(bar + 1));
     List<Transition> here = scene.section().at(bar);
-    List<Transition.Kind> set = here.stream().map(Transition::kind).distinct().toList();
-    kinds.showMany(List.of(Transition.Kind.values()), set);
+    List<TransitionKind> set = here.stream().map(Transition::kind).distinct().toList();
+    kinds.showMany(List.of(TransitionKind.values()), set);
     if (kind.filter(set::contains).isEmpty()) {
       kind = set.stream().findFirst();
     }
@@ -142,7 +143,7 @@ final class TransitionPage implements Page<FormScene> {
     return scene.section().at(bar).stream()
         .filter(one -> kind.filter(k -> k == one.kind()).isPresent())
         .findFirst()
-        .orElse(Transition.of(Transition.Kind.CRASH));
+        .orElse(Transition.of(TransitionKind.CRASH));
   }
 
   private void at(BarField.Typed typed) {
@@ -155,7 +156,7 @@ final class TransitionPage implements Page<FormScene> {
     show(scene.withoutSign());
   }
 
-  private void turn(Transition.Kind wanted) {
+  private void turn(TransitionKind wanted) {
     List<Transition> next = new ArrayList<>(scene.section().at(bar));
     boolean off = next.removeIf(one -> one.kind() == wanted);
     if (!off) {
@@ -165,7 +166,7 @@ final class TransitionPage implements Page<FormScene> {
     context.apply(FormEdits.transitions(scene.id(), bar, next));
   }
 
-  private void choose(Transition.Kind wanted) {
+  private void choose(TransitionKind wanted) {
     kind = Optional.of(wanted);
     show(scene.withoutSign());
   }

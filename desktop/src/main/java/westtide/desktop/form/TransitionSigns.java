@@ -1,6 +1,7 @@
 package westtide.desktop.form;
 
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 
 /**
  * What a transition does as a shape below the tanks, as wide as it is long and as high as it is
@@ -35,7 +36,7 @@ final class TransitionSigns {
    */
   static Sign of(Transition what, double edge, double beat, double y) {
     double width = width(what, beat);
-    boolean before = what.kind().place() == Transition.Place.BEFORE;
+    boolean before = what.kind().place() == TransitionKind.Place.BEFORE;
     double from = before ? edge - width : edge;
     double to = before ? edge : edge + width;
     double h = HALF * (0.4 + 0.6 * what.depth() / 100.0);

@@ -324,11 +324,11 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
     int gain = Math.max(-Equaliser.MOST, Math.min(Equaliser.MOST, tenths));
     switch (mark) {
       case LOW_CUT -> {
-        int cut = hertz <= LOWEST + 4 ? 0 : Math.min(2000, hertz);
+        int cut = hertz <= LOWEST + 4 ? 0 : Math.min(Mix.HIGHEST_CUT, hertz);
         change.accept("low cut", now -> now.withLowCut(cut));
       }
       case LOW_PASS -> {
-        int pass = hertz > 18_500 ? Mix.OPEN : Math.max(200, Math.min(Mix.OPEN, hertz));
+        int pass = hertz > 18_500 ? Mix.OPEN : Math.max(Mix.LOWEST_PASS, Math.min(Mix.OPEN, hertz));
         change.accept("low-pass", now -> now.withLowPass(pass));
       }
       case LOW -> equalise("low band", bands -> bands.withLow(gain));

@@ -20,7 +20,7 @@ final class MixAmounts {
               "mix-low-cut",
               "high-pass (low cut), Hz",
               0,
-              2000,
+              Mix.HIGHEST_CUT,
               10,
               0,
               Mix::lowCut,
@@ -28,7 +28,7 @@ final class MixAmounts {
           new Amount<>(
               "mix-low-pass",
               "low-pass, Hz",
-              200,
+              Mix.LOWEST_PASS,
               Mix.OPEN,
               200,
               0,

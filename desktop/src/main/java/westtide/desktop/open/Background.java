@@ -54,11 +54,8 @@ public final class Background {
     try {
       T result = work.run();
       Platform.runLater(() -> then.accept(result));
-    } catch (UnusableFileException e) {
-      LOG.info("A file was of no use, which is told", e);
-      Platform.runLater(() -> messages.failed(e.getMessage()));
-    } catch (IllegalArgumentException e) {
-      LOG.info("What was asked for cannot be done, which is told", e);
+    } catch (UnusableFileException | IllegalArgumentException e) {
+      LOG.info("A file was of no use, or a wish cannot be met, which is told", e);
       Platform.runLater(() -> messages.failed(e.getMessage()));
     } catch (IOException e) {
       LOG.warn("Work beside the window failed", e);

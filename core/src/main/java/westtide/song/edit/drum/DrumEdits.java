@@ -31,9 +31,6 @@ import westtide.song.pattern.Pattern;
 public record DrumEdits(PartId part, String pattern) {
   private static final int STEPS = 16;
 
-  /** More than grooves that follow one another in a row. */
-  private static final int MOST_PARENTS = 64;
-
   /** Edits of the groove as a whole. */
   public GrooveEdits groove() {
     return new GrooveEdits(part, pattern);
@@ -149,18 +146,8 @@ public record DrumEdits(PartId part, String pattern) {
                         named.pattern() instanceof Pattern.Drums
                             || named.pattern() instanceof Pattern.Varied)
                 .toList());
-    grooves.sort(Comparator.comparingInt(named -> ancestors(of, named)));
+    grooves.sort(Comparator.comparingInt(named -> of.lineage(named.name()).size()));
     return grooves;
-  }
-
-  private static int ancestors(Part of, NamedPattern named) {
-    int count = 0;
-    NamedPattern at = named;
-    while (at.pattern() instanceof Pattern.Varied varied && count < MOST_PARENTS) {
-      at = of.pattern(varied.parent());
-      count++;
-    }
-    return count;
   }
 
   /** Puts a lane as it is here into another groove of the part, in place of the one it has. */
@@ -342,19 +329,8 @@ public record DrumEdits(PartId part, String pattern) {
    * The same edits of the groove that is followed in the end; of this one where it follows none.
    */
   private DrumEdits followed(Song song) {
-    DrumEdits at = this;
-    for (int i = 0; i < MOST_PARENTS; i++) {
-      Optional<NamedPattern> named = song.part(part).flatMap(at::find);
-      if (named.isEmpty() || !(named.get().pattern() instanceof Pattern.Varied varied)) {
-        return at;
-      }
-      at = new DrumEdits(part, varied.parent());
-    }
-    return at;
-  }
-
-  private Optional<NamedPattern> find(Part of) {
-    return of.find(pattern);
+    List<NamedPattern> lineage = song.part(part).orElseThrow().lineage(pattern);
+    return lineage.isEmpty() ? this : new DrumEdits(part, lineage.get(lineage.size() - 1).name());
   }
 
   private List<LaneId> lanes(Song song) {

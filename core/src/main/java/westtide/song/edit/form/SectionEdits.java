@@ -28,6 +28,7 @@ import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.form.Transition;
+import westtide.song.form.TransitionKind;
 import westtide.song.id.PartId;
 import westtide.song.id.SectionId;
 
@@ -268,7 +269,7 @@ public record SectionEdits(SectionId id, Scope scope) {
               song,
               section -> {
                 List<Transition> end = new ArrayList<>(section.at(section.bars()));
-                end.add(Transition.of(Transition.Kind.HOLD, beats));
+                end.add(Transition.of(TransitionKind.HOLD, beats));
                 return section.withTransitions(section.bars(), end);
               });
         });
