@@ -19,8 +19,10 @@ record Silence(int from, int to, int depth, Predicate<ScoredNote> which) {
     return depth == WHOLE && inside(note) && which.test(note);
   }
 
+  /** A stroke of a drum is where it is written: a hair early or late takes it nowhere else. */
   private boolean inside(ScoredNote note) {
-    return note.start() >= from && note.start() < to;
+    int tick = note.struck().isPresent() ? note.written() : note.start();
+    return tick >= from && tick < to;
   }
 
   /** A note as it is left: ended where it sounds into the silence, softer inside it. */

@@ -3,10 +3,12 @@ package westtide.score;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import westtide.Songs;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.drum.DrumVoice;
 import westtide.song.line.Note;
 import westtide.song.pattern.Pattern;
 
@@ -54,5 +56,28 @@ class SilenceTest {
     assertThat(left(960, 1920, 40))
         .containsExactly("0-960 100", "960-1920 60", "1920-2880 100", "2880-3840 100");
     assertThat(left(960, 1920, 99)).contains("960-1920 1");
+  }
+
+  /** A hair early or late, a stroke goes or stays with the step it is written on. */
+  @Test
+  void aStrokeIsSilentWhereItIsWritten() {
+    Silences silences = new Silences();
+    silences.add(new Silence(960, 1920, 100, note -> true));
+    List<ScoredNote> strokes = List.of(stroke(958, 960), stroke(1918, 1920), stroke(1922, 1680));
+    assertThat(silences.left(strokes)).extracting(ScoredNote::start).containsExactly(1918);
+  }
+
+  private static ScoredNote stroke(int start, int written) {
+    return new ScoredNote(
+        start,
+        100,
+        38,
+        90,
+        written,
+        0,
+        0,
+        Source.NONE,
+        Optional.of(new ScoredNote.Struck(DrumVoice.SNARE.lane(), 0)),
+        "");
   }
 }
