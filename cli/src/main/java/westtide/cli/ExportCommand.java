@@ -22,7 +22,6 @@ import westtide.file.FileNames;
 import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
 import westtide.file.disk.OutputFolder;
-import westtide.file.disk.Plain;
 import westtide.file.midi.MidiFile;
 import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
@@ -32,6 +31,7 @@ import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.sound.Mixdown;
+import westtide.text.Plain;
 
 /** Writes a song as MIDI and as WAV. */
 @Command(

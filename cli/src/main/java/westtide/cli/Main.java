@@ -14,7 +14,7 @@ import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import westtide.file.SongFile;
 import westtide.file.disk.Folders;
-import westtide.file.disk.Plain;
+import westtide.text.Plain;
 
 /** The entry of the command line; exit status 0 done, 2 wrong words or an unusable file. */
 @Command(

@@ -3,9 +3,9 @@ package westtide.cli;
 import java.io.PrintWriter;
 import java.nio.file.Path;
 import westtide.file.SongFile;
-import westtide.file.disk.Plain;
 import westtide.file.disk.UnusableFileException;
 import westtide.score.Score;
+import westtide.text.Plain;
 
 /** A song as a command reads it: what was mended or may be missing is told beside the result. */
 final class OpenedSong {

@@ -6,7 +6,7 @@ import java.io.PrintWriter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import westtide.file.disk.Plain;
+import westtide.text.Plain;
 
 /**
  * What is in a song, printed to be read: texts of the file on one line, without control characters.

@@ -1,19 +1,11 @@
 package westtide.file;
 
-import static westtide.file.Fields.at;
-import static westtide.file.Fields.field;
-import static westtide.file.Fields.list;
-import static westtide.file.Fields.named;
-import static westtide.file.Fields.number;
-import static westtide.file.Fields.text;
-
-import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.node.ArrayNode;
-import com.fasterxml.jackson.databind.node.JsonNodeFactory;
-import com.fasterxml.jackson.databind.node.ObjectNode;
-import java.util.LinkedHashMap;
 import java.util.Map;
-import java.util.Optional;
+import westtide.json.Field;
+import westtide.json.FieldKinds;
+import westtide.json.RecordShape;
+import westtide.json.RowShape;
+import westtide.json.Shape;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Roll;
@@ -27,245 +19,177 @@ import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
 import westtide.song.drum.PanSweep;
 import westtide.song.drum.Restart;
-import westtide.song.id.PartId;
 import westtide.song.pattern.GrooveChange;
 import westtide.song.pattern.Pattern;
 
-/** The part of a song file that says what drums play: grooves, lanes, hits and how lanes sound. */
+/** What a song file says of drums: grooves, lanes, hits and how lanes sound. */
 final class DrumFields {
-  private static final JsonNodeFactory NODES = JsonNodeFactory.instance;
   private static final int NEVER = -1;
+
+  static final Shape<LaneId> LANE_ID = Shape.TEXT.as(LaneId::parse, LaneId::code);
+
+  /** A swing and, in a field of its own, what it swings; earlier files swing sixteenths. */
+  static final RecordShape<Swing> SWING =
+      RecordShape.of(
+          Swing.class,
+          Field.of("swing", Shape.text(Swing::parse).as(Swing::hundredths, DrumFields::sixteenths))
+              .holds("hundredths"),
+          Field.named("swings", Swing.Grid.class).earlier(Swing.Grid.SIXTEENTHS).holds("grid"));
+
+  private static final Shape<Restart> RESTART =
+      Shape.NUMBER.as(
+          steps -> steps == NEVER ? Restart.NEVER : new Restart(steps),
+          restart -> restart.equals(Restart.NEVER) ? NEVER : restart.steps());
+
+  private static final RecordShape<When> WHEN =
+      RecordShape.of(
+          When.class,
+          Field.named("turn", When.Turn.class).earlier(When.Turn.COUNTED),
+          Field.number("every").earlier(1),
+          Field.number("on").earlier(1),
+          Field.number("percent").earlier(100),
+          Field.of("seed", Shape.LONG).earlier(1L));
+
+  private static final RecordShape<Finer> FINER =
+      RecordShape.of(
+          Finer.class,
+          Field.number("pitch").earlier(0),
+          Field.number("over").earlier(1),
+          Field.number("ramp").earlier(Roll.USUAL_RAMP),
+          Field.number("rise").earlier(0),
+          Field.number("flam").earlier(0),
+          Field.spread("when", WHEN));
+
+  private static final Shape<Hit> HIT =
+      RowShape.of(HitRow.class, Shape.NUMBER, Shape.NUMBER, Shape.NUMBER, Shape.NUMBER, FINER)
+          .or(Finer.PLAIN)
+          .as(HitRow::hit, HitRow::of);
+
+  private static final RecordShape<DrumLane> LANE =
+      RecordShape.of(
+          DrumLane.class,
+          Field.of("voice", LANE_ID).holds("id"),
+          Field.named("grid", StepGrid.class).or(StepGrid.SIXTEENTHS),
+          Field.spread("swing", SWING).maybe(),
+          Field.maybe("accents", Shape.text(StepLane::parse)),
+          Field.maybe("restart", RESTART),
+          Field.spread(
+                  "feel",
+                  RecordShape.of(
+                      LaneFeel.class,
+                      Field.number("nudge").earlier(0),
+                      Field.number("varyVelocity").earlier(0).holds("velocity"),
+                      Field.number("varyTicks").earlier(0).holds("ticks"),
+                      Field.of("seed", Shape.LONG).earlier(1L)))
+              .or(LaneFeel.PLAIN),
+          Field.spread(
+              "lane",
+              RecordShape.of(
+                  StepLane.class,
+                  Field.number("steps").holds("length"),
+                  Field.of("hits", Shape.list(HIT)))));
+
+  static final RecordShape<Pattern.Drums> DRUMS =
+      RecordShape.of(
+          Pattern.Drums.class,
+          Field.number("bars"),
+          Field.of("restart", RESTART).or(Restart.WITH_GROOVE),
+          Field.of("lanes", Shape.list(LANE)));
+
+  private static final FieldKinds<GrooveChange> CHANGE =
+      FieldKinds.of(
+          GrooveChange.class,
+          new FieldKinds.Kind<>(
+              GrooveChange.WholeLane.class,
+              RecordShape.of(GrooveChange.WholeLane.class, Field.of("whole", LANE).holds("lane"))),
+          new FieldKinds.Kind<>(
+              GrooveChange.Without.class,
+              RecordShape.of(
+                  GrooveChange.Without.class, Field.of("without", LANE_ID).holds("lane"))),
+          new FieldKinds.Kind<>(
+              GrooveChange.Restarting.class,
+              RecordShape.of(GrooveChange.Restarting.class, Field.of("restart", RESTART))),
+          new FieldKinds.Kind<>(
+              GrooveChange.OnStep.class,
+              RecordShape.of(
+                  GrooveChange.OnStep.class,
+                  Field.of("lane", LANE_ID),
+                  Field.number("step"),
+                  Field.maybe("hit", HIT))));
+
+  static final RecordShape<Pattern.Varied> VARIED =
+      RecordShape.of(
+          Pattern.Varied.class,
+          Field.text("from").holds("parent"),
+          Field.number("bars"),
+          Field.of("changes", Shape.list(CHANGE)));
+
+  static final Shape<Map<LaneId, LaneSound>> SOUNDS =
+      Shape.map(
+          LaneId::parse,
+          LaneId::code,
+          RecordShape.of(
+              LaneSound.class,
+              Field.text("instrument"),
+              Field.number("cents"),
+              Field.number("level"),
+              Field.number("pan"),
+              Field.number("choke"),
+              Field.number("note"),
+              Field.number("reverb").or(0),
+              Field.number("delay").or(0),
+              MixFields.EFFECTS,
+              Field.spread(
+                      "sweep",
+                      RecordShape.of(
+                          PanSweep.class,
+                          Field.number("panTo").earlier(0).holds("to"),
+                          Field.number("panSteps").earlier(0).holds("steps")))
+                  .or(PanSweep.NONE),
+              Field.flag("reversed").or(false)));
+
+  private static final RecordShape<BorrowedLane> IN_SOME =
+      RecordShape.of(
+          BorrowedLane.class,
+          Field.of("part", ChordFields.PART).holds("model"),
+          Field.of("grooves", Shape.list(Shape.TEXT)));
+
+  /** The part alone where its rhythm is borrowed in all grooves. */
+  static final Shape<Map<LaneId, BorrowedLane>> BORROWED =
+      Shape.map(
+          LaneId::parse,
+          LaneId::code,
+          Shape.of(
+              lane ->
+                  lane.isEverywhere() ? ChordFields.PART.write(lane.model()) : IN_SOME.write(lane),
+              (node, called) ->
+                  node.isObject()
+                      ? IN_SOME.read(node, called)
+                      : BorrowedLane.everywhere(ChordFields.PART.read(node, called))));
 
   private DrumFields() {}
 
-  static void write(Pattern.Drums drums, ObjectNode out) {
-    out.put("kind", "drums").put("bars", drums.bars());
-    if (!drums.restart().equals(Restart.WITH_GROOVE)) {
-      out.put("restart", restart(drums.restart()));
+  private static Swing sixteenths(int hundredths) {
+    return new Swing(hundredths, Swing.Grid.SIXTEENTHS);
+  }
+
+  /** What a hit says beyond its step, velocity, nudge and strokes. */
+  record Finer(int pitch, int over, int ramp, int rise, int flam, When when) {
+    static final Finer PLAIN = new Finer(0, 1, Roll.USUAL_RAMP, 0, 0, When.ALWAYS);
+  }
+
+  /** A hit as it stands in the file. */
+  record HitRow(int step, int velocity, int nudge, int strokes, Finer finer) {
+    static HitRow of(Hit hit) {
+      Roll roll = hit.roll();
+      Finer finer =
+          new Finer(hit.pitch(), roll.steps(), roll.ramp(), roll.rise(), hit.flam(), hit.when());
+      return new HitRow(hit.step(), hit.velocity(), hit.nudge(), hit.strokes(), finer);
     }
-    ArrayNode lanes = out.putArray("lanes");
-    drums.lanes().forEach(lane -> lanes.add(lane(lane)));
-  }
 
-  static void write(Pattern.Varied varied, ObjectNode out) {
-    out.put("kind", "varied").put("from", varied.parent()).put("bars", varied.bars());
-    ArrayNode changes = out.putArray("changes");
-    varied.changes().forEach(change -> changes.add(change(change)));
-  }
-
-  static Pattern.Drums drums(JsonNode node) {
-    return new Pattern.Drums(
-        number(node, "bars"),
-        restart(node.path("restart").asInt(0)),
-        list(field(node, "lanes"), DrumFields::lane));
-  }
-
-  static Pattern.Varied varied(JsonNode node) {
-    return new Pattern.Varied(
-        text(node, "from"), number(node, "bars"), list(field(node, "changes"), DrumFields::change));
-  }
-
-  private static int restart(Restart restart) {
-    return restart.equals(Restart.NEVER) ? NEVER : restart.steps();
-  }
-
-  private static Restart restart(int steps) {
-    return steps == NEVER ? Restart.NEVER : new Restart(steps);
-  }
-
-  private static ObjectNode change(GrooveChange change) {
-    ObjectNode out = NODES.objectNode();
-    if (change instanceof GrooveChange.OnStep step) {
-      out.put("lane", step.lane().code()).put("step", step.step());
-      step.hit().ifPresent(hit -> out.set("hit", hit(hit)));
-    } else if (change instanceof GrooveChange.WholeLane whole) {
-      out.set("whole", lane(whole.lane()));
-    } else if (change instanceof GrooveChange.Without without) {
-      out.put("without", without.lane().code());
-    } else {
-      out.put("restart", restart(((GrooveChange.Restarting) change).restart()));
+    Hit hit() {
+      Roll roll = new Roll(strokes, finer.over(), finer.ramp(), finer.rise());
+      return new Hit(step, velocity, nudge, finer.pitch(), roll, finer.flam(), finer.when());
     }
-    return out;
-  }
-
-  private static GrooveChange change(JsonNode node) {
-    if (node.has("whole")) {
-      return new GrooveChange.WholeLane(lane(field(node, "whole")));
-    }
-    if (node.has("without")) {
-      return new GrooveChange.Without(LaneId.parse(text(node, "without")));
-    }
-    if (node.has("restart")) {
-      return new GrooveChange.Restarting(restart(number(node, "restart")));
-    }
-    Optional<Hit> hit = node.has("hit") ? Optional.of(hit(field(node, "hit"))) : Optional.empty();
-    return new GrooveChange.OnStep(LaneId.parse(text(node, "lane")), number(node, "step"), hit);
-  }
-
-  private static ObjectNode lane(DrumLane lane) {
-    ObjectNode out =
-        NODES.objectNode().put("voice", lane.id().code()).put("steps", lane.lane().length());
-    if (lane.grid() != StepGrid.SIXTEENTHS) {
-      out.put("grid", lane.grid().name());
-    }
-    lane.swing()
-        .ifPresent(swing -> out.put("swing", swing.toString()).put("swings", swing.grid().name()));
-    lane.accents().ifPresent(accents -> out.put("accents", accents.toString()));
-    lane.restart().ifPresent(own -> out.put("restart", restart(own)));
-    if (!lane.feel().equals(LaneFeel.PLAIN)) {
-      out.put("nudge", lane.feel().nudge())
-          .put("varyVelocity", lane.feel().velocity())
-          .put("varyTicks", lane.feel().ticks())
-          .put("seed", lane.feel().seed());
-    }
-    ArrayNode hits = out.putArray("hits");
-    lane.lane().hits().forEach(hit -> hits.add(hit(hit)));
-    return out;
-  }
-
-  private static DrumLane lane(JsonNode node) {
-    LaneFeel feel =
-        new LaneFeel(
-            node.path("nudge").asInt(0),
-            node.path("varyVelocity").asInt(0),
-            node.path("varyTicks").asInt(0),
-            node.path("seed").asLong(1));
-    return new DrumLane(
-        LaneId.parse(text(node, "voice")),
-        new StepLane(number(node, "steps"), list(field(node, "hits"), DrumFields::hit)),
-        node.has("grid") ? named(StepGrid.class, node, "grid") : StepGrid.SIXTEENTHS,
-        node.has("swing") ? Optional.of(swing(node)) : Optional.empty(),
-        node.has("accents") ? Optional.of(StepLane.parse(text(node, "accents"))) : Optional.empty(),
-        feel,
-        node.has("restart") ? Optional.of(restart(number(node, "restart"))) : Optional.empty());
-  }
-
-  private static Swing swing(JsonNode node) {
-    Swing swing = Swing.parse(text(node, "swing"));
-    return node.has("swings") ? swing.on(named(Swing.Grid.class, node, "swings")) : swing;
-  }
-
-  private static ArrayNode hit(Hit hit) {
-    ArrayNode out =
-        NODES.arrayNode().add(hit.step()).add(hit.velocity()).add(hit.nudge()).add(hit.strokes());
-    if (!hit.equals(new Hit(hit.step(), hit.velocity(), hit.nudge(), hit.strokes()))) {
-      out.addObject()
-          .put("pitch", hit.pitch())
-          .put("over", hit.roll().steps())
-          .put("ramp", hit.roll().ramp())
-          .put("rise", hit.roll().rise())
-          .put("flam", hit.flam())
-          .put("turn", hit.when().turn().name())
-          .put("every", hit.when().every())
-          .put("on", hit.when().on())
-          .put("percent", hit.when().percent())
-          .put("seed", hit.when().seed());
-    }
-    return out;
-  }
-
-  private static Hit hit(JsonNode node) {
-    Hit plain = new Hit(at(node, 0), at(node, 1), at(node, 2), at(node, 3));
-    JsonNode more = node.path(4);
-    if (more.isMissingNode()) {
-      return plain;
-    }
-    When when =
-        new When(
-            more.has("turn") ? named(When.Turn.class, more, "turn") : When.Turn.COUNTED,
-            more.path("every").asInt(1),
-            more.path("on").asInt(1),
-            more.path("percent").asInt(100),
-            more.path("seed").asLong(1));
-    Roll roll =
-        new Roll(
-            plain.strokes(),
-            more.path("over").asInt(1),
-            more.path("ramp").asInt(Roll.USUAL_RAMP),
-            more.path("rise").asInt(0));
-    return plain
-        .withPitch(more.path("pitch").asInt(0))
-        .withRoll(roll)
-        .withFlam(more.path("flam").asInt(0))
-        .withWhen(when);
-  }
-
-  static ObjectNode write(Map<LaneId, LaneSound> sounds) {
-    ObjectNode out = NODES.objectNode();
-    sounds.forEach(
-        (lane, sound) -> {
-          ObjectNode node =
-              out.putObject(lane.code())
-                  .put("instrument", sound.instrument())
-                  .put("cents", sound.cents())
-                  .put("level", sound.level())
-                  .put("pan", sound.pan())
-                  .put("choke", sound.choke())
-                  .put("note", sound.note());
-          if (sound.reverb() > 0 || sound.delay() > 0) {
-            node.put("reverb", sound.reverb()).put("delay", sound.delay());
-          }
-          MixFields.writeEffects(node, sound.effects());
-          if (sound.sweep().moves()) {
-            node.put("panTo", sound.sweep().to()).put("panSteps", sound.sweep().steps());
-          }
-          if (sound.reversed()) {
-            node.put("reversed", true);
-          }
-        });
-    return out;
-  }
-
-  static Map<LaneId, LaneSound> sounds(JsonNode node) {
-    Map<LaneId, LaneSound> out = new LinkedHashMap<>();
-    node.properties()
-        .forEach(entry -> out.put(LaneId.parse(entry.getKey()), sound(entry.getValue())));
-    return out;
-  }
-
-  private static LaneSound sound(JsonNode node) {
-    return new LaneSound(
-        text(node, "instrument"),
-        number(node, "cents"),
-        number(node, "level"),
-        number(node, "pan"),
-        number(node, "choke"),
-        number(node, "note"),
-        node.path("reverb").asInt(0),
-        node.path("delay").asInt(0),
-        MixFields.effects(node),
-        new PanSweep(node.path("panTo").asInt(0), node.path("panSteps").asInt(0)),
-        node.path("reversed").asBoolean(false));
-  }
-
-  static ObjectNode writeBorrowed(Map<LaneId, BorrowedLane> lanes) {
-    ObjectNode out = NODES.objectNode();
-    lanes.forEach(
-        (lane, borrowed) -> {
-          if (borrowed.isEverywhere()) {
-            out.put(lane.code(), borrowed.model().value());
-          } else {
-            ArrayNode grooves =
-                out.putObject(lane.code())
-                    .put("part", borrowed.model().value())
-                    .putArray("grooves");
-            borrowed.grooves().forEach(grooves::add);
-          }
-        });
-    return out;
-  }
-
-  static Map<LaneId, BorrowedLane> borrowed(JsonNode node) {
-    Map<LaneId, BorrowedLane> out = new LinkedHashMap<>();
-    node.properties()
-        .forEach(entry -> out.put(LaneId.parse(entry.getKey()), borrowedLane(entry.getValue())));
-    return out;
-  }
-
-  private static BorrowedLane borrowedLane(JsonNode node) {
-    return node.isObject()
-        ? new BorrowedLane(
-            PartId.of(text(node, "part")), list(field(node, "grooves"), JsonNode::asText))
-        : BorrowedLane.everywhere(PartId.of(node.asText()));
   }
 }

@@ -8,18 +8,17 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
+import westtide.json.Field;
+import westtide.json.RecordShape;
+import westtide.json.Shape;
 import westtide.song.OwnForm;
 import westtide.song.Role;
-import westtide.song.form.Form;
 import westtide.song.id.PartId;
-import westtide.text.OneOf;
 
 /** Plans saved from one's own songs as JSON files that can be read and shared. */
 public final class OwnFormFile {
@@ -28,6 +27,13 @@ public final class OwnFormFile {
   private static final int VERSION = 2;
   private static final int BYTES = 4 << 20;
   private static final ObjectMapper MAPPER = new ObjectMapper();
+
+  private static final RecordShape<OwnForm> FIELDS =
+      RecordShape.of(
+          OwnForm.class,
+          Field.text("name"),
+          Field.of("roles", Shape.map(PartId::of, PartId::value, Shape.named(Role.class))),
+          Field.of("form", FormFields.FORM));
 
   private OwnFormFile() {}
 
@@ -38,10 +44,8 @@ public final class OwnFormFile {
    */
   public static void write(OwnForm form, Path folder) throws UnusableFileException {
     ObjectNode out = MAPPER.createObjectNode();
-    out.put("format", FORMAT).put("version", VERSION).put("name", form.name());
-    ObjectNode roles = out.putObject("roles");
-    form.roles().forEach((part, role) -> roles.put(part.value(), role.name()));
-    FormFields.write(form.form(), out.putArray("form"));
+    out.put("format", FORMAT).put("version", VERSION);
+    FIELDS.write(form, out);
     try {
       String text = MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(out);
       WholeFile.keep(file(form.name(), folder), text + "\n");
@@ -65,15 +69,12 @@ public final class OwnFormFile {
   public static OwnForm read(Path path) throws UnusableFileException {
     try {
       JsonNode json = JsonDocument.read(path, BYTES);
-      Map<PartId, Role> roles = new LinkedHashMap<>();
-      Fields.field(json, "roles")
-          .properties()
-          .forEach(
-              e -> roles.put(PartId.of(e.getKey()), OneOf.of(Role.class, e.getValue().asText())));
-      Form form = FormFields.form(Fields.field(json, "form"));
+      OwnForm form = FIELDS.read(json);
       boolean earlier = json.path("version").asInt(1) < VERSION;
-      return new OwnForm(
-          Fields.text(json, "name"), earlier ? EarlierHints.spelledOut(form, roles) : form, roles);
+      return earlier
+          ? new OwnForm(
+              form.name(), EarlierHints.spelledOut(form.form(), form.roles()), form.roles())
+          : form;
     } catch (RuntimeException | StackOverflowError e) {
       throw new UnusableFileException(path + " is no plan of a form: " + e.getMessage(), e);
     }

@@ -110,7 +110,7 @@ public final class SongFile {
 
   /** The document as a tree. */
   static ObjectNode tree(Song song) {
-    ObjectNode tree = new SongWriter().write(song);
+    ObjectNode tree = SongFields.write(song);
     try {
       UnknownFields.into(tree, MAPPER.readTree(song.extras()));
       return tree;
@@ -128,14 +128,14 @@ public final class SongFile {
   static Opened opened(JsonNode tree) {
     try {
       SongRepair.Mended mended = SongRepair.of(tree);
-      Song read = SongLimits.checked(new SongReader(mended.tree()).read());
+      Song read = SongLimits.checked(SongFields.read(mended.tree()));
       int version = tree.path("version").asInt(1);
       Song song = version == EarlierHints.VERSION ? EarlierHints.spelledOut(read) : read;
       List<String> notices = new ArrayList<>(mended.notices());
-      notices.addAll(version < SongWriter.VERSION ? EarlierHints.told(read) : List.of());
+      notices.addAll(version < SongFields.VERSION ? EarlierHints.told(read) : List.of());
       ForkJoinTask<Optional<ObjectNode>> unknown =
           ForkJoinPool.commonPool()
-              .submit(() -> UnknownFields.in(mended.tree(), new SongWriter().write(song)));
+              .submit(() -> UnknownFields.in(mended.tree(), SongFields.write(song)));
       Score score = Score.of(song);
       Score whole =
           unknown
@@ -151,7 +151,7 @@ public final class SongFile {
   }
 
   private static boolean newer(JsonNode tree) {
-    return tree.path("version").asInt(1) > SongWriter.VERSION;
+    return tree.path("version").asInt(1) > SongFields.VERSION;
   }
 
   private static ObjectWriter writer() {

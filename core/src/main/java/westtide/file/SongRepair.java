@@ -58,8 +58,8 @@ final class SongRepair {
     if (tree.path("version").asInt(1) < EarlierDegrees.SINCE) {
       EarlierDegrees.rename(parts);
     }
-    if (tree.path("version").asInt(1) < SongWriter.VERSION) {
-      tree.put("version", SongWriter.VERSION);
+    if (tree.path("version").asInt(1) < SongFields.VERSION) {
+      tree.put("version", SongFields.VERSION);
     }
     Map<String, String> ids = ids(parts);
     parts.forEach(part -> part.put("id", ids.getOrDefault(part.path("id").asText(), "part")));

@@ -1,6 +1,7 @@
 package westtide.file.disk;
 
 import java.io.IOException;
+import westtide.text.Plain;
 
 /** A file that cannot be used; the message is one plain sentence for the person who chose it. */
 public final class UnusableFileException extends IOException {

@@ -11,6 +11,7 @@ import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import westtide.text.Plain;
 
 /**
  * Writes files whole: to a temporary file in the same folder first, flushed, then put into place.

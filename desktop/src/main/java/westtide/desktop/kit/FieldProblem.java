@@ -7,7 +7,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.Pane;
-import westtide.file.disk.Plain;
+import westtide.text.Plain;
 
 /**
  * What is wrong with the text of a field: the field is outlined in red, and a bubble at it says

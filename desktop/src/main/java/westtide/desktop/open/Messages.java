@@ -9,8 +9,8 @@ import javafx.scene.layout.StackPane;
 import javafx.util.Duration;
 import westtide.desktop.kit.Controls;
 import westtide.file.disk.Folders;
-import westtide.file.disk.Plain;
 import westtide.review.finding.Stage;
+import westtide.text.Plain;
 
 /**
  * Short sentences at the lower edge: what was done, or what could not be done and what to do

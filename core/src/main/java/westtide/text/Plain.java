@@ -1,4 +1,4 @@
-package westtide.file.disk;
+package westtide.text;
 
 /** Text from files and systems as messages repeat it: one line, and never more than is read. */
 public final class Plain {
