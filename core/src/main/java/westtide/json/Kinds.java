@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 
 /**
@@ -16,15 +17,12 @@ import java.util.stream.Stream;
 public final class Kinds<T> implements ObjectShape<T> {
   private final String field;
   private final String what;
-  private final Map<String, ObjectShape<T>> shapes;
-  private final Map<Class<?>, String> words;
+  private final Map<String, Kind<T>> kinds;
 
-  private Kinds(
-      String field, String what, Map<String, ObjectShape<T>> shapes, Map<Class<?>, String> words) {
+  private Kinds(String field, String what, Map<String, Kind<T>> kinds) {
     this.field = field;
     this.what = what;
-    this.shapes = shapes;
-    this.words = words;
+    this.kinds = kinds;
   }
 
   /**
@@ -33,9 +31,15 @@ public final class Kinds<T> implements ObjectShape<T> {
    * @param word what the document calls it
    * @param type the kind
    * @param shape its other fields
+   * @param is whether a value of the kind is under this word, where a kind has several
    * @param <K> the kind
    */
-  public record Kind<K>(String word, Class<K> type, ObjectShape<K> shape) {}
+  public record Kind<K>(String word, Class<?> type, ObjectShape<K> shape, Predicate<K> is) {
+    /** A kind with one word. */
+    public Kind(String word, Class<K> type, ObjectShape<K> shape) {
+      this(word, type, shape, value -> true);
+    }
+  }
 
   /**
    * All kinds of a type.
@@ -46,19 +50,16 @@ public final class Kinds<T> implements ObjectShape<T> {
    */
   @SuppressWarnings("unchecked")
   public static <T> Kinds<T> of(Class<T> type, String field, String what, Kind<?>... kinds) {
-    Map<String, ObjectShape<T>> shapes = new LinkedHashMap<>();
-    Map<Class<?>, String> words = new LinkedHashMap<>();
+    Map<String, Kind<T>> words = new LinkedHashMap<>();
     for (Kind<?> kind : kinds) {
-      shapes.put(kind.word(), (ObjectShape<T>) kind.shape());
-      words.put(kind.type(), kind.word());
+      words.put(kind.word(), (Kind<T>) kind);
     }
-    Arrays.stream(permitted(type))
-        .filter(kind -> !words.containsKey(kind))
-        .forEach(
-            kind -> {
-              throw new IllegalStateException(kind + " has no word in a document");
-            });
-    return new Kinds<>(field, what, Map.copyOf(shapes), Map.copyOf(words));
+    for (Class<?> permitted : permitted(type)) {
+      if (words.values().stream().noneMatch(kind -> kind.type() == permitted)) {
+        throw new IllegalStateException(permitted + " has no word in a document");
+      }
+    }
+    return new Kinds<>(field, what, words);
   }
 
   static Class<?>[] permitted(Class<?> type) {
@@ -74,18 +75,22 @@ public final class Kinds<T> implements ObjectShape<T> {
 
   @Override
   public void write(T value, ObjectNode to) {
-    String word = words.get(value.getClass());
-    to.put(field, word);
-    shapes.get(word).write(value, to);
+    Kind<T> kind =
+        kinds.values().stream()
+            .filter(one -> one.type() == value.getClass() && one.is().test(value))
+            .findFirst()
+            .orElseThrow();
+    to.put(field, kind.word());
+    kind.shape().write(value, to);
   }
 
   @Override
   public T read(JsonNode node, String called) {
     String word = Field.text(field).read().apply(node);
-    ObjectShape<T> shape = shapes.get(word);
-    if (shape == null) {
+    Kind<T> kind = kinds.get(word);
+    if (kind == null) {
       throw Shape.unknown(what, word);
     }
-    return shape.read(node, called);
+    return kind.shape().read(node, called);
   }
 }

@@ -3,6 +3,7 @@ package westtide.json;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.BooleanNode;
+import com.fasterxml.jackson.databind.node.DoubleNode;
 import com.fasterxml.jackson.databind.node.IntNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.LongNode;
@@ -35,6 +36,17 @@ public interface Shape<T> {
       of(
           LongNode::valueOf,
           (node, called) -> checked(node, node.canConvertToLong(), called).asLong());
+
+  /** Numbers with a fraction. */
+  Shape<Double> DECIMAL =
+      of(
+          DoubleNode::valueOf,
+          (node, called) -> {
+            if (!node.isNumber()) {
+              throw new IllegalArgumentException("the field \"" + called + "\" is not a number");
+            }
+            return node.asDouble();
+          });
 
   /** Yes or no. */
   Shape<Boolean> FLAG =
@@ -152,6 +164,20 @@ public interface Shape<T> {
           Set<T> out = new LinkedHashSet<>();
           for (JsonNode one : members(node, called)) {
             out.add(each.read(one, called));
+          }
+          return out;
+        });
+  }
+
+  /** One at least. */
+  static <T> Shape<List<T>> some(Shape<T> each) {
+    Shape<List<T>> any = list(each);
+    return of(
+        any::write,
+        (node, called) -> {
+          List<T> out = any.read(node, called);
+          if (out.isEmpty()) {
+            throw new IllegalArgumentException("its list of " + called + " is empty");
           }
           return out;
         });

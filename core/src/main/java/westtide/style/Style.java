@@ -76,16 +76,7 @@ public record Style(
    *     it
    */
   public static Style read(JsonNode json) {
-    try {
-      return new StyleReader(
-              json,
-              family -> {
-                throw new IllegalArgumentException("its forms are only named: " + family);
-              })
-          .read();
-    } catch (java.util.NoSuchElementException | NullPointerException e) {
-      throw new IllegalArgumentException("a word in it is not known to the style book", e);
-    }
+    return StyleFields.read(json);
   }
 
   /** Why it prefers what it does in one matter, such as {@code "Tempo"} or {@code "Closed hat"}. */
@@ -98,20 +89,30 @@ public record Style(
 
   /** The style as a JSON document that {@link #read} reads. */
   public ObjectNode write() {
-    return new StyleWriter(this).write();
+    return StyleFields.write(this);
   }
 
   /** The same style at other tempos. */
   public Style withTempo(Span other) {
-    return with(id, name, summary, other);
+    return with(id, name, summary, other, reasons);
   }
 
   /** The same style under another id, name and summary. */
   public Style named(String otherId, String otherName, String otherSummary) {
-    return with(otherId, otherName, otherSummary, tempo);
+    return with(otherId, otherName, otherSummary, tempo, reasons);
   }
 
-  private Style with(String otherId, String otherName, String otherSummary, Span otherTempo) {
+  /** The same style for these reasons. */
+  Style withReasons(List<Reason> others) {
+    return with(id, name, summary, tempo, others);
+  }
+
+  private Style with(
+      String otherId,
+      String otherName,
+      String otherSummary,
+      Span otherTempo,
+      List<Reason> otherReasons) {
     return new Style(
         otherId,
         otherName,
@@ -131,6 +132,6 @@ public record Style(
         boundaries,
         ensemble,
         checklist,
-        reasons);
+        otherReasons);
   }
 }

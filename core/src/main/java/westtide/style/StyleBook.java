@@ -3,6 +3,7 @@ package westtide.style;
 import com.fasterxml.jackson.databind.DeserializationFeature;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -102,7 +103,12 @@ public record StyleBook(List<Style> styles) {
   }
 
   private static Style read(ObjectMapper mapper, String id) {
-    return new StyleReader(json(mapper, id), family -> json(mapper, "form/" + family)).read();
+    ObjectNode json = (ObjectNode) json(mapper, id);
+    JsonNode forms = json.path("forms");
+    if (forms.isTextual()) {
+      json.set("forms", json(mapper, "form/" + forms.asText()));
+    }
+    return Style.read(json);
   }
 
   private static JsonNode json(ObjectMapper mapper, String name) {
