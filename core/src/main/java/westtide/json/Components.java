@@ -1,9 +1,8 @@
 package westtide.json;
 
-import java.lang.invoke.MethodHandle;
-import java.lang.invoke.MethodHandles;
-import java.lang.invoke.MethodType;
 import java.lang.reflect.Constructor;
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 import java.util.List;
@@ -15,10 +14,10 @@ import java.util.List;
  */
 final class Components<R> {
   private final List<String> names;
-  private final List<MethodHandle> accessors;
-  private final MethodHandle constructor;
+  private final Method[] accessors;
+  private final Constructor<R> constructor;
 
-  private Components(List<String> names, List<MethodHandle> accessors, MethodHandle constructor) {
+  private Components(List<String> names, Method[] accessors, Constructor<R> constructor) {
     this.names = names;
     this.accessors = accessors;
     this.constructor = constructor;
@@ -27,28 +26,19 @@ final class Components<R> {
   /** The components of a record. */
   static <R> Components<R> of(Class<R> type) {
     RecordComponent[] components = type.getRecordComponents();
-    MethodHandles.Lookup lookup = MethodHandles.lookup();
+    Class<?>[] types =
+        Arrays.stream(components).map(RecordComponent::getType).toArray(Class[]::new);
+    Method[] accessors =
+        Arrays.stream(components).map(RecordComponent::getAccessor).toArray(Method[]::new);
     try {
-      Class<?>[] types =
-          Arrays.stream(components).map(RecordComponent::getType).toArray(Class[]::new);
       Constructor<R> canonical = type.getDeclaredConstructor(types);
       canonical.setAccessible(true);
-      MethodHandle made =
-          lookup
-              .unreflectConstructor(canonical)
-              .asSpreader(Object[].class, types.length)
-              .asType(MethodType.methodType(Object.class, Object[].class));
-      MethodHandle[] taken = new MethodHandle[components.length];
-      for (int i = 0; i < components.length; i++) {
-        components[i].getAccessor().setAccessible(true);
-        taken[i] =
-            lookup
-                .unreflect(components[i].getAccessor())
-                .asType(MethodType.methodType(Object.class, Object.class));
+      for (Method accessor : accessors) {
+        accessor.setAccessible(true);
       }
       List<String> names = Arrays.stream(components).map(RecordComponent::getName).toList();
-      return new Components<>(names, List.of(taken), made);
-    } catch (ReflectiveOperationException e) {
+      return new Components<>(names, accessors, canonical);
+    } catch (NoSuchMethodException e) {
       throw new IllegalStateException(type + " cannot be taken apart", e);
     }
   }
@@ -61,23 +51,29 @@ final class Components<R> {
   /** The value of the component at a place. */
   Object at(int place, R of) {
     try {
-      return (Object) accessors.get(place).invokeExact((Object) of);
-    } catch (RuntimeException | Error e) {
-      throw e;
-    } catch (Throwable e) {
-      throw new IllegalStateException(e);
+      return accessors[place].invoke(of);
+    } catch (ReflectiveOperationException e) {
+      throw thrown(e);
     }
   }
 
   /** A record of these components, in their order; what its constructor throws is thrown. */
-  @SuppressWarnings("unchecked")
   R made(Object[] values) {
     try {
-      return (R) (Object) constructor.invokeExact(values);
-    } catch (RuntimeException | Error e) {
-      throw e;
-    } catch (Throwable e) {
-      throw new IllegalStateException(e);
+      return constructor.newInstance(values);
+    } catch (ReflectiveOperationException e) {
+      throw thrown(e);
     }
+  }
+
+  private static RuntimeException thrown(ReflectiveOperationException e) {
+    if (e instanceof InvocationTargetException of
+        && of.getCause() instanceof RuntimeException own) {
+      return own;
+    }
+    if (e instanceof InvocationTargetException of && of.getCause() instanceof Error own) {
+      throw own;
+    }
+    return new IllegalStateException(e);
   }
 }

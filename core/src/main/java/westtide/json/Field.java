@@ -104,7 +104,12 @@ public record Field<T>(
   }
 
   private boolean isIn(JsonNode from) {
-    return names.stream().anyMatch(from::hasNonNull);
+    for (String name : names) {
+      if (from.hasNonNull(name)) {
+        return true;
+      }
+    }
+    return false;
   }
 
   private static JsonNode there(JsonNode from, String name) {

@@ -75,13 +75,18 @@ public final class Kinds<T> implements ObjectShape<T> {
 
   @Override
   public void write(T value, ObjectNode to) {
-    Kind<T> kind =
-        kinds.values().stream()
-            .filter(one -> one.type() == value.getClass() && one.is().test(value))
-            .findFirst()
-            .orElseThrow();
+    Kind<T> kind = of(value);
     to.put(field, kind.word());
     kind.shape().write(value, to);
+  }
+
+  private Kind<T> of(T value) {
+    for (Kind<T> kind : kinds.values()) {
+      if (kind.type() == value.getClass() && kind.is().test(value)) {
+        return kind;
+      }
+    }
+    throw new IllegalStateException(value.getClass() + " has no word in a document");
   }
 
   @Override

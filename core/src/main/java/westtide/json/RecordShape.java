@@ -15,10 +15,10 @@ import java.util.stream.Collectors;
  */
 public final class RecordShape<R> implements ObjectShape<R> {
   private final Components<R> components;
-  private final List<Field<Object>> fields;
+  private final Field<Object>[] fields;
   private final int[] places;
 
-  private RecordShape(Components<R> components, List<Field<Object>> fields, int[] places) {
+  private RecordShape(Components<R> components, Field<Object>[] fields, int[] places) {
     this.components = components;
     this.fields = fields;
     this.places = places;
@@ -39,19 +39,21 @@ public final class RecordShape<R> implements ObjectShape<R> {
     }
     return new RecordShape<>(
         components,
-        Arrays.stream(fields).map(field -> (Field<Object>) field).toList(),
+        (Field<Object>[]) fields.clone(),
         held.stream().mapToInt(components.names()::indexOf).toArray());
   }
 
   @Override
   public Set<String> names() {
-    return fields.stream().flatMap(f -> f.names().stream()).collect(Collectors.toUnmodifiableSet());
+    return Arrays.stream(fields)
+        .flatMap(f -> f.names().stream())
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   @Override
   public void write(R value, ObjectNode to) {
     for (int i = 0; i < places.length; i++) {
-      fields.get(i).write().accept(components.at(places[i], value), to);
+      fields[i].write().accept(components.at(places[i], value), to);
     }
   }
 
@@ -59,7 +61,7 @@ public final class RecordShape<R> implements ObjectShape<R> {
   public R read(JsonNode node, String called) {
     Object[] values = new Object[places.length];
     for (int i = 0; i < places.length; i++) {
-      values[places[i]] = fields.get(i).read().apply(node);
+      values[places[i]] = fields[i].read().apply(node);
     }
     return components.made(values);
   }
