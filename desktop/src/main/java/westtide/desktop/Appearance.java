@@ -42,6 +42,12 @@ final class Appearance {
     memory.write(file);
   }
 
+  /** Keeps whether the soundings stand open. */
+  void openSoundings(boolean opened) {
+    memory = memory.withSoundings(opened);
+    memory.write(file);
+  }
+
   /** Draws the window in the other palette. */
   void otherPalette() {
     change(memory.withPalette(memory.palette().other()));

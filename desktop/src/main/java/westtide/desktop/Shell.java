@@ -67,7 +67,7 @@ import westtide.style.Style;
 import westtide.style.StyleBook;
 
 /**
- * The frame of the window: bridge, course, the present sheet, soundings and tide chart, and the
+ * The frame of the window: top bar, stages, the present sheet, soundings and tide chart, and the
  * keys of the house.
  */
 public final class Shell {
@@ -158,7 +158,8 @@ public final class Shell {
             this::keys,
             new TopBar.Saving(files::save, files::versions));
     this.course = new StageList(rooms, this::go);
-    this.soundings = new SoundingsPane(open::apply);
+    this.soundings = new SoundingsPane(open::apply, appearance::openSoundings);
+    soundings.stand(appearance.memory().soundings());
     this.tide =
         new TideChart(
             play, open, () -> go(Stage.FORM), new EnergyPanel(open, background, messages));
@@ -186,7 +187,6 @@ public final class Shell {
     frame.setRight(soundings);
     frame.setBottom(tide);
     tide.fitInto(frame);
-    frame.widthProperty().addListener((o, was, is) -> soundings.fit(is.doubleValue()));
     root.getStyleClass().add("desk");
     root.getChildren().addAll(new ScrolledFrame(frame), overlay, messages);
   }
@@ -332,6 +332,11 @@ public final class Shell {
     if (open.isOpen()) {
       overlay.open(new KeyCard(front().keys(), commands, overlay::close));
     }
+  }
+
+  /** Opens the soundings, or folds them to their line. */
+  void turnSoundings() {
+    soundings.open(!soundings.isOpen());
   }
 
   /** Opens the list of what was done in this session. */

@@ -47,6 +47,13 @@ final class ShellCommands {
     out.add(section("next-section", "Select the next section", 1).withKeys("Alt+RIGHT"));
     out.add(section("last-section", "Select the section before", -1).withKeys("Alt+LEFT"));
     out.add(
+        Command.of(
+                "soundings",
+                "Soundings: open what is measured and found, or fold it",
+                shell::turnSoundings)
+            .withKeys("Shortcut+I")
+            .when(open::isOpen));
+    out.add(
         Command.of("fix-first", "Fix the first warning of the song", this::fixFirst)
             .when(() -> firstFixable() != null));
     return out;

@@ -54,6 +54,7 @@ class BriefRoomTest extends TrapSongTest {
   void anotherStyleMeasuresAnewAndANewTakeDraftsInIt() {
     press("#style-house");
     assertThat(song().brief().style()).isEqualTo("house");
+    openSoundings();
     assertThat(words("#fix-0")).isEqualTo("set it to 126");
     var before = groove();
     Song kept = song();

@@ -145,6 +145,7 @@ class EnsembleTest extends TrapSongTest {
   @Test
   void theProgressionOfTheSelectedSectionIsInFrontAndMeasured() {
     go(Stage.CHORDS);
+    openSoundings();
     String hook = words("#figure-triads-7ths-9ths-");
     press("#page-progression", "#row-copy");
     type("#row-name", "calm");

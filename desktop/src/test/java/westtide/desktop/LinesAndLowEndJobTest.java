@@ -144,6 +144,7 @@ class LinesAndLowEndJobTest extends TrapSongTest {
                 .open()
                 .apply(new LineEdits(counter, "A").replace("", new Pattern.Written(1, low))));
     go(Stage.LOW_END);
+    openSoundings();
     waitFor(() -> shown("#finding-0"));
     int index = 0;
     while (!words("#finding-" + index + " .label").contains("dips into the 808")) {

@@ -33,6 +33,7 @@ class LowEndRoomTest extends TrapSongTest {
     type("#sub-lowest", "A0");
     assertThat(rule().lowest()).isEqualTo(21);
     assertHas(words("#low-summary"), "Hz");
+    openSoundings();
     assertThat(shown("#finding-0")).isTrue();
     press("#fix-0");
     assertThat(rule().lowest()).isEqualTo(28);

@@ -281,6 +281,13 @@ abstract class WindowTest {
     settle();
   }
 
+  /** Opens what is measured and found, if it stands folded. */
+  void openSoundings() {
+    if (shown("#soundings-open")) {
+      press("#soundings-open");
+    }
+  }
+
   void waitFor(Callable<Boolean> condition) {
     waitFor(20, condition);
   }

@@ -189,9 +189,9 @@ public final class BriefRoom implements Room {
   private void build() {
     sheet.getStyleClass().add("sheet");
     styles.getStyleClass().add("page");
-    HBox.setHgrow(styles, Priority.ALWAYS);
-    HBox heading = Controls.row(14, Controls.title("Brief"), styles, takeBox());
-    heading.setAlignment(javafx.geometry.Pos.TOP_LEFT);
+    VBox heading =
+        Controls.column(
+            4, Controls.row(14, Controls.title("Brief"), Controls.spring(), takeBox()), styles);
     front.setFitToWidth(true);
     front.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     front.getStyleClass().add("page");
@@ -253,7 +253,7 @@ public final class BriefRoom implements Room {
     Button bench = Controls.action("open-bench", "calculators", this::bench);
     Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
     Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);
-    return Controls.column(0, take, drafts, styles, bench);
+    return Controls.row(14, take, drafts, styles, bench);
   }
 
   private void showReasons(Style style) {

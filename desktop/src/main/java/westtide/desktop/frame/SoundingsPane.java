@@ -5,7 +5,6 @@ import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ContentDisplay;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
@@ -21,7 +20,10 @@ import westtide.song.Role;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 
-/** The right of the window: what the present stage measures, and what it found. */
+/**
+ * The right of the window: what the present stage measures, and what it found; folded to a lead
+ * line until somebody opens it.
+ */
 public final class SoundingsPane extends VBox {
   private static final String MEASURING =
       "Measuring what the song sounds like … what is found so far stands above.";
@@ -31,8 +33,7 @@ public final class SoundingsPane extends VBox {
 
   private static final double WIDTH = 258;
   private static final double LEAST = 210;
-  private static final double STRIP = 40;
-  private static final double NARROW = 1080;
+  private static final double FOLDED = 38;
 
   private final VBox measures = new VBox(5);
   private final VBox findings = new VBox(7);
@@ -40,14 +41,15 @@ public final class SoundingsPane extends VBox {
   private final Label calm = Controls.wrapped("", "small");
   private final Label further = Controls.wrapped("", "small");
   private final Button recall;
-  private final Button strip;
-  private final Label count = Controls.label("0", "figure");
+  private final LeadLine line = new LeadLine(() -> open(true));
   private final List<Node> whole;
-  private boolean narrow;
+  private final Consumer<Boolean> told;
+  private boolean opened;
 
-  /** A pane whose fixes are handed over as edits. */
-  public SoundingsPane(Consumer<Edit> apply) {
+  /** A pane whose fixes are handed over as edits; it tells whether it was opened or folded. */
+  public SoundingsPane(Consumer<Edit> apply, Consumer<Boolean> told) {
     this.apply = apply;
+    this.told = told;
     getStyleClass().add("soundings");
     findings.setId("findings");
     further.setId("findings-further");
@@ -59,37 +61,37 @@ public final class SoundingsPane extends VBox {
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     VBox.setVgrow(scroll, javafx.scene.layout.Priority.ALWAYS);
-    Button fold = Controls.action("soundings-fold", "▸", () -> fold(true));
-    Controls.explained(fold, "Fold the soundings to a strip");
+    Button fold = Controls.action("soundings-fold", "▸", () -> open(false));
+    Controls.explained(fold, "Fold the soundings to their line");
     fold.setAccessibleText("Fold the soundings");
+    VBox.setVgrow(line, javafx.scene.layout.Priority.ALWAYS);
     this.whole =
         List.of(
             Controls.row(6, Controls.title("Soundings"), Controls.spring(), fold),
             measures,
             scroll);
-    this.strip = Controls.action("soundings-open", "◂", () -> fold(false));
-    strip.setAccessibleText("Open the soundings");
-    strip.setGraphic(count);
-    strip.setContentDisplay(ContentDisplay.BOTTOM);
-    count.setId("soundings-count");
-    fold(false);
+    stand(false);
   }
 
-  /** Folds to a strip that says how much was found, or opens again. */
-  public void fold(boolean folded) {
-    getChildren().setAll(folded ? List.of(strip) : whole);
-    setPrefWidth(folded ? STRIP : WIDTH);
-    setMinWidth(folded ? STRIP : LEAST);
-    setPadding(folded ? new Insets(14, 2, 10, 2) : new Insets(14, 14, 10, 14));
+  /** Opens it, or folds it to its line. */
+  public void open(boolean wide) {
+    stand(wide);
+    line.seen();
+    told.accept(wide);
   }
 
-  /** Folds when a window becomes narrow and opens when it becomes wide. */
-  public void fit(double windowWidth) {
-    boolean now = windowWidth < NARROW;
-    if (now != narrow) {
-      narrow = now;
-      fold(now);
-    }
+  /** Whether it is open. */
+  public boolean isOpen() {
+    return opened;
+  }
+
+  /** Stands open or folded, as it was left the last time. */
+  public void stand(boolean wide) {
+    opened = wide;
+    getChildren().setAll(wide ? whole : List.of(line));
+    setPrefWidth(wide ? WIDTH : FOLDED);
+    setMinWidth(wide ? LEAST : FOLDED);
+    setPadding(wide ? new Insets(14, 14, 10, 14) : Insets.EMPTY);
   }
 
   /** Shows what a stage measures of the selected part and its pattern, and what it found. */
@@ -98,8 +100,10 @@ public final class SoundingsPane extends VBox {
     List<Measure> figures = measures(view, stage, selection);
     showMeasures(figures);
     showFindings(found.findings());
-    count.setText(String.valueOf(found.findings().size()));
-    Controls.explained(strip, "Open the soundings: " + found.findings().size() + " findings");
+    line.show(stage, figures, found.findings());
+    if (opened) {
+      line.seen();
+    }
     calm.setText(
         LoudnessWatcher.waits(view, stage)
             ? MEASURING

@@ -34,12 +34,12 @@ public final class TideChart extends Drawing {
   /** Sections that are drawn narrower than this have no room for a letter. */
   private static final double NARROWEST_NAMED = 12;
 
-  private static final double TOP = 40;
-  private static final double FOOT = 26;
-  private static final double LOWEST = 88;
-  private static final double HIGHEST = 138;
+  private static final double TOP = 22;
+  private static final double FOOT = 22;
+  private static final double LOWEST = 72;
+  private static final double USUAL = 80;
   private static final double ROOMY = 800;
-  private static final double SHALLOWEST = 22;
+  private static final double SHALLOWEST = 28;
 
   /** Pixels above and below a target line in which it is taken hold of. */
   private static final double NEAR = 4;
@@ -83,7 +83,7 @@ public final class TideChart extends Drawing {
 
   /** Large text leaves some water. */
   private double fitted(double frame) {
-    double share = Math.min(HIGHEST, HIGHEST - (ROOMY - frame) / 2);
+    double share = USUAL + (frame - ROOMY) / 6;
     return Math.max(Math.max(LOWEST, share), scaled(TOP + FOOT) + SHALLOWEST);
   }
 
@@ -314,7 +314,7 @@ public final class TideChart extends Drawing {
 
   private void drawName(SongView v, int index, double left, double width) {
     Form form = v.song().form();
-    Text name = text(left + 5, scaled(18), form.label(index), "section");
+    Text name = text(left + 5, scaled(16), form.label(index), "section");
     named(
         name,
         "tide-section-" + index,
@@ -322,7 +322,11 @@ public final class TideChart extends Drawing {
             + ", "
             + form.sections().get(index).length().words(v.song().brief().meter()));
     fit(name, width - 8);
-    fit(textBelow(name, String.valueOf(form.startBar(index) + 1), "soft"), width - 8);
+    double after = left + 5 + name.getLayoutBounds().getWidth() + 9;
+    Text bar = text(after, scaled(16), String.valueOf(form.startBar(index) + 1), "soft");
+    if (after + bar.getLayoutBounds().getWidth() > left + width - 3) {
+      remove(bar);
+    }
   }
 
   private void drawSection(SongView v, int index, Axis x, Axis y) {

@@ -21,12 +21,20 @@ import westtide.review.finding.Stage;
  * @param room the room in front
  * @param palette the colours
  * @param textPercent size of text, 90 to 200 %
+ * @param soundings whether the soundings stand open
  */
 public record WindowMemory(
-    int x, int y, int width, int height, Stage room, Palette palette, int textPercent) {
+    int x,
+    int y,
+    int width,
+    int height,
+    Stage room,
+    Palette palette,
+    int textPercent,
+    boolean soundings) {
   /** A window nobody has moved yet. */
   public static final WindowMemory USUAL =
-      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100);
+      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100, false);
 
   /** The least width of a window. */
   public static final int LEAST_WIDTH = 1000;
@@ -47,22 +55,27 @@ public record WindowMemory(
 
   /** The same with another room in front. */
   public WindowMemory withRoom(Stage other) {
-    return new WindowMemory(x, y, width, height, other, palette, textPercent);
+    return new WindowMemory(x, y, width, height, other, palette, textPercent, soundings);
   }
 
   /** The same in other colours. */
   public WindowMemory withPalette(Palette other) {
-    return new WindowMemory(x, y, width, height, room, other, textPercent);
+    return new WindowMemory(x, y, width, height, room, other, textPercent, soundings);
   }
 
   /** The same with text of another size, held inside 90 to 200 %. */
   public WindowMemory withText(int percent) {
-    return new WindowMemory(x, y, width, height, room, palette, percent);
+    return new WindowMemory(x, y, width, height, room, palette, percent, soundings);
+  }
+
+  /** The same with the soundings open or folded. */
+  public WindowMemory withSoundings(boolean opened) {
+    return new WindowMemory(x, y, width, height, room, palette, textPercent, opened);
   }
 
   /** The same standing elsewhere. */
   public WindowMemory at(int left, int top, int wide, int tall) {
-    return new WindowMemory(left, top, wide, tall, room, palette, textPercent);
+    return new WindowMemory(left, top, wide, tall, room, palette, textPercent, soundings);
   }
 
   /** Reads a file; what is missing or unusable in it is as usual. */
@@ -80,7 +93,8 @@ public record WindowMemory(
           number(read, "height", USUAL.height),
           Stage.valueOf(read.getProperty("room", USUAL.room.name())),
           Palette.valueOf(read.getProperty("palette", USUAL.palette.name())),
-          number(read, "text", USUAL.textPercent));
+          number(read, "text", USUAL.textPercent),
+          Boolean.parseBoolean(read.getProperty("soundings")));
     } catch (IOException | IllegalArgumentException e) {
       LOG.warn("The place of the window could not be used; it is as usual", e);
       return USUAL;
@@ -101,6 +115,7 @@ public record WindowMemory(
     out.setProperty("room", room.name());
     out.setProperty("palette", palette.name());
     out.setProperty("text", String.valueOf(textPercent));
+    out.setProperty("soundings", String.valueOf(soundings));
     try {
       StringWriter text = new StringWriter();
       out.store(text, "West Tide");
