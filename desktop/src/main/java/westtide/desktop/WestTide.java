@@ -4,6 +4,7 @@ import javafx.animation.PauseTransition;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.image.Image;
 import javafx.stage.Screen;
 import javafx.stage.Stage;
 import javafx.util.Duration;
@@ -13,6 +14,7 @@ import westtide.file.disk.Folders;
 
 /** The application: one window around a {@link Shell}. */
 public final class WestTide extends Application {
+  private static final String NAME = "West Tide";
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
 
@@ -25,7 +27,9 @@ public final class WestTide extends Application {
     Look.load();
     shell = new Shell(Environment.of(folders));
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
-    stage.setTitle("West Tide");
+    stage.getIcons().add(new Image(WestTide.class.getResourceAsStream("icon.png")));
+    stage.setTitle(NAME);
+    shell.open().watch(view -> stage.setTitle(titled(view.song().title())));
     WindowMemory last = shell.appearance().memory();
     boolean pictures = words.pictures().isPresent();
     stage.setScene(
@@ -64,6 +68,11 @@ public final class WestTide extends Application {
               wait.setOnFinished(event -> Platform.exit());
               wait.play();
             });
+  }
+
+  /** The song in front, with a dot before it while it has changes that are not saved. */
+  private String titled(String song) {
+    return (shell.open().changed() ? "• " : "") + song + " · " + NAME;
   }
 
   /** A screen that is gone must not take the window with it. */

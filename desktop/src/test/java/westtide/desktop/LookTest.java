@@ -157,7 +157,7 @@ class LookTest extends WindowTest {
       assertThat(cut).as(command + " at " + width).isEmpty();
       assertThat(lookup("#tide-chart").query().localToScene(0, 0).getY())
           .as(command + " leaves the tide chart its room at " + width)
-          .isLessThan(height - 80);
+          .isLessThan(height - 70);
       assertThat(lookup("#bridge-title").query().localToScene(0, 0).getY()).isNotNegative();
     }
   }

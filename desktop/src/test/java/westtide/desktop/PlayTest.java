@@ -284,7 +284,7 @@ class PlayTest extends WindowTest {
     shorten();
     go(Stage.LEVELS);
     waitFor(60, () -> shell.open().view().orElseThrow().heard().isPresent());
-    settle();
+    openSoundings();
     assertThat(
             lookup(".soundings .label").queryAll().stream()
                 .map(n -> ((javafx.scene.control.Label) n).getText()))

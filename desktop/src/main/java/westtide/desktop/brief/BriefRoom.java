@@ -113,7 +113,7 @@ public final class BriefRoom implements Room {
 
   @Override
   public String summary(SongView view) {
-    return view.style().name().toLowerCase() + " · " + view.song().brief().key();
+    return String.valueOf(view.song().brief().key());
   }
 
   @Override

@@ -80,7 +80,7 @@ public final class DeliverRoom implements Room {
   @Override
   public String summary(SongView view) {
     int playing = MidiFile.playing(view.score()).size();
-    return "MIDI, WAV · " + playing + (playing == 1 ? " part" : " parts");
+    return playing + (playing == 1 ? " part" : " parts") + " · MIDI";
   }
 
   @Override

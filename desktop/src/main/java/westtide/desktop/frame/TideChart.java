@@ -37,7 +37,7 @@ public final class TideChart extends Drawing {
   private static final double TOP = 22;
   private static final double FOOT = 22;
   private static final double LOWEST = 72;
-  private static final double USUAL = 80;
+  private static final double USUAL = 76;
   private static final double ROOMY = 800;
   private static final double SHALLOWEST = 28;
 

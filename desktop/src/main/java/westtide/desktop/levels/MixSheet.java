@@ -59,6 +59,7 @@ final class MixSheet extends Drawing {
   }
 
   private static final double TOP = 46;
+  private static final double ASIDE = 5;
   private static final double FOOT = 26;
   private static final double EDGE = 44;
   private static final double BOB = 11;
@@ -268,6 +269,27 @@ final class MixSheet extends Drawing {
     }
   }
 
+  /** A name too long for its column goes on where its instrument would stand. */
+  private void drawName(Part part, int index) {
+    double most = column() - 2 * ASIDE;
+    Text name =
+        text(
+            middle(index) - column() / 2 + ASIDE,
+            17,
+            part.name(),
+            index == chosen ? "bold" : "plain");
+    named(name, "part-name-" + part.id(), part.name());
+    String heard = actions.heard(part);
+    String below = heard.isEmpty() ? part.patch().instrument() : heard;
+    int space = part.name().lastIndexOf(' ');
+    if (heard.isEmpty() && space > 0 && name.getLayoutBounds().getWidth() > most) {
+      name.setText(part.name().substring(0, space));
+      below = part.name().substring(space + 1);
+    }
+    fit(name, most);
+    fit(textBelow(name, below, heard.isEmpty() ? "soft" : "alarm"), most);
+  }
+
   private void drawLine(int index) {
     Part part = parts.get(index);
     double x = bobX(index);
@@ -276,17 +298,7 @@ final class MixSheet extends Drawing {
     if (isChosen) {
       box(middle(index) - column() / 2 + 3, 0, column() - 6, getHeight() - 2, "band", "pick");
     }
-    Text name =
-        text(middle(index) - column() / 2 + 10, 17, part.name(), isChosen ? "bold" : "plain");
-    named(name, "part-name-" + part.id(), part.name());
-    fit(name, column() - 18);
-    String heard = actions.heard(part);
-    fit(
-        textBelow(
-            name,
-            heard.isEmpty() ? part.patch().instrument() : heard,
-            heard.isEmpty() ? "soft" : "alarm"),
-        column() - 18);
+    drawName(part, index);
     strip(part, index, x, y);
     add(rings.get(index), "plumb-ring");
     rings.get(index).setCenterX(x);

@@ -24,7 +24,7 @@ public final class Messages extends HBox {
   public Messages() {
     setId("message");
     words.setId("message-words");
-    words.setMaxWidth(720);
+    words.setMaxWidth(1040);
     getStyleClass().add("message");
     getChildren().addAll(words, Controls.action("message-close", "✕", this::hide));
     getChildren().get(1).setStyle("-fx-text-fill: -wt-sheet;");
@@ -32,7 +32,7 @@ public final class Messages extends HBox {
     setSpacing(14);
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(this, Pos.BOTTOM_CENTER);
-    StackPane.setMargin(this, new javafx.geometry.Insets(0, 0, 6, 0));
+    StackPane.setMargin(this, new javafx.geometry.Insets(0, 0, 3, 0));
     setVisible(false);
     good.setOnFinished(event -> hide());
   }
@@ -89,7 +89,7 @@ public final class Messages extends HBox {
   }
 
   /** Letters of the longest message. */
-  private static final int LONGEST = 400;
+  private static final int LONGEST = 280;
 
   private void show(String sentence, boolean bad) {
     words.setText(Plain.of(sentence == null ? "That did not work." : sentence, LONGEST));

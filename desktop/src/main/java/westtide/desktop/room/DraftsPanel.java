@@ -101,7 +101,7 @@ public final class DraftsPanel extends VBox {
                 Controls.action("drafts-more", "three others", this::draw),
                 state,
                 Controls.spring(),
-                Controls.primary("drafts-close", "cancel", this::leave)));
+                Controls.action("drafts-close", "cancel", this::leave)));
     turnTo(of);
   }
 
