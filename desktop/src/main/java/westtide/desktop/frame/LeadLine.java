@@ -142,7 +142,7 @@ final class LeadLine extends Drawing {
             y,
             last ? BEAD + 2 : BEAD,
             "lead-bead",
-            finding.severity() == Severity.WARNING ? "warning" : "note",
+            finding.severity() == Severity.WARNING ? "warning" : "remark",
             known.contains(finding.id()) ? "seen" : "new");
     named(bead, "lead-bead-" + index, finding.title());
     if (last) {
