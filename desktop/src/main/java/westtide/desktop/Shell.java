@@ -339,6 +339,12 @@ public final class Shell {
     soundings.open(!soundings.isOpen());
   }
 
+  /** Moves the focus to the next area of the window. */
+  void nextArea() {
+    new WindowAreas(() -> front().node(), List.of(soundings, tide, course))
+        .next(root.getScene().getFocusOwner());
+  }
+
   /** Opens the list of what was done in this session. */
   void history() {
     bridge.openHistory();

@@ -54,6 +54,10 @@ final class ShellCommands {
             .withKeys("Shortcut+I")
             .when(open::isOpen));
     out.add(
+        Command.of("next-area", "Go to the next area of the window", shell::nextArea)
+            .withKeys("F6")
+            .when(open::isOpen));
+    out.add(
         Command.of("fix-first", "Fix the first warning of the song", this::fixFirst)
             .when(() -> firstFixable() != null));
     return out;

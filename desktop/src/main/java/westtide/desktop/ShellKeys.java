@@ -106,7 +106,8 @@ final class ShellKeys {
     }
     for (Command command : commands) {
       boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
-      if (mine && !(plain && typing) && command.possible().getAsBoolean()) {
+      boolean written = plain && typing && !event.getCode().isFunctionKey();
+      if (mine && !written && command.possible().getAsBoolean()) {
         command.run().run();
         event.consume();
         return;

@@ -245,4 +245,28 @@ class KeysTest extends WindowTest {
     assertThat(song().title()).isEqualTo("Tattle");
     assertThat(words("#bridge-tempo")).isEqualTo("125");
   }
+
+  /** The drawing first, what is about it, then the frame, and round again; also from a text. */
+  @Test
+  void aKeyGoesRoundTheAreasOfTheWindow() {
+    go(Stage.LINES);
+    focus("#degree-sheet");
+    push(KeyCode.F6);
+    assertThat(inFront("#degree-sheet")).isFalse();
+    push(KeyCode.F6);
+    assertThat(inFront("#soundings-open")).isTrue();
+    push(KeyCode.F6);
+    assertThat(inFront("#tide-chart")).isTrue();
+    push(KeyCode.F6);
+    assertThat(inFront("#stage-lines")).isTrue();
+    push(KeyCode.F6);
+    assertThat(inFront("#degree-sheet")).isTrue();
+    focus("#lines-line-text");
+    push(KeyCode.F6);
+    assertThat(inFront("#soundings-open")).isTrue();
+  }
+
+  private boolean inFront(String query) {
+    return window.getScene().getFocusOwner() == lookup(query).query();
+  }
 }

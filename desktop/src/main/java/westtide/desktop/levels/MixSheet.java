@@ -63,7 +63,7 @@ final class MixSheet extends Drawing {
   private static final double FOOT = 26;
   private static final double EDGE = 44;
   private static final double BOB = 11;
-  private static final double NARROWEST = 62;
+  private static final double NARROWEST = 55;
 
   /** Pixels in which a level and a side find room. */
   private static final double ROOMY = 120;
