@@ -49,7 +49,8 @@ class ArchitectureTest {
               Map.entry("rhythm", List.of("text")),
               Map.entry("text", List.of()),
               Map.entry("song", List.of("text", "theory", "rhythm")),
-              Map.entry("style", List.of("text", "song", "theory", "rhythm")),
+              Map.entry("json", List.of("text", "song", "theory", "rhythm")),
+              Map.entry("style", List.of("text", "json", "song", "theory", "rhythm")),
               Map.entry("follow", List.of("text", "song", "theory", "rhythm")),
               Map.entry("score", List.of("text", "follow", "song", "theory", "rhythm")),
               Map.entry("compose", List.of("text", "song", "style", "follow", "theory", "rhythm")),
@@ -66,7 +67,8 @@ class ArchitectureTest {
                       "text", "follow", "score", "compose", "level", "sound", "style", "song",
                       "theory", "rhythm")),
               Map.entry(
-                  "file", List.of("text", "style", "score", "sound", "song", "theory", "rhythm"))));
+                  "file",
+                  List.of("text", "json", "style", "score", "sound", "song", "theory", "rhythm"))));
 
   @Test
   void theCoreKnowsNoInterface() {

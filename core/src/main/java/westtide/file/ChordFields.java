@@ -7,6 +7,7 @@ import java.util.Set;
 import westtide.json.Field;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.rhythm.Figure;
 import westtide.song.chord.ChordArticulation;
 import westtide.song.chord.ChordRhythm;
@@ -14,19 +15,15 @@ import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
 import westtide.song.chord.Strum;
-import westtide.song.id.PartId;
 import westtide.song.pattern.FollowRule;
 import westtide.theory.Chord;
 import westtide.theory.voicing.ChordMember;
 import westtide.theory.voicing.Voicing;
 import westtide.theory.voicing.VoicingKind;
-import westtide.theory.voicing.VoicingRange;
 
 /** What a song file says of chords and how they are played. What is as usual is not written. */
 final class ChordFields {
   private static final String HELD = "held";
-
-  static final Shape<PartId> PART = Shape.TEXT.as(PartId::of, PartId::value);
 
   static final Shape<Set<ChordMember>> MEMBERS =
       Shape.set(Shape.named(ChordMember.class, "member of a chord"));
@@ -57,7 +54,7 @@ final class ChordFields {
           Field.maybe("inversion", Shape.NUMBER),
           Field.maybe("notes", VOICING).holds("own"),
           Field.maybe("strum", STRUM),
-          Field.of("without", Shape.map(PartId::of, PartId::value, MEMBERS)).or(Map.of()));
+          Field.of("without", SongShapes.byPart(MEMBERS)).or(Map.of()));
 
   static final RecordShape<Progression> PROGRESSION =
       RecordShape.of(
@@ -96,13 +93,7 @@ final class ChordFields {
   static final RecordShape<FollowRule.Chords> RULE =
       RecordShape.of(
           FollowRule.Chords.class,
-          Field.spread(
-              "range",
-              RecordShape.of(
-                  VoicingRange.class,
-                  Field.number("bassLow"),
-                  Field.number("low"),
-                  Field.number("high"))),
+          Field.spread("range", SongShapes.RANGE),
           Field.of("figure", FIGURE),
           Field.named("spread", VoicingKind.class).earlier(VoicingKind.CLOSE).holds("kind"),
           Field.spread(

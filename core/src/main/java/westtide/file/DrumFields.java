@@ -6,6 +6,7 @@ import westtide.json.FieldKinds;
 import westtide.json.RecordShape;
 import westtide.json.RowShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.rhythm.Hit;
 import westtide.rhythm.LaneFeel;
 import westtide.rhythm.Roll;
@@ -25,8 +26,6 @@ import westtide.song.pattern.Pattern;
 /** What a song file says of drums: grooves, lanes, hits and how lanes sound. */
 final class DrumFields {
   private static final int NEVER = -1;
-
-  static final Shape<LaneId> LANE_ID = Shape.TEXT.as(LaneId::parse, LaneId::code);
 
   /** A swing and, in a field of its own, what it swings; earlier files swing sixteenths. */
   static final RecordShape<Swing> SWING =
@@ -68,7 +67,7 @@ final class DrumFields {
   private static final RecordShape<DrumLane> LANE =
       RecordShape.of(
           DrumLane.class,
-          Field.of("voice", LANE_ID).holds("id"),
+          Field.of("voice", SongShapes.LANE).holds("id"),
           Field.named("grid", StepGrid.class).or(StepGrid.SIXTEENTHS),
           Field.spread("swing", SWING).maybe(),
           Field.maybe("accents", Shape.text(StepLane::parse)),
@@ -105,7 +104,7 @@ final class DrumFields {
           new FieldKinds.Kind<>(
               GrooveChange.Without.class,
               RecordShape.of(
-                  GrooveChange.Without.class, Field.of("without", LANE_ID).holds("lane"))),
+                  GrooveChange.Without.class, Field.of("without", SongShapes.LANE).holds("lane"))),
           new FieldKinds.Kind<>(
               GrooveChange.Restarting.class,
               RecordShape.of(GrooveChange.Restarting.class, Field.of("restart", RESTART))),
@@ -113,7 +112,7 @@ final class DrumFields {
               GrooveChange.OnStep.class,
               RecordShape.of(
                   GrooveChange.OnStep.class,
-                  Field.of("lane", LANE_ID),
+                  Field.of("lane", SongShapes.LANE),
                   Field.number("step"),
                   Field.maybe("hit", HIT))));
 
@@ -125,9 +124,7 @@ final class DrumFields {
           Field.of("changes", Shape.list(CHANGE)));
 
   static final Shape<Map<LaneId, LaneSound>> SOUNDS =
-      Shape.map(
-          LaneId::parse,
-          LaneId::code,
+      SongShapes.byLane(
           RecordShape.of(
               LaneSound.class,
               Field.text("instrument"),
@@ -151,21 +148,19 @@ final class DrumFields {
   private static final RecordShape<BorrowedLane> IN_SOME =
       RecordShape.of(
           BorrowedLane.class,
-          Field.of("part", ChordFields.PART).holds("model"),
+          Field.of("part", SongShapes.PART).holds("model"),
           Field.of("grooves", Shape.list(Shape.TEXT)));
 
   /** The part alone where its rhythm is borrowed in all grooves. */
   static final Shape<Map<LaneId, BorrowedLane>> BORROWED =
-      Shape.map(
-          LaneId::parse,
-          LaneId::code,
+      SongShapes.byLane(
           Shape.of(
               lane ->
-                  lane.isEverywhere() ? ChordFields.PART.write(lane.model()) : IN_SOME.write(lane),
+                  lane.isEverywhere() ? SongShapes.PART.write(lane.model()) : IN_SOME.write(lane),
               (node, called) ->
                   node.isObject()
                       ? IN_SOME.read(node, called)
-                      : BorrowedLane.everywhere(ChordFields.PART.read(node, called))));
+                      : BorrowedLane.everywhere(SongShapes.PART.read(node, called))));
 
   private DrumFields() {}
 

@@ -10,6 +10,7 @@ import westtide.json.ObjectShape;
 import westtide.json.RecordShape;
 import westtide.json.RowShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.song.Alternatives;
 import westtide.song.drum.LaneId;
 import westtide.song.form.Cell;
@@ -34,8 +35,8 @@ import westtide.theory.NoteName;
 final class FormFields {
   private static final int WHOLE = 100;
 
-  private static final Shape<Set<LaneId>> LANES = Shape.set(DrumFields.LANE_ID);
-  private static final Shape<Set<PartId>> PARTS = Shape.set(ChordFields.PART);
+  private static final Shape<Set<LaneId>> LANES = Shape.set(SongShapes.LANE);
+  private static final Shape<Set<PartId>> PARTS = Shape.set(SongShapes.PART);
 
   /** In the order of the enum, which a set has not. */
   private static final Shape<Set<ChordOption>> OPTIONS =
@@ -132,10 +133,10 @@ final class FormFields {
                   .holds("word"),
               Field.number("bars"),
               Field.text("progression"),
-              Field.of("cells", byPart(CELL)),
+              Field.of("cells", SongShapes.byPart(Shape.list(CELL))),
               Field.maybe("pedal", Shape.text(NoteName::parse)),
               Field.of("chordOptions", OPTIONS).or(Set.of()).holds("options"),
-              Field.of("curves", byPart(CURVE)).or(Map.of()),
+              Field.of("curves", SongShapes.byPart(Shape.list(CURVE))).or(Map.of()),
               Field.number("lastBeats").or(0),
               Field.maybe("name", Shape.TEXT),
               Field.of("marks", Shape.list(MARK)).or(List.of()),
@@ -152,8 +153,4 @@ final class FormFields {
           Field.of("after", Shape.list(FORM)));
 
   private FormFields() {}
-
-  private static <T> Shape<Map<PartId, List<T>>> byPart(Shape<T> each) {
-    return Shape.map(PartId::of, PartId::value, Shape.list(each));
-  }
 }

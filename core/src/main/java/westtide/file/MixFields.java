@@ -3,7 +3,7 @@ package westtide.file;
 import westtide.json.Field;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
-import westtide.rhythm.Figure;
+import westtide.json.SongShapes;
 import westtide.rhythm.NoteValue;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Duck;
@@ -19,8 +19,6 @@ import westtide.song.mix.Tremolo;
 
 /** How parts sound in a song file: instrument, mix, effects, and the whole mix. */
 final class MixFields {
-  static final Shape<Figure> FIGURE = Shape.TEXT.as(Figure::new, Figure::text);
-
   static final RecordShape<Patch> PATCH =
       RecordShape.of(
           Patch.class,
@@ -39,7 +37,7 @@ final class MixFields {
           Field.named("curve", Duck.Return.class).or(Duck.Return.SOON));
 
   private static final RecordShape<Gate> GATE =
-      RecordShape.of(Gate.class, Field.of("figure", FIGURE), Field.number("depth"));
+      RecordShape.of(Gate.class, Field.of("figure", SongShapes.FIGURE), Field.number("depth"));
 
   private static final RecordShape<Space> SPACE =
       RecordShape.of(

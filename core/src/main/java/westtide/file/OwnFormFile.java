@@ -16,9 +16,9 @@ import westtide.file.disk.WholeFile;
 import westtide.json.Field;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.song.OwnForm;
 import westtide.song.Role;
-import westtide.song.id.PartId;
 
 /** Plans saved from one's own songs as JSON files that can be read and shared. */
 public final class OwnFormFile {
@@ -32,7 +32,7 @@ public final class OwnFormFile {
       RecordShape.of(
           OwnForm.class,
           Field.text("name"),
-          Field.of("roles", Shape.map(PartId::of, PartId::value, Shape.named(Role.class))),
+          Field.of("roles", SongShapes.byPart(Shape.named(Role.class))),
           Field.of("form", FormFields.FORM));
 
   private OwnFormFile() {}

@@ -6,6 +6,7 @@ import westtide.json.Kinds;
 import westtide.json.RecordShape;
 import westtide.json.RowShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.song.line.ChordDegree;
 import westtide.song.line.ChordNote;
 import westtide.song.line.Note;
@@ -80,13 +81,13 @@ final class PatternFields {
       RecordShape.of(
           FollowRule.Bass808.class,
           Field.named("link", KickLink.class),
-          Field.of("figure", MixFields.FIGURE),
+          Field.of("figure", SongShapes.FIGURE),
           Field.number("lowest"));
 
   private static final RecordShape<FollowRule.Bass> BASS =
       RecordShape.of(
           FollowRule.Bass.class,
-          Field.of("figure", MixFields.FIGURE),
+          Field.of("figure", SongShapes.FIGURE),
           Field.number("lowest"),
           Field.flag("pickUp"),
           Field.flag("fifths"));
@@ -98,7 +99,7 @@ final class PatternFields {
           Field.named("rate", Arpeggio.Rate.class),
           Field.number("octaves"),
           Field.number("gate"),
-          Field.of("steps", MixFields.FIGURE),
+          Field.of("steps", SongShapes.FIGURE),
           Field.number("lowest"),
           Field.number("swellBars"),
           Field.number("flourishBars"),
@@ -107,9 +108,9 @@ final class PatternFields {
   private static final RecordShape<LowLine> LOW_LINE =
       RecordShape.of(
           LowLine.class,
-          Field.maybe("model", ChordFields.PART),
+          Field.maybe("model", SongShapes.PART),
           Field.named("rhythm", LowLine.Rhythm.class),
-          Field.of("figure", MixFields.FIGURE),
+          Field.of("figure", SongShapes.FIGURE),
           Field.named("pitches", LowLine.Pitches.class),
           Field.named("pickUp", LowLine.PickUp.class),
           Field.number("phraseBars"),
@@ -122,13 +123,13 @@ final class PatternFields {
   private static final RecordShape<BorrowedRhythm> RHYTHM =
       RecordShape.of(
           BorrowedRhythm.class,
-          Field.of("part", ChordFields.PART).holds("model"),
+          Field.of("part", SongShapes.PART).holds("model"),
           Field.of("notes", NOTES));
 
   private static final RecordShape<FollowRule.Doubling> DOUBLING =
       RecordShape.of(
           FollowRule.Doubling.class,
-          Field.of("part", ChordFields.PART).holds("model"),
+          Field.of("part", SongShapes.PART).holds("model"),
           Field.number("octaves"),
           Field.number("velocity"),
           Field.of("without", ChordFields.MEMBERS));

@@ -8,6 +8,7 @@ import java.util.Set;
 import westtide.json.Field;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Tempo;
@@ -54,7 +55,7 @@ final class SongFields {
   private static final Shape<Part> PART =
       RecordShape.of(
               Part.class,
-              Field.of("id", ChordFields.PART),
+              Field.of("id", SongShapes.PART),
               Field.text("name"),
               ROLE,
               Field.number("program"),
@@ -85,7 +86,7 @@ final class SongFields {
               "progressions", Shape.list(ChordFields.PROGRESSION.placed("progression", "name"))),
           Field.of("parts", Shape.list(PART)),
           Field.of("form", FormFields.FORM),
-          Field.maybe("mainPart", ChordFields.PART).holds("main"),
+          Field.maybe("mainPart", SongShapes.PART).holds("main"),
           Field.of("alternatives", FormFields.ALTERNATIVES).or(Alternatives.NONE),
           Field.of("master", MixFields.MASTER).or(Master.PLAIN),
           Field.of("leftAlone", Shape.set(Shape.TEXT)).holds("dismissed"),

@@ -1,7 +1,6 @@
 package westtide.json;
 
 import java.lang.reflect.Constructor;
-import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.Method;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
@@ -67,13 +66,9 @@ final class Components<R> {
   }
 
   private static RuntimeException thrown(ReflectiveOperationException e) {
-    if (e instanceof InvocationTargetException of
-        && of.getCause() instanceof RuntimeException own) {
-      return own;
+    if (e.getCause() instanceof Error error) {
+      throw error;
     }
-    if (e instanceof InvocationTargetException of && of.getCause() instanceof Error own) {
-      throw own;
-    }
-    return new IllegalStateException(e);
+    return e.getCause() instanceof RuntimeException own ? own : new IllegalStateException(e);
   }
 }

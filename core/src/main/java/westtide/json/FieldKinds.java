@@ -13,13 +13,11 @@ import java.util.stream.Collectors;
  * @param <T> the sealed type
  */
 public final class FieldKinds<T> implements ObjectShape<T> {
-  private final List<RecordKind<T>> kinds;
+  private final List<Kind<T>> kinds;
 
-  private FieldKinds(List<RecordKind<T>> kinds) {
+  private FieldKinds(List<Kind<T>> kinds) {
     this.kinds = kinds;
   }
-
-  private record RecordKind<T>(Class<?> type, ObjectShape<T> shape) {}
 
   /**
    * A kind and its fields, any of which tells it from those after it.
@@ -28,7 +26,7 @@ public final class FieldKinds<T> implements ObjectShape<T> {
    * @param shape its fields
    * @param <K> the kind
    */
-  public record Kind<K>(Class<K> type, ObjectShape<K> shape) {}
+  public record Kind<K>(Class<?> type, ObjectShape<K> shape) {}
 
   /**
    * All kinds of a type; what has no field of the others is the last.
@@ -37,11 +35,8 @@ public final class FieldKinds<T> implements ObjectShape<T> {
    */
   @SuppressWarnings("unchecked")
   public static <T> FieldKinds<T> of(Class<T> type, Kind<?>... kinds) {
-    List<RecordKind<T>> all =
-        Arrays.stream(kinds)
-            .map(kind -> new RecordKind<>(kind.type(), (ObjectShape<T>) kind.shape()))
-            .toList();
-    Set<Class<?>> known = all.stream().map(RecordKind::type).collect(Collectors.toSet());
+    List<Kind<T>> all = Arrays.stream(kinds).map(kind -> (Kind<T>) kind).toList();
+    Set<Class<?>> known = all.stream().map(Kind::type).collect(Collectors.toSet());
     if (!known.equals(Set.of(Kinds.permitted(type)))) {
       throw new IllegalStateException("not every kind of " + type + " has its fields");
     }
@@ -67,7 +62,7 @@ public final class FieldKinds<T> implements ObjectShape<T> {
 
   @Override
   public T read(JsonNode node, String called) {
-    for (RecordKind<T> kind : kinds.subList(0, kinds.size() - 1)) {
+    for (Kind<T> kind : kinds.subList(0, kinds.size() - 1)) {
       if (kind.shape().names().stream().anyMatch(node::has)) {
         return kind.shape().read(node, called);
       }

@@ -18,6 +18,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.BiFunction;
 import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.function.UnaryOperator;
 import java.util.stream.Stream;
 import westtide.text.Plain;
 
@@ -29,47 +31,31 @@ import westtide.text.Plain;
 public interface Shape<T> {
   /** Whole numbers. */
   Shape<Integer> NUMBER =
-      of(IntNode::valueOf, (node, called) -> checked(node, node.isInt(), called).asInt());
+      plain(IntNode::valueOf, JsonNode::isInt, JsonNode::asInt, "is not a whole number");
 
   /** Whole numbers of 64 bits, such as seeds. */
   Shape<Long> LONG =
-      of(
+      plain(
           LongNode::valueOf,
-          (node, called) -> checked(node, node.canConvertToLong(), called).asLong());
+          node -> node.isIntegralNumber() && node.canConvertToLong(),
+          JsonNode::asLong,
+          "is not a whole number");
 
   /** Numbers with a fraction. */
   Shape<Double> DECIMAL =
-      of(
-          DoubleNode::valueOf,
-          (node, called) -> {
-            if (!node.isNumber()) {
-              throw new IllegalArgumentException("the field \"" + called + "\" is not a number");
-            }
-            return node.asDouble();
-          });
+      plain(DoubleNode::valueOf, JsonNode::isNumber, JsonNode::asDouble, "is not a number");
 
   /** Yes or no. */
   Shape<Boolean> FLAG =
-      of(
+      plain(
           BooleanNode::valueOf,
-          (node, called) -> {
-            if (!node.isBoolean()) {
-              throw new IllegalArgumentException(
-                  "the field \"" + called + "\" is neither true nor false");
-            }
-            return node.asBoolean();
-          });
+          JsonNode::isBoolean,
+          JsonNode::asBoolean,
+          "is neither true nor false");
 
   /** Text. */
   Shape<String> TEXT =
-      of(
-          TextNode::valueOf,
-          (node, called) -> {
-            if (!node.isTextual()) {
-              throw new IllegalArgumentException("the field \"" + called + "\" is not text");
-            }
-            return node.asText();
-          });
+      plain(TextNode::valueOf, JsonNode::isTextual, JsonNode::asText, "is not text");
 
   /** The value as it stands in the document. */
   JsonNode write(T value);
@@ -99,6 +85,22 @@ public interface Shape<T> {
     };
   }
 
+  private static <T> Shape<T> plain(
+      Function<T, ? extends JsonNode> write,
+      Predicate<JsonNode> is,
+      Function<JsonNode, T> read,
+      String otherwise) {
+    return of(write, (node, called) -> read.apply(checked(node, is, called, otherwise)));
+  }
+
+  private static JsonNode checked(
+      JsonNode node, Predicate<JsonNode> is, String called, String otherwise) {
+    if (!is.test(node)) {
+      throw new IllegalArgumentException("the field \"" + called + "\" " + otherwise);
+    }
+    return node;
+  }
+
   /** The same place in the document for another kind of value. */
   default <R> Shape<R> as(Function<T, R> made, Function<R, T> taken) {
     return of(value -> write(taken.apply(value)), (node, called) -> made.apply(read(node, called)));
@@ -117,24 +119,25 @@ public interface Shape<T> {
 
   /** A constant of an enum, by its name; another word is told as unknown by the field's name. */
   static <E extends Enum<E>> Shape<E> named(Class<E> type) {
-    return of(
-        value -> TextNode.valueOf(value.name()),
-        (node, called) -> constant(type, TEXT.read(node, called), called));
+    return constant(type, called -> called);
   }
 
   /** The same, with an unknown word told to be an unknown {@code what}. */
   static <E extends Enum<E>> Shape<E> named(Class<E> type, String what) {
-    return of(
-        value -> TextNode.valueOf(value.name()),
-        (node, called) -> constant(type, TEXT.read(node, called), what));
+    return constant(type, called -> what);
   }
 
-  private static <E extends Enum<E>> E constant(Class<E> type, String word, String what) {
-    try {
-      return Enum.valueOf(type, word);
-    } catch (IllegalArgumentException e) {
-      throw unknown(what, word);
-    }
+  private static <E extends Enum<E>> Shape<E> constant(Class<E> type, UnaryOperator<String> what) {
+    return of(
+        value -> TextNode.valueOf(value.name()),
+        (node, called) -> {
+          String word = TEXT.read(node, called);
+          try {
+            return Enum.valueOf(type, word);
+          } catch (IllegalArgumentException e) {
+            throw unknown(what.apply(called), word);
+          }
+        });
   }
 
   /** What is said of a word that names nothing. */
@@ -146,10 +149,14 @@ public interface Shape<T> {
   /** Any number of them in their order. */
   static <T> Shape<List<T>> list(Shape<T> each) {
     return of(
-        values -> array(values.stream().map(each::write)),
+        values -> {
+          ArrayNode out = JsonNodeFactory.instance.arrayNode(values.size());
+          values.forEach(value -> out.add(each.write(value)));
+          return out;
+        },
         (node, called) -> {
           List<T> out = new ArrayList<>(node.size());
-          for (JsonNode one : members(node, called)) {
+          for (JsonNode one : checked(node, JsonNode::isArray, called, "is not a list")) {
             out.add(each.read(one, called));
           }
           return out;
@@ -158,15 +165,7 @@ public interface Shape<T> {
 
   /** Any number of them, each once, in their order. */
   static <T> Shape<Set<T>> set(Shape<T> each) {
-    return of(
-        values -> array(values.stream().map(each::write)),
-        (node, called) -> {
-          Set<T> out = new LinkedHashSet<>();
-          for (JsonNode one : members(node, called)) {
-            out.add(each.read(one, called));
-          }
-          return out;
-        });
+    return list(each).as(LinkedHashSet::new, List::copyOf);
   }
 
   /** One at least. */
@@ -221,25 +220,5 @@ public interface Shape<T> {
                 "in the " + kind + " \"" + name + "\" " + e.getMessage(), e);
           }
         });
-  }
-
-  private static JsonNode checked(JsonNode node, boolean whole, String called) {
-    if (!whole || !node.isIntegralNumber()) {
-      throw new IllegalArgumentException("the field \"" + called + "\" is not a whole number");
-    }
-    return node;
-  }
-
-  private static JsonNode members(JsonNode node, String called) {
-    if (!node.isArray()) {
-      throw new IllegalArgumentException("the field \"" + called + "\" is not a list");
-    }
-    return node;
-  }
-
-  private static ArrayNode array(Stream<JsonNode> nodes) {
-    ArrayNode out = JsonNodeFactory.instance.arrayNode();
-    nodes.forEach(out::add);
-    return out;
   }
 }

@@ -11,8 +11,8 @@ import westtide.json.Kinds;
 import westtide.json.ObjectShape;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.rhythm.Figure;
-import westtide.song.id.PartId;
 import westtide.song.mix.DelayTime;
 import westtide.song.mix.Master;
 import westtide.song.pattern.Arpeggio;
@@ -20,9 +20,6 @@ import westtide.theory.voicing.ChordMember;
 
 /** Who plays in a style, in its document; whoever is not named does not play. */
 final class EnsembleFields {
-  private static final Shape<PartId> PART = Shape.TEXT.as(PartId::of, PartId::value);
-  private static final Shape<LevelPlan> PLAN = Shape.TEXT.as(LevelPlan::new, LevelPlan::text);
-
   /** Tenths of a decibel, in decibels. */
   private static final Shape<Integer> TENTHS =
       Shape.DECIMAL.as(value -> (int) Math.round(10 * value), value -> value / 10.0);
@@ -57,7 +54,7 @@ final class EnsembleFields {
           Field.named("rate", Arpeggio.Rate.class).earlier(Arpeggio.Rate.EIGHTH),
           Field.number("span").earlier(1).holds("octaves"),
           Field.number("gate").earlier(80),
-          Field.of("figure", StyleFields.FIGURE).earlier(new Figure("x")).holds("steps"),
+          Field.of("figure", SongShapes.FIGURE).earlier(new Figure("x")).holds("steps"),
           Field.number("lowest"),
           Field.number("swell").earlier(0).holds("swellBars"),
           Field.unwritten("flourishBars", 0),
@@ -68,13 +65,14 @@ final class EnsembleFields {
   private static final RecordShape<EnsembleHabit.Member> MEMBER =
       RecordShape.of(
           EnsembleHabit.Member.class,
-          Field.of("id", PART),
+          Field.of("id", SongShapes.PART),
           Field.text("name"),
           Field.number("program").earlier(0),
           Field.text("instrument").earlier(""),
           Field.spread("job", JOB),
           Field.of("mix", MIX).earlier(MixHabit.PLAIN),
-          Field.of("plays", Shape.map(EnsembleFields::occasion, occasion -> occasion, PLAN)),
+          Field.of(
+              "plays", Shape.map(EnsembleFields::occasion, occasion -> occasion, HabitShapes.PLAN)),
           Field.text("why"));
 
   static final RecordShape<EnsembleHabit> ENSEMBLE =
@@ -98,10 +96,13 @@ final class EnsembleFields {
                       Field.number("lead").earlier(Calibration.USUAL.lead()),
                       Field.number("mix").earlier(Calibration.USUAL.mix())))
               .earlier(Calibration.USUAL),
-          Field.of("mix", byPart(MIX)).earlier(Map.of()).holds("mixes"),
+          Field.of("mix", SongShapes.byPart(MIX)).earlier(Map.of()).holds("mixes"),
           Field.of(
                   "returns",
-                  Shape.map(EnsembleFields::occasion, occasion -> occasion, byPart(PLAN)))
+                  Shape.map(
+                      EnsembleFields::occasion,
+                      occasion -> occasion,
+                      SongShapes.byPart(HabitShapes.PLAN)))
               .earlier(Map.of()),
           Field.of("members", Shape.list(MEMBER)).earlier(List.of()));
 
@@ -124,7 +125,7 @@ final class EnsembleFields {
                 Job.Twin.class,
                 RecordShape.of(
                     Job.Twin.class,
-                    Field.of("of", PART),
+                    Field.of("of", SongShapes.PART),
                     OCTAVES,
                     Field.number("velocity").earlier(0),
                     WITHOUT)),
@@ -138,7 +139,7 @@ final class EnsembleFields {
                 RecordShape.of(
                     Job.Percussion.class,
                     Field.number("bars"),
-                    Field.of("lanes", StyleFields.LANES))));
+                    Field.of("lanes", HabitShapes.LANES))));
     return Stream.concat(plain, Stream.of(Job.Beside.Kind.values()).map(EnsembleFields::beside))
         .toArray(Kinds.Kind<?>[]::new);
   }
@@ -150,10 +151,6 @@ final class EnsembleFields {
         Job.Beside.class,
         RecordShape.of(Job.Beside.class, Field.unwritten("kind", kind), OCTAVES),
         job -> job.kind() == kind);
-  }
-
-  private static <T> Shape<Map<PartId, T>> byPart(Shape<T> each) {
-    return Shape.map(PartId::of, PartId::value, each);
   }
 
   private static String occasion(String text) {

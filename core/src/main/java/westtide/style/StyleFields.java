@@ -13,11 +13,9 @@ import westtide.json.ObjectShape;
 import westtide.json.RecordShape;
 import westtide.json.RowShape;
 import westtide.json.Shape;
+import westtide.json.SongShapes;
 import westtide.rhythm.Feel;
-import westtide.rhythm.Figure;
-import westtide.rhythm.StepGrid;
 import westtide.song.chord.RhythmText;
-import westtide.song.drum.LaneId;
 import westtide.song.form.SectionKind;
 import westtide.song.form.SectionWord;
 import westtide.song.form.Transition;
@@ -28,15 +26,9 @@ import westtide.song.pattern.LowLine;
 import westtide.theory.ChordQuality;
 import westtide.theory.Key;
 import westtide.theory.voicing.VoicingKind;
-import westtide.theory.voicing.VoicingRange;
 
 /** The document of a style: each of its fields, for reading and writing. */
 final class StyleFields {
-  static final Shape<Figure> FIGURE = Shape.TEXT.as(Figure::new, Figure::text);
-
-  private static final Shape<LaneId> LANE_ID = Shape.TEXT.as(LaneId::parse, LaneId::code);
-  private static final Shape<LevelPlan> PLAN = Shape.TEXT.as(LevelPlan::new, LevelPlan::text);
-
   /** A range and where to start in it. */
   private static final RecordShape<Span> SPAN =
       RecordShape.of(
@@ -68,20 +60,6 @@ final class StyleFields {
           Field.of("colours", Shape.list(Shape.TEXT.as(ChordQuality::parse, ChordQuality::suffix))),
           Field.of("sevenths", PAIR));
 
-  private static final RecordShape<LaneHabit> LANE =
-      RecordShape.of(
-          LaneHabit.class,
-          Field.of("texts", Shape.some(Shape.TEXT)),
-          Field.named("grid", StepGrid.class).earlier(StepGrid.SIXTEENTHS),
-          Field.number("nudge").earlier(0),
-          Field.number("pan").earlier(0),
-          Field.text("accents").earlier(""),
-          Field.flag("answers").earlier(false),
-          Field.number("enters").earlier(1),
-          Field.of("pitches", Shape.list(Shape.NUMBER)).or(List.of()));
-
-  static final Shape<Map<LaneId, LaneHabit>> LANES = Shape.map(LaneId::parse, LaneId::code, LANE);
-
   private static final RecordShape<GrooveHabit> GROOVE =
       RecordShape.of(
           GrooveHabit.class,
@@ -93,9 +71,9 @@ final class StyleFields {
                   Field.of("velocity", either("full", "shaped")).holds("full"),
                   Field.of("eightBars", either("differ", "stay")).holds("throughWritten"),
                   Field.number("vary"))),
-          Field.of("lanes", LANES),
-          Field.of("thin", Shape.list(LANE_ID)),
-          Field.of("fills", Shape.list(Shape.map(LaneId::parse, LaneId::code, Shape.TEXT))),
+          Field.of("lanes", HabitShapes.LANES),
+          Field.of("thin", Shape.list(SongShapes.LANE)),
+          Field.of("fills", Shape.list(SongShapes.byLane(Shape.TEXT))),
           Field.of("hitsPerBar", PAIR));
 
   private static final RecordShape<LowHabit> GRAMMAR =
@@ -116,7 +94,7 @@ final class StyleFields {
           Field.number("program"),
           Field.named("link", KickLink.class),
           Field.number("lowest"),
-          Field.of("figures", Shape.some(FIGURE)),
+          Field.of("figures", Shape.some(SongShapes.FIGURE)),
           Field.of("grammar", GRAMMAR).earlier(node -> plain(node, 20)));
 
   private static final RecordShape<PartHabit.Bass> BASS =
@@ -125,7 +103,7 @@ final class StyleFields {
           Field.text("name"),
           Field.number("program"),
           Field.number("lowest"),
-          Field.of("figures", Shape.some(FIGURE)),
+          Field.of("figures", Shape.some(SongShapes.FIGURE)),
           Field.of("grammar", GRAMMAR).earlier(node -> plain(node, 0)));
 
   private static final RecordShape<PartHabit.Keys> KEYS =
@@ -133,20 +111,14 @@ final class StyleFields {
           PartHabit.Keys.class,
           Field.text("name"),
           Field.number("program"),
-          Field.spread(
-              "range",
-              RecordShape.of(
-                  VoicingRange.class,
-                  Field.number("bassLow"),
-                  Field.number("low"),
-                  Field.number("high"))));
+          Field.spread("range", SongShapes.RANGE));
 
   private static final RecordShape<LineLanguage> LANGUAGE =
       RecordShape.of(
           LineLanguage.class,
-          Field.of("opens", Shape.some(FIGURE)),
-          Field.of("answers", Shape.some(FIGURE)),
-          Field.of("closes", Shape.some(FIGURE)),
+          Field.of("opens", Shape.some(SongShapes.FIGURE)),
+          Field.of("answers", Shape.some(SongShapes.FIGURE)),
+          Field.of("closes", Shape.some(SongShapes.FIGURE)),
           Field.named("pitches", LineLanguage.Pitches.class),
           Field.of("cycles", Shape.list(Shape.NUMBER)),
           Field.flag("triplets"));
@@ -183,7 +155,7 @@ final class StyleFields {
               Shape.some(
                   RecordShape.of(
                       FormHabit.Template.class, Field.text("name"), Field.text("line")))),
-          Field.of("levels", byKind(Shape.map(part -> part, part -> part, PLAN))),
+          Field.of("levels", byKind(Shape.map(part -> part, part -> part, HabitShapes.PLAN))),
           Field.of("energy", byKind(Shape.NUMBER)),
           Field.number("lastHook"));
 

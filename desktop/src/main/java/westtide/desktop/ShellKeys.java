@@ -104,9 +104,9 @@ final class ShellKeys {
     if (plain && event.getCode() == KeyCode.SPACE && reached) {
       return;
     }
+    boolean written = plain && typing && !event.getCode().isFunctionKey();
     for (Command command : commands) {
       boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
-      boolean written = plain && typing && !event.getCode().isFunctionKey();
       if (mine && !written && command.possible().getAsBoolean()) {
         command.run().run();
         event.consume();

@@ -6,6 +6,7 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.Parent;
+import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Drawing;
 
 /**
@@ -26,7 +27,7 @@ final class WindowAreas {
   void next(Node focus) {
     List<Node> stops = stops();
     for (int i = 0; i < stops.size(); i++) {
-      if (holds(area(stops.get(i)), focus)) {
+      if (Controls.holds(area(stops.get(i)), focus)) {
         stops.get((i + 1) % stops.size()).requestFocus();
         return;
       }
@@ -45,19 +46,10 @@ final class WindowAreas {
   /** The part of the window a stop stands for. */
   private Node area(Node stop) {
     return frame.stream()
-        .filter(part -> holds(part, stop))
+        .filter(part -> Controls.holds(part, stop))
         .map(Node.class::cast)
         .findFirst()
         .orElse(stop instanceof Drawing ? stop : room.get());
-  }
-
-  private static boolean holds(Node area, Node node) {
-    for (Node at = node; at != null; at = at.getParent()) {
-      if (at == area) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** The first node that takes the focus: a drawing, or anything else. */

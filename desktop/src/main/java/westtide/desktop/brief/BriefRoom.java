@@ -113,7 +113,7 @@ public final class BriefRoom implements Room {
 
   @Override
   public String summary(SongView view) {
-    return String.valueOf(view.song().brief().key());
+    return view.song().brief().key().toString();
   }
 
   @Override

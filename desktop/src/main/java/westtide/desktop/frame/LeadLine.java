@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import javafx.scene.AccessibleRole;
@@ -12,6 +13,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.text.Text;
+import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Drawing;
 import westtide.review.finding.Finding;
 import westtide.review.finding.FindingId;
@@ -35,7 +37,7 @@ final class LeadLine extends Drawing {
   private static final int MOST = 6;
 
   private final Map<Stage, Set<FindingId>> seen = new EnumMap<>(Stage.class);
-  private final Tooltip told = new Tooltip();
+  private Optional<Tooltip> told = Optional.empty();
   private List<Measure> measures = List.of();
   private List<Finding> findings = List.of();
   private Set<FindingId> known = Set.of();
@@ -46,9 +48,18 @@ final class LeadLine extends Drawing {
     setId("soundings-open");
     setAccessibleRole(AccessibleRole.BUTTON);
     getStyleClass().add("lead-line");
-    Tooltip.install(this, told);
+    setOnMouseEntered(event -> tell());
     setOnMouseClicked(event -> open.run());
     setOnKeyPressed(event -> opened(event, open));
+  }
+
+  /** What is drawn in words, made when the pointer comes. */
+  private void tell() {
+    if (told.isEmpty()) {
+      told = Optional.of(new Tooltip());
+      Tooltip.install(this, told.get());
+    }
+    told.get().setText(words());
   }
 
   private static void opened(KeyEvent event, Runnable open) {
@@ -66,7 +77,6 @@ final class LeadLine extends Drawing {
     known = seen.computeIfAbsent(stage, first -> new HashSet<>(ids));
     known.retainAll(ids);
     setAccessibleText("Open the soundings: " + count(found.size()));
-    told.setText(words());
     redraw();
   }
 
@@ -124,12 +134,8 @@ final class LeadLine extends Drawing {
     line(x - REACH - 3, y, x + REACH + 3, y, "measure-scale");
     line(x - USUAL, y, x + USUAL, y, "measure-usual");
     Node mark =
-        polygon(
-            new double[] {at, y - 5, at + 4.5, y, at, y + 5, at - 4.5, y},
-            "measure-mark",
-            measure.usual() ? "usual" : "unusual");
-    String name = measure.name().toLowerCase().replaceAll("[^a-z0-9]+", "-");
-    named(mark, "lead-" + name, measure.name() + " " + measure.shown());
+        polygon(MeasureScale.mark(at, y), "measure-mark", measure.usual() ? "usual" : "unusual");
+    named(mark, "lead-" + Controls.idOf(measure.name()), measure.name() + " " + measure.shown());
   }
 
   private void drawBead(int index, double x, double y) {

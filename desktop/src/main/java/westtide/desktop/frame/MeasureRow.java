@@ -20,7 +20,7 @@ final class MeasureRow extends VBox {
   void show(Measure measure) {
     name.setText(measure.name());
     figure.setText(measure.shown());
-    figure.setId("figure-" + measure.name().toLowerCase().replaceAll("[^a-z0-9]+", "-"));
+    figure.setId("figure-" + Controls.idOf(measure.name()));
     scale.show(measure);
   }
 }

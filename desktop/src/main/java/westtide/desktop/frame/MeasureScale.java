@@ -25,6 +25,11 @@ final class MeasureScale extends Drawing {
     redraw();
   }
 
+  /** The corners of the mark that says where a figure stands. */
+  static double[] mark(double x, double y) {
+    return new double[] {x, y - 5, x + 4.5, y, x, y + 5, x - 4.5, y};
+  }
+
   @Override
   protected void draw() {
     if (measure == null) {
@@ -37,9 +42,6 @@ final class MeasureScale extends Drawing {
     double high = axis.at(measure.share(measure.expected().high()));
     line(low, y, high, y, "measure-usual");
     double x = axis.at(measure.share(measure.value()));
-    polygon(
-        new double[] {x, y - 5, x + 4.5, y, x, y + 5, x - 4.5, y},
-        "measure-mark",
-        measure.usual() ? "usual" : "unusual");
+    polygon(mark(x, y), "measure-mark", measure.usual() ? "usual" : "unusual");
   }
 }

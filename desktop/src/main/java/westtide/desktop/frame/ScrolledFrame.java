@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import westtide.desktop.kit.Controls;
 
 /**
  * The frame of the window, which scrolls where the window, as with large text, has less room than
@@ -63,7 +64,7 @@ public final class ScrolledFrame extends StackPane {
   }
 
   private void show(Node owner) {
-    if (scroll.getContent() == null || !inside(owner)) {
+    if (scroll.getContent() == null || !Controls.holds(frame, owner)) {
       return;
     }
     Bounds at = frame.sceneToLocal(owner.localToScene(owner.getLayoutBounds()));
@@ -72,15 +73,6 @@ public final class ScrolledFrame extends StackPane {
         value(scroll.getHvalue(), at.getMinX(), at.getMaxX(), frame.getWidth(), view.getWidth()));
     scroll.setVvalue(
         value(scroll.getVvalue(), at.getMinY(), at.getMaxY(), frame.getHeight(), view.getHeight()));
-  }
-
-  private boolean inside(Node node) {
-    for (Node at = node; at != null; at = at.getParent()) {
-      if (at == frame) {
-        return true;
-      }
-    }
-    return false;
   }
 
   /** How far to scroll, 0 to 1, so that a stretch of the whole lies in the view. */

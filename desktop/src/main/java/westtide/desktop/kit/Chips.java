@@ -84,7 +84,7 @@ public final class Chips<T> extends HBox {
     box.getChildren().clear();
     for (T choice : choices) {
       ToggleButton chip = new ToggleButton(words.apply(choice));
-      chip.setId(prefix + words.apply(choice).toLowerCase().replaceAll("[^a-z0-9]+", "-"));
+      chip.setId(prefix + Controls.idOf(words.apply(choice)));
       chip.getStyleClass().setAll("toggle-button", "chip");
       chip.setMinWidth(USE_PREF_SIZE);
       chip.setOnAction(event -> choose(choice));

@@ -72,6 +72,21 @@ public final class Controls {
     return control;
   }
 
+  /** Words as they stand in an id: lower case, joined by hyphens. */
+  public static String idOf(String words) {
+    return words.toLowerCase().replaceAll("[^a-z0-9]+", "-");
+  }
+
+  /** Whether a node is another one or stands inside it. */
+  public static boolean holds(Node area, Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (at == area) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** What a control is explained by, or nothing. */
   public static Optional<String> explanation(Control control) {
     return Optional.ofNullable((String) control.getProperties().get(EXPLAINED));

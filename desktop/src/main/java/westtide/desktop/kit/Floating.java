@@ -124,23 +124,14 @@ public final class Floating {
   }
 
   private void pressed(MouseEvent event) {
-    if (!(event.getTarget() instanceof Node node && inside(node))) {
+    if (!(event.getTarget() instanceof Node node && Controls.holds(content, node))) {
       close();
     }
   }
 
   private void focused(Node now) {
-    if (open && now != null && !inside(now)) {
+    if (open && now != null && !Controls.holds(content, now)) {
       end();
     }
-  }
-
-  private boolean inside(Node node) {
-    for (Node at = node; at != null; at = at.getParent()) {
-      if (at == content) {
-        return true;
-      }
-    }
-    return false;
   }
 }

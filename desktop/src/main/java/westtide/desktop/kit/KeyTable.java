@@ -65,7 +65,8 @@ public final class KeyTable {
 
   /** Adds what one of several keys does, told which. */
   public KeyTable keys(String words, String shown, Consumer<KeyCode> run, String... keys) {
-    deeds.add(new Deed(id(words), words, combinations(keys), shown, false, () -> true, run));
+    deeds.add(
+        new Deed(Controls.idOf(words), words, combinations(keys), shown, false, () -> true, run));
     return this;
   }
 
@@ -78,12 +79,8 @@ public final class KeyTable {
       String words, boolean menu, BooleanSupplier possible, Consumer<KeyCode> run, String... keys) {
     List<KeyCombination> all = combinations(keys);
     String shown = all.isEmpty() ? "" : all.get(0).getDisplayText();
-    deeds.add(new Deed(id(words), words, all, shown, menu, possible, run));
+    deeds.add(new Deed(Controls.idOf(words), words, all, shown, menu, possible, run));
     return this;
-  }
-
-  private static String id(String words) {
-    return words.toLowerCase().replaceAll("[^a-z0-9]+", "-");
   }
 
   /** Does what a key means here; true when it means something that is possible now. */
