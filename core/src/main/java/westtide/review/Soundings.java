@@ -1,13 +1,17 @@
 package westtide.review;
 
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import westtide.review.chords.ChordSoundings;
 import westtide.review.drums.DrumSoundings;
+import westtide.review.finding.Check;
 import westtide.review.finding.Finding;
+import westtide.review.finding.Input;
 import westtide.review.finding.Measure;
 import westtide.review.finding.Severity;
 import westtide.review.finding.Stage;
@@ -60,17 +64,31 @@ public record Soundings(
    * but stages the edit did not reach are taken over.
    */
   public Soundings after(Score edited) {
-    SameInputs same = new SameInputs(score, edited);
     Map<Stage, StageSoundings> out = new EnumMap<>(Stage.class);
     Set<String> left = edited.song().dismissed();
-    Energy after = same.at(Stage.FORM) ? energy : energy.after(edited);
+    boolean sameLeft = left.equals(score.song().dismissed());
+    Set<Input> changed = changed(edited);
+    Energy after = reached(Stage.FORM, changed) ? energy.after(edited) : energy;
     for (Stage stage : Stage.values()) {
-      boolean rendered =
-          heard && (stage == Stage.LEVELS || stage == Stage.LOW_END || stage == Stage.FORM);
-      boolean kept = !rendered && left.equals(score.song().dismissed()) && same.at(stage);
+      boolean kept = sameLeft && !reached(stage, changed);
       out.put(stage, kept ? at(stage) : without(take(stage, edited, style, after), left));
     }
     return new Soundings(out, edited, style, after, false);
+  }
+
+  private Set<Input> changed(Score edited) {
+    Set<Input> changed = EnumSet.noneOf(Input.class);
+    for (Input input : Input.values()) {
+      boolean read = input != Input.RENDERING || heard;
+      if (read && !input.same(score, edited)) {
+        changed.add(input);
+      }
+    }
+    return changed;
+  }
+
+  private static boolean reached(Stage stage, Set<Input> changed) {
+    return !Collections.disjoint(Check.inputs(stage), changed);
   }
 
   private static StageSoundings take(Stage stage, Score score, Style style, Energy energy) {

@@ -237,7 +237,7 @@ class PassageFindingsTest {
     for (int i = 0; i < 25; i++) {
       Part one = song.parts().get(random.nextInt(song.parts().size()));
       song =
-          switch (random.nextInt(6)) {
+          switch (random.nextInt(9)) {
             case 0 -> new PartEdits(one.id()).transpose(random.nextInt(13) - 6).apply(song);
             case 1 ->
                 new DrumEdits(PartId.of("drums"), "A")
@@ -245,7 +245,10 @@ class PassageFindingsTest {
                     .apply(song);
             case 2 -> new ChordEdits("hook").duplicate(0).apply(song);
             case 3 -> RowEdits.copy("hook", "copy " + i).apply(song);
-            case 4 -> new PartEdits(one.id()).rename("Part " + i).apply(song);
+            case 4 -> song.withMain(Optional.of(one.id()));
+            case 5 -> westtide.song.edit.form.FormEdits.move(song.form().id(2), 0).apply(song);
+            case 6 -> song.withBrief(song.brief().withTempo(westtide.rhythm.Tempo.of(120 + i)));
+            case 7 -> new PartEdits(one.id()).rename("Part " + i).apply(song);
             default ->
                 westtide.song.edit.form.FormEdits.level(
                         song.form().id(1), one.id(), 0, Level.values()[random.nextInt(5)])

@@ -1,138 +1,164 @@
 package westtide.review.finding;
 
-/** Every check there is, by the stage it belongs to. */
+import static westtide.review.finding.Input.BRIEF;
+import static westtide.review.finding.Input.CHORDS;
+import static westtide.review.finding.Input.DRUMS;
+import static westtide.review.finding.Input.FORM;
+import static westtide.review.finding.Input.LINES;
+import static westtide.review.finding.Input.MAIN;
+import static westtide.review.finding.Input.PARTS;
+import static westtide.review.finding.Input.PROGRESSIONS;
+import static westtide.review.finding.Input.RENDERING;
+
+import java.util.Arrays;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** Every check there is: its stage, what it is called in song files, and what it reads. */
 public enum Check {
   /** The tempo lies outside the band of the style. */
-  BRIEF_TEMPO("brief.tempo"),
+  BRIEF_TEMPO(Stage.BRIEF, "brief.tempo", BRIEF),
   /** The swing lies outside the band of the style. */
-  BRIEF_SWING("brief.swing"),
+  BRIEF_SWING(Stage.BRIEF, "brief.swing", BRIEF),
   /** A chord has notes outside the key. */
-  CHORDS_OUTSIDE("chords.outside"),
+  CHORDS_OUTSIDE(Stage.CHORDS, "chords.outside", BRIEF, PROGRESSIONS, FORM),
   /** Two neighbouring chords have no note in common. */
-  CHORDS_STRANGER("chords.stranger"),
+  CHORDS_STRANGER(Stage.CHORDS, "chords.stranger", BRIEF, PROGRESSIONS, FORM),
   /** A voicing is crowded down low. */
-  CHORDS_MUD("chords.mud"),
+  CHORDS_MUD(Stage.CHORDS, "chords.mud", BRIEF, PROGRESSIONS, FORM, PARTS),
   /** A tone that names the chord is not played. */
-  CHORDS_LOST("chords.lost"),
+  CHORDS_LOST(Stage.CHORDS, "chords.lost", BRIEF, PROGRESSIONS, FORM, PARTS),
   /** Two chords take turns all the time. */
-  CHORDS_TURNING("chords.turning"),
+  CHORDS_TURNING(Stage.CHORDS, "chords.turning", BRIEF, PROGRESSIONS, FORM),
   /** A hit is much louder than its lane. */
-  DRUMS_SLIP("drums.slip"),
+  DRUMS_SLIP(Stage.DRUMS, "drums.slip", BRIEF, FORM, DRUMS),
   /** Most hits of a lane are silenced by its choke group. */
-  DRUMS_CHOKED("drums.choked"),
+  DRUMS_CHOKED(Stage.DRUMS, "drums.choked", BRIEF, FORM, DRUMS),
   /** Many drums start together. */
-  DRUMS_CROWD("drums.crowd"),
+  DRUMS_CROWD(Stage.DRUMS, "drums.crowd", BRIEF, FORM, DRUMS),
   /** A hit every groove of the style has is not there. */
-  DRUMS_MISSING("drums.missing"),
+  DRUMS_MISSING(Stage.DRUMS, "drums.missing", BRIEF, FORM, DRUMS),
   /** The groove is fuller or emptier than the style. */
-  DRUMS_FULL("drums.full"),
+  DRUMS_FULL(Stage.DRUMS, "drums.full", BRIEF, FORM, DRUMS),
   /** A lane is busier or rarer than in the style. */
-  DRUMS_DENSITY("drums.density"),
+  DRUMS_DENSITY(Stage.DRUMS, "drums.density", BRIEF, FORM, DRUMS),
   /** Swing moves nothing. */
-  DRUMS_SWING("drums.swing"),
+  DRUMS_SWING(Stage.DRUMS, "drums.swing", BRIEF, FORM, DRUMS),
   /** A hit waits for a pass that never comes. */
-  DRUMS_NEVER("drums.never"),
+  DRUMS_NEVER(Stage.DRUMS, "drums.never", BRIEF, FORM, DRUMS),
   /** Bars repeat against the habit of the style. */
-  DRUMS_REPEATS("drums.repeats"),
+  DRUMS_REPEATS(Stage.DRUMS, "drums.repeats", BRIEF, FORM, DRUMS),
   /** A section ends without a fill. */
-  DRUMS_NOFILL("drums.nofill"),
+  DRUMS_NOFILL(Stage.DRUMS, "drums.nofill", BRIEF, FORM, DRUMS),
   /** 808 and kick sound at once for long. */
-  LOWEND_KICK("lowend.kick"),
+  LOWEND_KICK(Stage.LOW_END, "lowend.kick", BRIEF, FORM, PARTS),
   /** Notes lie outside the useful range. */
-  LOWEND_RANGE("lowend.range"),
+  LOWEND_RANGE(Stage.LOW_END, "lowend.range", BRIEF, FORM, PARTS),
   /** Another part dips into the 808. */
-  LOWEND_CLASH("lowend.clash"),
+  LOWEND_CLASH(Stage.LOW_END, "lowend.clash", BRIEF, FORM, PARTS),
   /** Two low parts play one note. */
-  LOWEND_UNISON("lowend.unison"),
+  LOWEND_UNISON(Stage.LOW_END, "lowend.unison", BRIEF, FORM, PARTS),
   /** A chord begins on another note than its bass. */
-  LOWEND_DOWNBEAT("lowend.downbeat"),
+  LOWEND_DOWNBEAT(Stage.LOW_END, "lowend.downbeat", BRIEF, FORM, PARTS),
   /** A pick-up leads into its own note. */
-  LOWEND_PICKUP("lowend.pickup"),
+  LOWEND_PICKUP(Stage.LOW_END, "lowend.pickup", BRIEF, FORM, PARTS),
   /** The rendered 808 covers the kick. */
-  LOWEND_OVERLAP("lowend.overlap"),
+  LOWEND_OVERLAP(Stage.LOW_END, "lowend.overlap", BRIEF, FORM, PARTS, RENDERING),
   /** Kick and 808 cancel each other. */
-  LOWEND_PHASE("lowend.phase"),
+  LOWEND_PHASE(Stage.LOW_END, "lowend.phase", BRIEF, FORM, PARTS, RENDERING),
   /** A note rubs a semitone above the chord. */
-  LINES_RUB("lines.rub"),
+  LINES_RUB(Stage.LINES, "lines.rub", BRIEF, FORM, LINES),
   /** A phrase ends off the chord. */
-  LINES_END("lines.end"),
+  LINES_END(Stage.LINES, "lines.end", BRIEF, FORM, LINES),
   /** A note is in neither scale nor chord. */
-  LINES_OUTSIDE("lines.outside"),
+  LINES_OUTSIDE(Stage.LINES, "lines.outside", BRIEF, FORM, LINES),
   /** A line lies under the top of the chords. */
-  LINES_LOST("lines.lost"),
+  LINES_LOST(Stage.LINES, "lines.lost", BRIEF, FORM, MAIN, LINES, CHORDS),
   /** A note grates against a held chord. */
-  LINES_CLASH("lines.clash"),
+  LINES_CLASH(Stage.LINES, "lines.clash", BRIEF, FORM, LINES, CHORDS),
   /** Two lines play one note. */
-  LINES_UNISON("lines.unison"),
+  LINES_UNISON(Stage.LINES, "lines.unison", BRIEF, FORM, LINES),
   /** Two lines cross. */
-  LINES_CROSSING("lines.crossing"),
+  LINES_CROSSING(Stage.LINES, "lines.crossing", BRIEF, FORM, LINES),
   /** A note is so short that it clicks. */
-  LINES_SHORT("lines.short"),
+  LINES_SHORT(Stage.LINES, "lines.short", BRIEF, FORM, LINES),
   /** A note stands out by its velocity. */
-  LINES_LOUD("lines.loud"),
+  LINES_LOUD(Stage.LINES, "lines.loud", BRIEF, FORM, LINES),
   /** A key is struck again while it sounds. */
-  LINES_OVERLAP("lines.overlap"),
+  LINES_OVERLAP(Stage.LINES, "lines.overlap", BRIEF, FORM, LINES),
   /** A note is off the grid the others keep. */
-  LINES_STRAGGLER("lines.straggler"),
+  LINES_STRAGGLER(Stage.LINES, "lines.straggler", BRIEF, FORM, LINES),
   /** A section enters from silence. */
-  FORM_SILENCE("form.silence"),
+  FORM_SILENCE(Stage.FORM, "form.silence", BRIEF, FORM, PARTS),
   /** Nothing announces a section. */
-  FORM_UNANNOUNCED("form.unannounced"),
+  FORM_UNANNOUNCED(Stage.FORM, "form.unannounced", BRIEF, FORM, PARTS),
   /** Nothing lands on the one of a section. */
-  FORM_UNLANDED("form.unlanded"),
+  FORM_UNLANDED(Stage.FORM, "form.unlanded", BRIEF, FORM, PARTS),
   /** Many parts enter at once. */
-  FORM_CROWD("form.crowd"),
+  FORM_CROWD(Stage.FORM, "form.crowd", BRIEF, FORM, PARTS),
   /** Bars pass without any change. */
-  FORM_STILL("form.still"),
+  FORM_STILL(Stage.FORM, "form.still", BRIEF, FORM, PARTS),
   /** A part breaks off within a section. */
-  FORM_UNEVEN("form.uneven"),
+  FORM_UNEVEN(Stage.FORM, "form.uneven", BRIEF, FORM, PARTS),
   /** A section is an earlier one note for note. */
-  FORM_SAME("form.same"),
+  FORM_SAME(Stage.FORM, "form.same", BRIEF, FORM, PARTS),
   /** A section does not rise. */
-  FORM_FLAT("form.flat"),
+  FORM_FLAT(Stage.FORM, "form.flat", BRIEF, FORM, PARTS),
   /** Nothing plays. */
-  FORM_EMPTY("form.empty"),
+  FORM_EMPTY(Stage.FORM, "form.empty", BRIEF, FORM, PARTS),
   /** The song is shorter or longer than usual. */
-  FORM_LENGTH("form.length"),
+  FORM_LENGTH(Stage.FORM, "form.length", BRIEF, FORM, PARTS),
   /** The intro is far under the hook. */
-  FORM_QUIETINTRO("form.quietintro"),
+  FORM_QUIETINTRO(Stage.FORM, "form.quietintro", BRIEF, FORM, PARTS, RENDERING),
   /** A build falls. */
-  FORM_BUILDFALLS("form.buildfalls"),
+  FORM_BUILDFALLS(Stage.FORM, "form.buildfalls", BRIEF, FORM, PARTS),
   /** A section does not dip before the next. */
-  FORM_NODIP("form.nodip"),
+  FORM_NODIP(Stage.FORM, "form.nodip", BRIEF, FORM, PARTS),
   /** The last hook is lower than an earlier one. */
-  FORM_LASTHOOK("form.lasthook"),
+  FORM_LASTHOOK(Stage.FORM, "form.lasthook", BRIEF, FORM, PARTS),
   /** The intro is long or short. */
-  FORM_INTRO("form.intro"),
+  FORM_INTRO(Stage.FORM, "form.intro", BRIEF, FORM, PARTS),
   /** The main part is out of a section. */
-  FORM_MAIN("form.main"),
+  FORM_MAIN(Stage.FORM, "form.main", BRIEF, FORM, MAIN, PARTS),
   /** A part never rests. */
-  FORM_RESTLESS("form.restless"),
+  FORM_RESTLESS(Stage.FORM, "form.restless", BRIEF, FORM, PARTS),
   /** The main part never stands alone. */
-  FORM_NEVERALONE("form.neveralone"),
+  FORM_NEVERALONE(Stage.FORM, "form.neveralone", BRIEF, FORM, MAIN, PARTS),
   /** The main part is never hinted at. */
-  FORM_UNTEASED("form.unteased"),
+  FORM_UNTEASED(Stage.FORM, "form.unteased", BRIEF, FORM, MAIN, PARTS),
   /** The limiter works hard. */
-  LEVELS_PUSHED("levels.pushed"),
+  LEVELS_PUSHED(Stage.LEVELS, "levels.pushed", BRIEF, FORM, PARTS, RENDERING),
   /** A low part stands at a side. */
-  LEVELS_MIDDLE("levels.middle"),
+  LEVELS_MIDDLE(Stage.LEVELS, "levels.middle", BRIEF, PARTS),
   /** A part keeps its lows under the 808. */
-  LEVELS_LOWS("levels.lows"),
+  LEVELS_LOWS(Stage.LEVELS, "levels.lows", BRIEF, PARTS),
   /** A region of the spectrum is heavy or hollow. */
-  LEVELS_SPECTRUM("levels.spectrum"),
+  LEVELS_SPECTRUM(Stage.LEVELS, "levels.spectrum", BRIEF, FORM, PARTS, RENDERING),
   /** MIDI leaves out the pitch of hits. */
-  DELIVER_UNTUNED("deliver.untuned"),
+  DELIVER_UNTUNED(Stage.DELIVER, "deliver.untuned", BRIEF, FORM, PARTS),
   /** A part plays nothing. */
-  DELIVER_SILENT("deliver.silent");
+  DELIVER_SILENT(Stage.DELIVER, "deliver.silent", BRIEF, FORM, PARTS);
 
+  private final Stage stage;
   private final String code;
+  private final Set<Input> inputs;
 
-  Check(String code) {
+  Check(Stage stage, String code, Input... inputs) {
+    this.stage = stage;
     this.code = code;
+    this.inputs = Set.of(inputs);
   }
 
   /** What it is called in song files, such as {@code "drums.slip"}. */
   public String code() {
     return code;
+  }
+
+  /** What the checks of a stage read, together. */
+  public static Set<Input> inputs(Stage stage) {
+    return Arrays.stream(values())
+        .filter(check -> check.stage == stage)
+        .flatMap(check -> check.inputs.stream())
+        .collect(Collectors.toUnmodifiableSet());
   }
 }
