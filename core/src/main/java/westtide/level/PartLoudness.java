@@ -2,10 +2,10 @@ package westtide.level;
 
 import java.util.HashMap;
 import java.util.Map;
-import westtide.score.AutomationTarget;
-import westtide.score.Motion;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.AutomationTarget;
+import westtide.score.event.Motion;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.LaneSound;

@@ -12,7 +12,7 @@ import java.util.function.Consumer;
 import westtide.rhythm.BarLines;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.mix.Master;
 import westtide.sound.Audible;

@@ -3,6 +3,7 @@ package westtide.score;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import westtide.score.event.ScoredNote;
 import westtide.song.drum.LaneId;
 
 /** Ends notes where the next one begins, so that no note is ever started twice before it stops. */

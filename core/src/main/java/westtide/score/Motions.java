@@ -5,6 +5,8 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import westtide.rhythm.Meter;
+import westtide.score.event.AutomationTarget;
+import westtide.score.event.Motion;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.form.Cell;

@@ -3,6 +3,7 @@ package westtide.score;
 import java.util.List;
 import java.util.Optional;
 import westtide.follow.Harmony;
+import westtide.score.event.ScoredNote;
 import westtide.song.chord.PlacedChord;
 import westtide.song.form.Level;
 import westtide.song.id.SectionId;

@@ -5,6 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import westtide.score.event.AutomationTarget;
+import westtide.score.event.Motion;
+import westtide.score.event.NoteOrder;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 
 /**

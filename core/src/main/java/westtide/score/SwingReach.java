@@ -1,6 +1,7 @@
 package westtide.score;
 
 import westtide.rhythm.Swing;
+import westtide.score.event.ScoredNote;
 
 /**
  * How many notes of a song its swing moves.

@@ -4,6 +4,8 @@ import java.util.List;
 import westtide.follow.ChordDegrees;
 import westtide.follow.Harmony;
 import westtide.rhythm.Meter;
+import westtide.score.line.Harmonies;
+import westtide.score.line.Lines;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.Edit;

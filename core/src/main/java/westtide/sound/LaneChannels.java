@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.drum.LaneId;
 

@@ -9,7 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.LaneId;

@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.function.Predicate;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.drum.DrumVoice;
 import westtide.song.mix.Duck;
 

@@ -1,8 +1,8 @@
 package westtide.drafts;
 
 import java.util.List;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
 import westtide.song.form.Transition;

@@ -7,7 +7,7 @@ import static westtide.drafts.HeardDraft.together;
 
 import java.util.ArrayList;
 import java.util.List;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.form.SectionKind;

@@ -15,6 +15,7 @@ import westtide.rhythm.StepGrid;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.rhythm.When;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;

@@ -16,6 +16,7 @@ import westtide.Ensembles;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;

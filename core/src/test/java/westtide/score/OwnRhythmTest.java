@@ -11,6 +11,7 @@ import org.junit.jupiter.api.io.TempDir;
 import westtide.Songs;
 import westtide.file.SongFile;
 import westtide.file.disk.UnusableFileException;
+import westtide.score.event.ScoredNote;
 import westtide.song.Brief;
 import westtide.song.Role;
 import westtide.song.Song;

@@ -17,6 +17,7 @@ import westtide.Ensembles;
 import westtide.Songs;
 import westtide.rhythm.Figure;
 import westtide.rhythm.Hit;
+import westtide.score.event.ScoredNote;
 import westtide.song.Brief;
 import westtide.song.Part;
 import westtide.song.Role;

@@ -10,6 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
 import westtide.compose.form.FormDraft;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.Edit;

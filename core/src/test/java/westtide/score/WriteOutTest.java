@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;

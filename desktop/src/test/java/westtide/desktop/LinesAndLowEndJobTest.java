@@ -17,7 +17,7 @@ import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import org.junit.jupiter.api.Test;
 import westtide.review.finding.Stage;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.line.LineEdits;

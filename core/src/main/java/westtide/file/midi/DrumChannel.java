@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import westtide.rhythm.Velocity;
-import westtide.score.AutomationTarget;
-import westtide.score.Motion;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.AutomationTarget;
+import westtide.score.event.Motion;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.mix.Gate;
 

@@ -6,8 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.drum.DrumVoice;
 
 /**

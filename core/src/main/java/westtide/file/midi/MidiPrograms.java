@@ -7,7 +7,7 @@ import java.util.Map;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MidiEvent;
 import javax.sound.midi.ShortMessage;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.sound.instrument.InstrumentBook;
 
 /**

@@ -5,7 +5,7 @@ import java.util.List;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MidiEvent;
 import javax.sound.midi.ShortMessage;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 
 /**
  * The notes of a part as MIDI events with its slides, either as notes that overlap or as bends of

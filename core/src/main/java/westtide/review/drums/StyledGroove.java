@@ -4,7 +4,7 @@ import java.util.List;
 import westtide.review.finding.Check;
 import westtide.review.finding.FindingId;
 import westtide.rhythm.Meter;
-import westtide.score.GrooveLayout;
+import westtide.score.drum.GrooveLayout;
 import westtide.song.HeardPlace;
 import westtide.song.Part;
 import westtide.song.Song;

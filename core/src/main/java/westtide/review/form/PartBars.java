@@ -1,8 +1,8 @@
 package westtide.review.form;
 
 import java.util.Arrays;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 
 /**

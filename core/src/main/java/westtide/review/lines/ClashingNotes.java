@@ -2,8 +2,8 @@ package westtide.review.lines;
 
 import westtide.review.finding.Check;
 import westtide.rhythm.Ticks;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.line.Note;
 
 /**

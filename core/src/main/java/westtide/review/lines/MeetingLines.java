@@ -6,8 +6,8 @@ import westtide.review.finding.Check;
 import westtide.review.finding.FindingId;
 import westtide.rhythm.Position;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.edit.part.PartEdits;
 

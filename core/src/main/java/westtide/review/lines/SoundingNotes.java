@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.id.PartId;
 
 /** Which notes of another part sound with a note. */

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.List;
 import westtide.rhythm.Tempo;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
 

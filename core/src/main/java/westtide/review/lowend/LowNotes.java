@@ -2,8 +2,8 @@ package westtide.review.lowend;
 
 import java.util.Comparator;
 import java.util.List;
-import westtide.score.ScoredNote;
 import westtide.score.ScoredPart;
+import westtide.score.event.ScoredNote;
 
 /** When any of several parts sounds, asked quickly. */
 final class LowNotes {

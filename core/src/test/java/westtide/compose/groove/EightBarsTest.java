@@ -17,7 +17,7 @@ import westtide.rhythm.Hit;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;

@@ -16,7 +16,7 @@ import westtide.Ensembles;
 import westtide.Songs;
 import westtide.rhythm.LaneFeel;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;

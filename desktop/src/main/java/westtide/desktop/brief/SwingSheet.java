@@ -1,7 +1,7 @@
 package westtide.desktop.brief;
 
-import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.rhythm.Ticks;

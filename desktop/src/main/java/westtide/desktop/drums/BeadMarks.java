@@ -10,7 +10,7 @@ import java.util.function.Consumer;
 import javafx.geometry.Bounds;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.desktop.open.NotePlace;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;

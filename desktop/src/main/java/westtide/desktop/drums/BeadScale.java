@@ -1,6 +1,6 @@
 package westtide.desktop.drums;
 
-import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.drum.DrumLane;

@@ -2,8 +2,8 @@ package westtide.desktop.drums;
 
 import java.util.List;
 import java.util.stream.Stream;
-import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.rhythm.LaneShapes;
 import westtide.rhythm.StepLane;
 import westtide.song.drum.DrumLane;

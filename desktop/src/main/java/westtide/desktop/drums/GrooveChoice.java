@@ -13,7 +13,7 @@ import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.RoomContext;
 import westtide.rhythm.Hit;
 import westtide.rhythm.Velocity;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.drum.DrumLane;

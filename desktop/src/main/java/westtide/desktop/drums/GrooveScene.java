@@ -11,7 +11,7 @@ import westtide.rhythm.Position;
 import westtide.rhythm.StepLane;
 import westtide.rhythm.Swing;
 import westtide.score.Passage;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.drum.DrumLane;

@@ -7,7 +7,7 @@ import javafx.scene.Cursor;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.song.mix.Curve;
 import westtide.song.mix.CurveShape;
 

@@ -9,7 +9,7 @@ import javafx.scene.Cursor;
 import javafx.scene.input.KeyCode;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.song.Part;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.Reordering;
+import westtide.desktop.kit.sheet.Reordering;
 import westtide.song.edit.form.FormEdits;
 import westtide.song.form.Cell;
 import westtide.song.form.Level;

@@ -4,8 +4,8 @@ import java.util.List;
 import javafx.scene.shape.CubicCurveTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
-import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.sheet.Axis;
 
 /**
  * The way from a style to a MIDI file, drawn as a line of stops over water, each with what is

@@ -1,7 +1,7 @@
 package westtide.desktop.frame;
 
-import westtide.desktop.kit.Axis;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.review.finding.Measure;
 
 /** A measure on its scale: the usual stretch as a band, the figure as a mark. */

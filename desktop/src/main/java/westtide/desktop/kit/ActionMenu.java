@@ -10,11 +10,11 @@ import javafx.scene.layout.VBox;
  * A small menu of what can be done with a thing, with the keys beside the words. The arrows go
  * through it, Enter, Space or a click does something, Escape nothing.
  */
-final class ActionMenu extends VBox {
+public final class ActionMenu extends VBox {
   private ActionMenu() {}
 
   /** Opens it at a point of a drawing; nothing opens when nothing can be done. */
-  static void open(Drawing owner, double x, double y, KeyTable table) {
+  public static void open(Drawing owner, double x, double y, KeyTable table) {
     List<KeyTable.Deed> possible =
         table.deeds().stream()
             .filter(deed -> deed.menu() && deed.possible().getAsBoolean())

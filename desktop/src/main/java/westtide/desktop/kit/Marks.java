@@ -17,9 +17,9 @@ import javafx.scene.Node;
  * same style classes takes the place of one that was there, so that the scene changes only where
  * the drawing does.
  */
-final class Marks {
+public final class Marks {
   /** More than there are marks in any drawing. */
-  static final int MOST = 1_000_000;
+  public static final int MOST = 1_000_000;
 
   private final List<Node> now = new ArrayList<>();
   private final List<String> kinds = new ArrayList<>();

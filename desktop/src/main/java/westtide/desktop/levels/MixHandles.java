@@ -8,8 +8,8 @@ import javafx.geometry.Bounds;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.Reordering;
-import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.kit.sheet.Reordering;
+import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.song.Part;
 import westtide.song.mix.Mix;
 

@@ -10,7 +10,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Fold;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
-import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.kit.sheet.ScaleSheet;
 import westtide.desktop.room.Amount;
 import westtide.song.Part;
 import westtide.song.Role;

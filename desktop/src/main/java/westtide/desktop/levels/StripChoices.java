@@ -11,7 +11,7 @@ import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
-import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.kit.sheet.ScaleSheet;
 import westtide.desktop.room.RoomContext;
 import westtide.song.Part;
 import westtide.song.Role;

@@ -10,7 +10,7 @@ import westtide.follow.SectionHarmony;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.score.Passage;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.PatternDescription;
 import westtide.song.Song;

@@ -3,7 +3,7 @@ package westtide.desktop.line;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Position;
 import westtide.rhythm.Ticks;

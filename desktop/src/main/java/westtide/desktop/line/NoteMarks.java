@@ -10,7 +10,7 @@ import javafx.geometry.Bounds;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
-import westtide.desktop.kit.SheetGestures;
+import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.rhythm.Ticks;
 import westtide.rhythm.Velocity;
 import westtide.song.line.Note;

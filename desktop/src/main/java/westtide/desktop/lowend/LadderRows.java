@@ -1,6 +1,6 @@
 package westtide.desktop.lowend;
 
-import westtide.desktop.kit.Axis;
+import westtide.desktop.kit.sheet.Axis;
 import westtide.desktop.line.Rows;
 import westtide.theory.Key;
 

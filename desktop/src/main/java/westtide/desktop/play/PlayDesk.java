@@ -14,7 +14,7 @@ import westtide.play.PlaybackMeters;
 import westtide.play.Player;
 import westtide.rhythm.Meter;
 import westtide.score.Score;
-import westtide.score.ScoredNote;
+import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.form.Form;

@@ -4,7 +4,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.function.IntConsumer;
 import java.util.function.ToIntFunction;
-import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.kit.sheet.ScaleSheet;
 
 /**
  * One number of something that is set, as people set it.

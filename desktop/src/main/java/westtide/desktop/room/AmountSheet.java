@@ -9,7 +9,7 @@ import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Fold;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.NumberField;
-import westtide.desktop.kit.ScaleSheet;
+import westtide.desktop.kit.sheet.ScaleSheet;
 
 /** Numbers of one thing: scales to pull, and under "exact" fields to type into. */
 public final class AmountSheet<T> extends VBox {
