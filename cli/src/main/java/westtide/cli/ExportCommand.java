@@ -5,31 +5,35 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Objects;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
+import java.util.stream.Collectors;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Model.OptionSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import westtide.file.FileNames;
 import westtide.file.audio.Bounce;
 import westtide.file.audio.WavFormat;
+import westtide.file.deliver.DeliverOptions;
+import westtide.file.deliver.Deliverable;
+import westtide.file.deliver.MadeFile;
 import westtide.file.disk.OutputFolder;
-import westtide.file.midi.MidiFile;
+import westtide.file.disk.WholeFile;
 import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPlan;
 import westtide.file.midi.Ports;
 import westtide.file.midi.Slides;
 import westtide.score.Score;
-import westtide.score.ScoredPart;
-import westtide.song.Role;
 import westtide.sound.Mixdown;
 import westtide.text.Plain;
 
@@ -46,27 +50,6 @@ final class ExportCommand implements Callable<Integer> {
   private List<Path> songs;
 
   @Option(
-      names = "--midi",
-      paramLabel = "FILE.mid",
-      description = "the whole song; a folder for several; - for the standard output")
-  private Path midi;
-
-  @Option(names = "--parts", paramLabel = "DIR", description = "one file for each part that plays")
-  private Path parts;
-
-  @Option(
-      names = "--sections",
-      paramLabel = "DIR",
-      description = "one file for each section, transitions and curves included")
-  private Path sections;
-
-  @Option(
-      names = "--lanes",
-      paramLabel = "DIR",
-      description = "one file for each lane of every drum part")
-  private Path lanes;
-
-  @Option(
       names = "--slides",
       paramLabel = "HOW",
       description = "how MIDI says slides: overlap (notes that overlap, as usual) or bend")
@@ -79,15 +62,6 @@ final class ExportCommand implements Callable<Integer> {
               + " velocities carry the levels")
   private boolean ports;
 
-  @Option(
-      names = "--wav",
-      paramLabel = "FILE.wav",
-      description = "the mix; a folder for several; - for the standard output")
-  private Path wav;
-
-  @Option(names = "--stems", paramLabel = "DIR", description = "one WAV for each part that plays")
-  private Path stems;
-
   @Option(names = "--bits", paramLabel = "N", description = "of WAV files: 16, or 24 as usual")
   private int bits = WavFormat.USUAL.bits();
 
@@ -98,53 +72,98 @@ final class ExportCommand implements Callable<Integer> {
 
   @Spec private CommandSpec spec;
 
+  /** Adds the option of everything a song can be delivered as. */
+  static void addDeliverables(CommandSpec export) {
+    for (Deliverable one : Deliverable.values()) {
+      Deliverable.Option option = one.option();
+      String single = "; a folder for several; - for the standard output";
+      export.addOption(
+          OptionSpec.builder(option.name())
+              .type(Path.class)
+              .paramLabel(option.value())
+              .description(option.help() + (option.folder() ? "" : single))
+              .build());
+    }
+  }
+
   @Override
   public Integer call() throws Exception {
-    if (Stream.of(midi, parts, sections, lanes, wav, stems).allMatch(Objects::isNull)) {
-      throw new IllegalArgumentException(
-          "say what to write: --midi FILE.mid, --parts DIR, --sections DIR, --lanes DIR,"
-              + " --wav FILE.wav or --stems DIR");
-    }
-    WavFormat format = new WavFormat(rate, bits);
-    ending(midi, "--midi", List.of(".mid", ".midi"));
-    ending(wav, "--wav", List.of(".wav"));
+    Map<Deliverable, Path> targets = targets();
     boolean several = songs.size() > 1;
-    if (several
-        && Stream.of(midi, wav).anyMatch(file -> file != null && StandardOutput.means(file))) {
+    if (several && targets.values().stream().anyMatch(StandardOutput::means)) {
       throw new IllegalArgumentException(
           "several songs cannot go to the standard output; name a folder instead of -");
     }
+    DeliverOptions options =
+        new DeliverOptions(
+            new MidiOptions(slides, ports ? Ports.EACH_DRUM_PART : Ports.ONE),
+            new WavFormat(rate, bits));
     List<Score> opened = new ArrayList<>();
     for (Path song : songs) {
       opened.add(OpenedSong.in(song, spec.commandLine().getErr()));
     }
     Set<String> taken = new HashSet<>();
     for (Score score : opened) {
-      String name = several ? unlike(taken, FileNames.stem(score.song())) : "";
-      writeNotes(score, several ? in(midi, name + ".mid") : midi);
-      writeSound(Bounce.of(score, format), several ? in(wav, name + ".wav") : wav);
+      write(score, options, several ? inFolders(score, targets, taken) : targets);
     }
     return 0;
   }
 
+  /** What to write, and where to. */
+  private Map<Deliverable, Path> targets() {
+    Map<Deliverable, Path> targets = new EnumMap<>(Deliverable.class);
+    for (Deliverable one : Deliverable.values()) {
+      Path target = spec.findOption(one.option().name()).getValue();
+      if (target != null) {
+        targets.put(one, target);
+        if (!one.option().folder()) {
+          ending(target, one.option());
+        }
+      }
+    }
+    if (targets.isEmpty()) {
+      throw new IllegalArgumentException(
+          Arrays.stream(Deliverable.values())
+              .map(one -> one.option().name() + " " + one.option().value())
+              .collect(Collectors.joining(", ", "say what to write: ", "")));
+    }
+    return targets;
+  }
+
+  /** The same with a file of its own in the folder that was named for several songs. */
+  private static Map<Deliverable, Path> inFolders(
+      Score score, Map<Deliverable, Path> targets, Set<String> taken) throws IOException {
+    String name = unlike(taken, FileNames.stem(score.song()));
+    Map<Deliverable, Path> out = new EnumMap<>(targets);
+    for (Map.Entry<Deliverable, Path> target : targets.entrySet()) {
+      Deliverable.Option option = target.getKey().option();
+      if (!option.folder()) {
+        OutputFolder.make(target.getValue());
+        out.put(target.getKey(), target.getValue().resolve(name + option.ending()));
+      }
+    }
+    return out;
+  }
+
   /** A name that says another kind of file is a slip; a folder or no ending at all may be meant. */
-  private static void ending(Path file, String option, List<String> right) {
-    if (file == null || StandardOutput.means(file) || Files.exists(file)) {
+  private static void ending(Path file, Deliverable.Option option) {
+    if (StandardOutput.means(file) || Files.exists(file)) {
       return;
     }
     String name = file.getFileName() == null ? "" : file.getFileName().toString();
     int dot = name.lastIndexOf('.');
     String ending = dot < 1 ? "" : name.substring(dot).toLowerCase(Locale.ROOT);
-    if (ending.matches("\\.[a-z][a-z0-9]{0,4}") && !right.contains(ending)) {
+    boolean right = ending.startsWith(option.ending());
+    if (ending.matches("\\.[a-z][a-z0-9]{0,4}") && !right) {
       throw new IllegalArgumentException(
-          option
+          option.name()
               + " writes "
-              + right.get(0)
+              + option.ending()
               + ", but the file is called "
               + name
               + "; call it "
               + name.substring(0, dot)
-              + right.get(0));
+              + option.ending());
     }
   }
 
@@ -157,51 +176,38 @@ final class ExportCommand implements Callable<Integer> {
     return name;
   }
 
-  private static Path in(Path folder, String name) throws IOException {
-    if (folder == null) {
-      return null;
-    }
-    OutputFolder.make(folder);
-    return folder.resolve(name);
-  }
-
-  private MidiOptions options() {
-    return new MidiOptions(slides, ports ? Ports.EACH_DRUM_PART : Ports.ONE);
-  }
-
-  private void writeNotes(Score score, Path whole) throws IOException {
-    PrintWriter out = spec.commandLine().getOut();
-    if (whole != null) {
-      if (StandardOutput.write(whole, to -> MidiFile.write(score, options(), to))) {
-        out.println(whole);
+  private void write(Score score, DeliverOptions options, Map<Deliverable, Path> targets)
+      throws IOException {
+    for (Map.Entry<Deliverable, Path> target : targets.entrySet()) {
+      if (target.getKey().option().folder()) {
+        OutputFolder.make(target.getValue());
       }
-      MidiPlan.of(score.parts(), options().ports())
+      for (MadeFile file : target.getKey().made(score)) {
+        Path path =
+            target.getKey().option().folder()
+                ? target.getValue().resolve(file.name())
+                : target.getValue();
+        byte[] bytes = file.bytes().apply(options);
+        if (StandardOutput.write(path, to -> WholeFile.write(to, bytes))) {
+          spec.commandLine().getOut().println(path);
+        }
+      }
+    }
+    if (targets.containsKey(Deliverable.MIDI)) {
+      MidiPlan.of(score.parts(), options.midi().ports())
           .notices()
           .forEach(told -> spec.commandLine().getErr().println(Plain.of(told, LONGEST)));
     }
-    if (parts != null) {
-      OutputFolder.make(parts);
-      MidiFile.writeParts(score, options(), parts).forEach(out::println);
-    }
-    if (sections != null) {
-      OutputFolder.make(sections);
-      MidiFile.writeSections(score, options(), sections).forEach(out::println);
-    }
-    if (lanes != null) {
-      OutputFolder.make(lanes);
-      for (ScoredPart drums : score.parts(Role.DRUMS)) {
-        MidiFile.writeLanes(score, drums.part().id(), lanes).forEach(out::println);
-      }
-    }
+    writeSound(
+        Bounce.of(score, options.wav()),
+        targets.get(Deliverable.MIX),
+        targets.get(Deliverable.STEMS));
   }
 
-  private void writeSound(Bounce bounce, Path mix) throws IOException {
-    if (stems != null) {
-      OutputFolder.make(stems);
-    }
+  private void writeSound(Bounce bounce, Path mix, Path stems) throws IOException {
     if (mix != null) {
       List<Bounce.Written> written = new ArrayList<>();
-      boolean file = StandardOutput.write(mix, to -> written.addAll(bounced(bounce, to)));
+      boolean file = StandardOutput.write(mix, to -> written.addAll(bounced(bounce, to, stems)));
       CommandLine line = spec.commandLine();
       written.stream()
           .skip(file ? 0 : 1)
@@ -215,7 +221,8 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   /** The mix, and the stems in the same pass when they are asked for too. */
-  private List<Bounce.Written> bounced(Bounce bounce, Path mix) throws IOException {
+  private static List<Bounce.Written> bounced(Bounce bounce, Path mix, Path stems)
+      throws IOException {
     return stems == null
         ? List.of(bounce.mix(mix, Mixdown.Watch.NOBODY).orElseThrow())
         : bounce.mixAndStems(mix, stems, Mixdown.Watch.NOBODY).orElseThrow();

@@ -47,6 +47,7 @@ public final class Main {
   /** Runs the words, printing to the given places, and returns the exit status. */
   static int run(PrintWriter out, PrintWriter err, String... words) {
     CommandLine line = new CommandLine(new Main());
+    ExportCommand.addDeliverables(line.getSubcommands().get("export").getCommandSpec());
     line.setCaseInsensitiveEnumValuesAllowed(true);
     line.registerConverter(Path.class, Main::path);
     line.setOut(out);

@@ -23,6 +23,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import westtide.file.SongFile;
 import westtide.file.StyleFile;
 import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiOptions;
+import westtide.file.midi.MidiPieces;
 import westtide.score.Score;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -162,7 +164,9 @@ class MainTest {
     Result result = run("export", song.toString(), "--parts", parts.toString());
     assertThat(result.status()).as(result.err()).isZero();
     Path others = Files.createDirectories(folder.resolve("others"));
-    for (Path other : MidiFile.writeParts(Score.of(SongFile.read(song)), others)) {
+    for (Path other :
+        MidiPieces.write(
+            MidiPieces.parts(Score.of(SongFile.read(song))), MidiOptions.USUAL, others)) {
       assertThat(parts.resolve(other.getFileName())).hasSameBinaryContentAs(other);
     }
     try (Stream<Path> files = Files.list(parts)) {

@@ -9,7 +9,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
-import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiOptions;
+import westtide.file.midi.MidiPieces;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Song;
@@ -35,7 +36,11 @@ class FileNamesTest {
       assertThat(name).doesNotContain("\uFFFD");
       Files.createFile(folder.resolve(name));
     }
-    assertThat(MidiFile.writeParts(Score.of(named), Files.createDirectory(folder.resolve("parts"))))
+    assertThat(
+            MidiPieces.write(
+                MidiPieces.parts(Score.of(named)),
+                MidiOptions.USUAL,
+                Files.createDirectory(folder.resolve("parts"))))
         .allMatch(Files::isRegularFile);
   }
 

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -96,8 +97,14 @@ public final class Shell {
   private final BorderPane frame = new BorderPane();
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
+  private Consumer<Path> reveal = folder -> {};
   private Preferences kept;
   private final Appearance appearance;
+
+  /** Shows folders by this from now on; before, they are not shown. */
+  void revealBy(Consumer<Path> shows) {
+    reveal = shows;
+  }
 
   /** A window frame in its surroundings; nothing is open yet. */
   public Shell(Environment around) {
@@ -115,7 +122,7 @@ public final class Shell {
                 recovery,
                 new SongVersions(around.data().resolve(SongVersions.FOLDER), around.clock()),
                 around.documents()));
-    SongExports exports = new SongExports(open, messages, background);
+    SongExports exports = new SongExports(messages, background, folder -> reveal.accept(folder));
     OwnStyles own = new OwnStyles(around.data().resolve("styles"), open.book());
     open.useBook(own.book());
     this.autosave =

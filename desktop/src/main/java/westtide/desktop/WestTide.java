@@ -26,6 +26,7 @@ public final class WestTide extends Application {
     Words words = Words.of(getParameters().getRaw());
     Look.load();
     shell = new Shell(Environment.of(folders));
+    shell.revealBy(folder -> getHostServices().showDocument(folder.toUri().toString()));
     Thread.currentThread().setUncaughtExceptionHandler((thread, e) -> shell.unexpected(e));
     stage.getIcons().add(new Image(WestTide.class.getResourceAsStream("icon.png")));
     stage.setTitle(NAME);

@@ -2,6 +2,7 @@ package westtide.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.review.finding.Stage;
 import westtide.song.Role;
@@ -15,7 +16,10 @@ class BriefRoomTest extends TrapSongTest {
   void theTempoIsTypedNudgedAndTapped() {
     type("#tempo", "131.5");
     assertThat(words("#bridge-tempo")).isEqualTo("131.5");
-    press("#tempo-up", "#tempo-up", "#tempo-down");
+    focus("#tempo");
+    push(KeyCode.UP);
+    push(KeyCode.UP);
+    push(KeyCode.DOWN);
     assertThat(words("#bridge-tempo")).isEqualTo("132.5");
     for (int tap = 0; tap < 5; tap++) {
       clock.addAndGet(400);
@@ -52,7 +56,7 @@ class BriefRoomTest extends TrapSongTest {
 
   @Test
   void anotherStyleMeasuresAnewAndANewTakeDraftsInIt() {
-    press("#style-house");
+    choose("#brief-style", "House");
     assertThat(song().brief().style()).isEqualTo("house");
     openSoundings();
     assertThat(words("#fix-0")).isEqualTo("set it to 126");

@@ -10,7 +10,8 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.compose.SongDraft;
 import westtide.file.SongFile;
-import westtide.file.midi.MidiFile;
+import westtide.file.midi.MidiOptions;
+import westtide.file.midi.MidiPieces;
 import westtide.review.finding.Stage;
 import westtide.score.Score;
 import westtide.song.Song;
@@ -123,7 +124,7 @@ class FilesTest extends WindowTest {
     Path blocked = Files.writeString(folder.resolve("blocked"), "a file, no folder");
     go(Stage.DELIVER);
     type("#deliver-folder", blocked.toString());
-    clickOn("#write-parts");
+    clickOn("#deliver-write");
     waitFor(() -> shown("#message"));
     assertHas(words("#message-words"), "blocked");
     assertThat(blocked).hasContent("a file, no folder");
@@ -135,10 +136,14 @@ class FilesTest extends WindowTest {
     go(Stage.DELIVER);
     Path parts = folder.resolve("parts");
     type("#deliver-folder", parts.toString());
-    clickOn("#write-parts");
+    press("#deliver-midi", "#deliver-write");
+    waitFor(() -> shown("#confirm-yes"));
+    assertThat(parts).as("asked about before it is made").doesNotExist();
+    press("#confirm-yes");
     waitFor(() -> words("#message-words").startsWith("Wrote 6 files"));
     Path others = Files.createDirectories(folder.resolve("others"));
-    for (Path other : MidiFile.writeParts(Score.of(song()), others)) {
+    for (Path other :
+        MidiPieces.write(MidiPieces.parts(Score.of(song())), MidiOptions.USUAL, others)) {
       assertThat(parts.resolve(other.getFileName())).hasSameBinaryContentAs(other);
     }
     assertThat(parts.resolve("First 142 F#m Bass guitar.mid")).exists();
@@ -146,7 +151,7 @@ class FilesTest extends WindowTest {
         lookup("#deliver-command").queryTextInputControl().getText(),
         "./west-tide export",
         "--parts " + parts);
-    assertThat(Optional.of(words("#deliver-name"))).contains("First 142 F#m.mid");
+    assertThat(Optional.of(words("#deliver-name"))).contains("First 142 F#m …");
   }
 
   /** A file that names a part it does not have opens all the same, and says so. */

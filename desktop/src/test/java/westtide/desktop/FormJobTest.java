@@ -4,11 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import westtide.file.FileNames;
 import westtide.review.finding.Stage;
 import westtide.score.Score;
 import westtide.score.event.AutomationTarget;
@@ -104,11 +103,11 @@ class FormJobTest extends TrapSongTest {
     act("#form-page-tease", "#tease-plant");
     go(Stage.DELIVER);
     actions++;
-    act("#write-midi");
+    act("#deliver-write");
     assertThat(actions).isLessThanOrEqualTo(MOST_ACTIONS);
     isTheTrack(keys, lead);
     waitFor(() -> words("#message-words").startsWith("Wrote"));
-    isReadByAnother(written().get(0));
+    isReadByAnother(folder.resolve("documents").resolve(FileNames.midi(song())));
   }
 
   private void isTheTrack(PartId keys, PartId lead) {
@@ -150,14 +149,6 @@ class FormJobTest extends TrapSongTest {
             .distinct()
             .toList();
     assertThat(levels).contains(Level.HINT, Level.HALF, Level.FULL);
-  }
-
-  private List<Path> written() {
-    try (Stream<Path> files = Files.list(folder.resolve("documents"))) {
-      return files.filter(path -> path.toString().endsWith(".mid")).toList();
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
-    }
   }
 
   /** Debian's midicsv lists a marker a section and as many notes as the score has. */

@@ -3,7 +3,6 @@ package westtide.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -11,11 +10,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import org.junit.jupiter.api.Test;
+import westtide.file.FileNames;
 import westtide.review.finding.Stage;
 import westtide.score.event.ScoredNote;
 import westtide.song.Part;
@@ -157,18 +156,16 @@ class LinesAndLowEndJobTest extends TrapSongTest {
   /** Every part as Debian's midicsv lists it. */
   private void isReadAsItIs(List<PartId> parts) throws Exception {
     go(Stage.DELIVER);
-    press("#write-midi");
+    press("#deliver-write");
     waitFor(() -> words("#message-words").startsWith("Wrote"));
-    try (Stream<Path> files = Files.list(folder.resolve("documents"))) {
-      Path written = files.filter(f -> f.toString().endsWith(".mid")).findFirst().orElseThrow();
-      Map<String, List<Integer>> tracks = tracks(written);
-      for (PartId part : parts) {
-        String name = song().part(part).orElseThrow().name();
-        assertThat(tracks.get(name))
-            .as(name)
-            .containsExactlyInAnyOrderElementsOf(
-                scored(part).stream().map(ScoredNote::start).toList());
-      }
+    Map<String, List<Integer>> tracks =
+        tracks(folder.resolve("documents").resolve(FileNames.midi(song())));
+    for (PartId part : parts) {
+      String name = song().part(part).orElseThrow().name();
+      assertThat(tracks.get(name))
+          .as(name)
+          .containsExactlyInAnyOrderElementsOf(
+              scored(part).stream().map(ScoredNote::start).toList());
     }
   }
 

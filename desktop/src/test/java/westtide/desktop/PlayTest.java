@@ -295,14 +295,14 @@ class PlayTest extends WindowTest {
   void theMixAndItsStemsAreWritten() throws Exception {
     shorten();
     go(Stage.DELIVER);
-    press("#bits-16-bit", "#write-mix");
+    press("#deliver-midi", "#deliver-parts", "#deliver-mix", "#bits-16-bit", "#deliver-write");
     waitFor(() -> shown("#message") && words("#message-words").startsWith("Wrote"));
     Path documents = folder.resolve("documents");
     Path mix = documents.resolve("Lamp Room Confession 146 F#m.wav");
     double seconds = song().millis() / 1000 + 4;
     assertThat(Files.size(mix)).isEqualTo(44 + 4 * Math.round(seconds * 48_000));
-    press("#write-stems");
-    waitFor(() -> words("#message-words").contains("stems"));
+    press("#deliver-mix", "#deliver-stems", "#deliver-write");
+    waitFor(() -> words("#message-words").contains("files"));
     try (Stream<Path> files = Files.list(documents)) {
       assertThat(files.filter(f -> f.toString().endsWith(".wav")).count()).isBetween(4L, 6L);
     }
@@ -311,7 +311,8 @@ class PlayTest extends WindowTest {
   @Test
   void aBounceIsCancelled() throws Exception {
     go(Stage.DELIVER);
-    press("#write-stems");
+    press("#deliver-stems", "#deliver-write");
+    waitFor(() -> shown("#bounce-cancel"));
     press("#bounce-cancel");
     waitFor(() -> shown("#message") && words("#message-words").startsWith("Cancelled"));
     waitFor(() -> !lookup("#bounce-progress").query().getParent().isVisible());

@@ -26,7 +26,7 @@ class StartTest extends WindowTest {
     assertThat(song().brief().style()).isEqualTo("house");
     clickOn("#stage-deliver");
     settle();
-    clickOn("#write-midi");
+    clickOn("#deliver-write");
     waitFor(() -> words("#message-words").startsWith("Wrote"));
     Path written = folder.resolve("documents").resolve(FileNames.midi(song()));
     Path same = folder.resolve("same.mid");
@@ -99,7 +99,7 @@ class StartTest extends WindowTest {
     waitFor(60, () -> shell.open().isOpen());
     push(KeyCode.ALT, KeyCode.DIGIT8);
     settle();
-    assertThat(shown("#write-midi")).isTrue();
+    assertThat(shown("#deliver-write")).isTrue();
     push(KeyCode.CONTROL, KeyCode.E);
     waitFor(() -> shown("#message"));
     push(KeyCode.CONTROL, KeyCode.S);

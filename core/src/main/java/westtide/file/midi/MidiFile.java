@@ -7,7 +7,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import javax.sound.midi.InvalidMidiDataException;
 import javax.sound.midi.MetaMessage;
 import javax.sound.midi.MidiEvent;
@@ -16,7 +15,6 @@ import javax.sound.midi.MidiSystem;
 import javax.sound.midi.Sequence;
 import javax.sound.midi.ShortMessage;
 import javax.sound.midi.Track;
-import westtide.file.FileNames;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.rhythm.BarLines;
@@ -24,19 +22,12 @@ import westtide.rhythm.Meter;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
-import westtide.score.SectionScore;
-import westtide.score.event.AutomationTarget;
-import westtide.score.event.Motion;
 import westtide.score.event.ScoredNote;
 import westtide.song.Brief;
-import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
-import westtide.song.drum.LaneId;
-import westtide.song.drum.LaneSound;
 import westtide.song.form.Form;
 import westtide.song.id.PartId;
-import westtide.song.mix.Mix;
 
 /**
  * A score as a Standard MIDI File of type 1 at 960 ticks to the quarter: a first track with tempo,
@@ -81,116 +72,6 @@ public final class MidiFile {
   }
 
   /**
-   * Writes one file for each part that plays, under the names of {@link FileNames}, and returns
-   * them.
-   *
-   * @throws UnusableFileException when the folder cannot be written
-   */
-  public static List<Path> writeParts(Score score, Path folder) throws UnusableFileException {
-    return writeParts(score, MidiOptions.USUAL, folder);
-  }
-
-  /**
-   * Writes one file for each part that plays, as these options say.
-   *
-   * @throws UnusableFileException when the folder cannot be written
-   */
-  public static List<Path> writeParts(Score score, MidiOptions options, Path folder)
-      throws UnusableFileException {
-    List<Path> out = new ArrayList<>();
-    for (ScoredPart part : playing(score)) {
-      Path path = folder.resolve(FileNames.midi(score.song(), part.part()));
-      WholeFile.write(path, bytes(score, List.of(part), options));
-      out.add(path);
-    }
-    return out;
-  }
-
-  /**
-   * Writes one file for each section, with what starts in it, its transitions and its curves, under
-   * the names of {@link FileNames}, and returns them.
-   *
-   * @throws UnusableFileException when the folder cannot be written
-   */
-  public static List<Path> writeSections(Score score, MidiOptions options, Path folder)
-      throws UnusableFileException {
-    List<Path> out = new ArrayList<>();
-    for (int place = 0; place < score.song().form().sections().size(); place++) {
-      Path path = folder.resolve(FileNames.midiSection(score.song(), place));
-      Score section = SectionScore.of(score, place);
-      WholeFile.write(path, bytes(section, section.parts(), options));
-      out.add(path);
-    }
-    return out;
-  }
-
-  /**
-   * Writes one file for each lane of a drum part that plays, under the names of {@link FileNames},
-   * and returns them.
-   *
-   * @throws UnusableFileException when the folder cannot be written
-   */
-  public static List<Path> writeLanes(Score score, PartId drums, Path folder)
-      throws UnusableFileException {
-    ScoredPart part = score.part(drums).orElseThrow();
-    List<LaneId> lanes =
-        part.notes().stream()
-            .flatMap(note -> note.struck().stream())
-            .map(ScoredNote.Struck::lane)
-            .distinct()
-            .sorted(Comparator.comparingInt(LaneId::index))
-            .toList();
-    List<Path> out = new ArrayList<>();
-    for (LaneId lane : lanes) {
-      List<ScoredNote> strokes =
-          part.notes().stream()
-              .filter(note -> note.struck().filter(s -> s.lane().equals(lane)).isPresent())
-              .toList();
-      Path path = folder.resolve(FileNames.midi(score.song(), part.part(), lane));
-      ScoredPart alone =
-          new ScoredPart(
-              alone(part.part(), lane),
-              strokes,
-              part.passages(),
-              swept(part.part(), lane, strokes));
-      WholeFile.write(path, bytes(score, List.of(alone), MidiOptions.USUAL));
-      out.add(path);
-    }
-    return out;
-  }
-
-  /** The side of every stroke of a lane that goes from side to side, held until the next. */
-  private static Map<AutomationTarget, Motion> swept(
-      Part part, LaneId lane, List<ScoredNote> strokes) {
-    LaneSound sound = part.sound(lane);
-    if (!sound.sweep().moves()) {
-      return Map.of();
-    }
-    int[] starts = strokes.stream().mapToInt(ScoredNote::start).distinct().sorted().toArray();
-    List<Motion.Piece> pieces = new ArrayList<>();
-    for (int i = 0; i < starts.length; i++) {
-      int end = i + 1 < starts.length ? starts[i + 1] : starts[i] + Ticks.PER_QUARTER;
-      int pan = beside(part.mix(), sound.panAt(starts[i]));
-      pieces.add(new Motion.Piece(starts[i], end, pan, pan));
-    }
-    return Map.of(AutomationTarget.PAN, new Motion(pieces));
-  }
-
-  private static int beside(Mix mix, int pan) {
-    return Math.max(-100, Math.min(100, mix.pan() + pan));
-  }
-
-  /** A part whose place in the mix is that of one of its lanes. */
-  private static Part alone(Part part, LaneId lane) {
-    LaneSound sound = part.sound(lane);
-    Mix mix = part.mix();
-    int level = mix.level() == Mix.SILENT ? Mix.SILENT : mix.level() + sound.level();
-    return part.withMix(
-        mix.withLevel(Math.max(Mix.SILENT, Math.min(Mix.LOUDEST, level)))
-            .withPan(beside(mix, sound.pan())));
-  }
-
-  /**
    * Writes one pattern of a part alone, from its first bar to its last, as it sounds: with swing,
    * nudges and rolls as exact ticks.
    *
@@ -207,7 +88,7 @@ public final class MidiFile {
     return score.parts().stream().filter(part -> !part.notes().isEmpty()).toList();
   }
 
-  private static byte[] bytes(Score score, List<ScoredPart> parts, MidiOptions options) {
+  static byte[] bytes(Score score, List<ScoredPart> parts, MidiOptions options) {
     try {
       Sequence sequence = new Sequence(Sequence.PPQ, Ticks.PER_QUARTER);
       addConductor(sequence.createTrack(), score);

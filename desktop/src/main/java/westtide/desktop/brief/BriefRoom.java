@@ -2,6 +2,7 @@ package westtide.desktop.brief;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.LongSupplier;
@@ -15,7 +16,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.SongRedraft;
 import westtide.desktop.files.OwnStyles;
-import westtide.desktop.kit.Chips;
+import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Confirm;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.open.SongView;
@@ -24,6 +25,7 @@ import westtide.desktop.room.DraftsPanel;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.draft.Draft;
+import westtide.review.Checklist;
 import westtide.review.finding.Stage;
 import westtide.song.Brief;
 import westtide.song.Song;
@@ -33,22 +35,21 @@ import westtide.style.Reason;
 import westtide.style.Style;
 
 /**
- * Why the style is as it is, conventions and plan on the left; tempo, key and swing on the right.
+ * What is decided before the first note, drawn: tempo on a line with the style's band, the key as a
+ * ring that turns, swing as the real spacing of a bar, the length and the minutes of the evening.
+ * Reasons, conventions, plan and calculators stand behind their words.
  */
 public final class BriefRoom implements Room {
-  private static final String REASONS = "why this style";
-  private static final String SCHOOLS = "conventions";
-  private static final String PLAN = "plan and checklist";
-  private static final double DECIDED_WIDTH = 386;
+  private static final double RING_WIDTH = 380;
+  private static final double NAME_WIDTH = 178;
   private static final double TOPIC_WIDTH = 96;
+  private static final double TOLD_HEIGHT = 38;
 
   private final RoomContext context;
   private final OwnStyles own;
   private final VBox sheet = new VBox();
-  private final Chips<Style> styles;
+  private final Chooser<Style> styles;
   private final Label summary = Controls.wrapped("");
-  private final Chips<String> tabs = new Chips<>("brief-", word -> word, this::turnTo);
-  private final ScrollPane front = new ScrollPane();
   private final VBox reasons = new VBox(6);
   private final SchoolsPane schools;
   private final PlanPane plan;
@@ -58,19 +59,25 @@ public final class BriefRoom implements Room {
   private final TempoBox tempo;
   private final KeyBox key;
   private final SwingBox swing;
-  private String tab = REASONS;
+  private final LengthBox length;
+  private final Label effect = Controls.wrapped("", "small");
+  private final Label bent = Controls.wrapped("", "small");
+  private final Button why = Controls.action("brief-why-this-style", "why", this::reasons);
+  private final Button points =
+      Controls.action("brief-plan-and-checklist", "plan and checklist", this::plan);
   private Button take;
 
   /** The room; {@code millis} is the clock taps are timed by. */
   public BriefRoom(RoomContext context, OwnStyles own, LongSupplier millis) {
     this.context = context;
     this.own = own;
-    this.styles = new Chips<>("style-", Style::name, this::chooseStyle).wrapping();
+    this.styles = new Chooser<>("brief-style", "style", List.of(), Style::name, this::chooseStyle);
     this.schools = new SchoolsPane(context);
     this.plan = new PlanPane(context);
-    this.tempo = new TempoBox(context, millis);
-    this.key = new KeyBox(context, this::findKey);
+    this.tempo = new TempoBox(context, millis, effect);
+    this.key = new KeyBox(context, bent, this::findKey);
     this.swing = new SwingBox(context);
+    this.length = new LengthBox(context);
     build();
   }
 
@@ -87,12 +94,10 @@ public final class BriefRoom implements Room {
   @Override
   public List<Command> commands() {
     return List.of(
-        Command.of("brief-reasons", "Brief: why this style", () -> turnTo(REASONS)),
+        Command.of("brief-reasons", "Brief: why this style", this::reasons),
         Command.of(
-            "brief-schools",
-            "Brief: conventions, where practitioners disagree",
-            () -> turnTo(SCHOOLS)),
-        Command.of("brief-plan", "Brief: plan and checklist", () -> turnTo(PLAN)),
+            "brief-schools", "Brief: conventions, where practitioners disagree", this::schools),
+        Command.of("brief-plan", "Brief: plan and checklist", this::plan),
         Command.of("own-styles", "Brief: styles of your own", this::ownStyles),
         Command.of("tap", "Tap the tempo", this::tap).withKeys("T").everywhere(),
         Command.of("bench", "Calculators: loops, pitch and delay times", this::bench),
@@ -119,15 +124,18 @@ public final class BriefRoom implements Room {
   @Override
   public void show(SongView view) {
     Brief brief = view.song().brief();
-    styles.show(context.open().book().styles(), view.style());
+    styles.display(context.open().book().styles(), view.style());
     summary.setText(view.style().summary());
-    tabs.show(List.of(REASONS, SCHOOLS, PLAN), tab);
-    showTab(view);
+    why.setText("why " + view.style().name().toLowerCase(Locale.ROOT));
+    Checklist list = Checklist.of(view.score(), view.style());
+    points.setText("checklist " + list.ticked() + " of " + list.points().size());
+    showRead(view);
     showText(title, view.song().title());
     showText(project, view.song().project());
-    tempo.show(view.song());
+    tempo.show(view.song(), view.style());
     key.show(brief);
     swing.show(view);
+    length.show(view);
   }
 
   /** Counts one tap at the present time; from the third on the tempo follows. */
@@ -188,72 +196,86 @@ public final class BriefRoom implements Room {
 
   private void build() {
     sheet.getStyleClass().add("sheet");
-    styles.getStyleClass().add("page");
-    VBox heading =
-        Controls.column(
-            4, Controls.row(14, Controls.title("Brief"), Controls.spring(), takeBox()), styles);
-    front.setFitToWidth(true);
-    front.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    front.getStyleClass().add("page");
-    VBox.setVgrow(front, Priority.ALWAYS);
-    VBox left = Controls.column(8, summary, tabs, front);
-    tabs.getStyleClass().add("page");
-    HBox.setHgrow(left, Priority.ALWAYS);
-    left.setMinWidth(200);
-    VBox decided = Controls.column(8, names(), tempo, key, swing);
-    decided.setPadding(new javafx.geometry.Insets(2, 10, 2, 2));
-    decided.getStyleClass().add("page");
-    ScrollPane right = new ScrollPane(decided);
-    right.setFitToWidth(true);
-    right.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    right.setMinWidth(DECIDED_WIDTH - 20);
-    right.setPrefWidth(DECIDED_WIDTH);
-    HBox body = Controls.row(24, left, right);
-    body.setFillHeight(true);
-    body.setAlignment(javafx.geometry.Pos.TOP_LEFT);
-    VBox.setVgrow(body, Priority.ALWAYS);
-    sheet.getChildren().addAll(heading, body);
+    sheet.setSpacing(10);
+    effect.setId("tempo-effect");
+    bent.setId("key-bent");
+    Button drafts = Controls.primary("open-drafts", "three drafts to hear", this::drafts);
+    Controls.explained(
+        drafts,
+        "Three arrangements, or takes of one part or section, to hear in turn before one is taken");
+    HBox.setHgrow(summary, Priority.ALWAYS);
+    summary.setMaxWidth(Double.MAX_VALUE);
+    key.setMinWidth(RING_WIDTH * 0.7);
+    key.setPrefWidth(RING_WIDTH);
+    VBox right = Controls.column(14, swing, length);
+    HBox.setHgrow(right, Priority.ALWAYS);
+    HBox drawn = new HBox(24, key, right);
+    VBox.setVgrow(drawn, Priority.ALWAYS);
+    ScrollPane all = new ScrollPane(Controls.column(10, tempo, drawn));
+    all.setFitToWidth(true);
+    all.setFitToHeight(true);
+    all.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    VBox.setVgrow(all, Priority.ALWAYS);
+    VBox told = Controls.column(2, effect, bent);
+    told.setMinHeight(TOLD_HEIGHT);
+    sheet.getChildren().addAll(Controls.row(14, styles, summary, drafts), words(), all, told);
     commitOnLeave(title, text -> context.apply(BriefEdits.title(text)));
     commitOnLeave(project, text -> context.apply(BriefEdits.project(text)));
   }
 
-  private void turnTo(String chosen) {
-    tab = chosen;
-    context.open().view().ifPresent(this::show);
-  }
-
-  private void showTab(SongView view) {
-    switch (tab) {
-      case SCHOOLS -> schools.show(view);
-      case PLAN -> plan.show(view);
-      default -> showReasons(view.style());
-    }
-    VBox wanted = tab.equals(SCHOOLS) ? schools : tab.equals(PLAN) ? plan : reasons;
-    wanted.setPadding(new javafx.geometry.Insets(2, 14, 2, 0));
-    if (front.getContent() != wanted) {
-      front.setContent(wanted);
-    }
-  }
-
-  private Node names() {
-    HBox.setHgrow(title, Priority.ALWAYS);
-    VBox first = Controls.column(2, Controls.label("title", "small"), title);
-    VBox second = Controls.column(2, Controls.label("project", "small"), project);
-    return Controls.row(10, first, second);
-  }
-
-  private Node takeBox() {
+  /** What the song is called, and what stands behind words. */
+  private Node words() {
     take = Controls.action("new-take", "new draft", this::newTake);
     Controls.explained(
         take, "New chords, drums, lines and levels from the next seed; one step to undo");
-    Button drafts = Controls.action("open-drafts", "three drafts", this::drafts);
-    Controls.explained(
-        drafts,
-        "Three arrangements, or takes of one part or section, to hear in turn before one is taken");
     Button bench = Controls.action("open-bench", "calculators", this::bench);
     Controls.explained(bench, "Loops, pitch and tempo, note and Hz, delay times, bars and minutes");
-    Button styles = Controls.action("open-styles", "styles of your own", this::ownStyles);
-    return Controls.row(14, take, drafts, styles, bench);
+    title.getStyleClass().add("on-rule");
+    project.getStyleClass().add("on-rule");
+    styles.getStyleClass().add("grand");
+    title.setPrefWidth(NAME_WIDTH);
+    project.setPrefWidth(NAME_WIDTH);
+    return Controls.flow(
+        title,
+        project,
+        Controls.explained(why, "What the style prefers, with its reasons"),
+        Controls.explained(
+            Controls.action("brief-conventions", "conventions", this::schools),
+            "Questions practitioners answer in two ways"),
+        Controls.explained(points, "Minutes and length as figures, and what is decided so far"),
+        bench,
+        Controls.action("open-styles", "styles of your own", this::ownStyles),
+        take);
+  }
+
+  private void reasons() {
+    read("Why this style", reasons);
+  }
+
+  private void schools() {
+    read("Conventions", schools);
+  }
+
+  private void plan() {
+    read("Plan and checklist", plan);
+  }
+
+  private void read(String title, VBox content) {
+    context.panels().open(new ReadingPanel(title, content, context.panels()::close));
+    context.open().view().ifPresent(this::showRead);
+  }
+
+  /** What is in front of the window follows the song. */
+  private void showRead(SongView view) {
+    if (reasons.getScene() != null) {
+      showReasons(view.style());
+    }
+    if (schools.getScene() != null) {
+      schools.show(view);
+    }
+    if (plan.getScene() != null) {
+      plan.show(view);
+    }
   }
 
   private void showReasons(Style style) {

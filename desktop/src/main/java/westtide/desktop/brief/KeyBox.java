@@ -2,7 +2,10 @@ package westtide.desktop.brief;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import javafx.geometry.Pos;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
@@ -17,26 +20,22 @@ import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.Scale;
 
-/** Home note and scale, which way notes go when it changes, what bent, and tuning in cents. */
+/** Home note and scale as a ring that turns, which way notes go when it does, and tuning. */
 final class KeyBox extends VBox {
-  private static final List<NoteName> TONICS =
-      List.of("C", "C#", "Db", "D", "Eb", "E", "F", "F#", "Gb", "G", "G#", "Ab", "A", "Bb", "B")
-          .stream()
-          .map(NoteName::parse)
-          .toList();
-
   private final RoomContext context;
   private final Chooser<NoteName> tonic;
   private final Chooser<Scale> scale;
   private final Chips<KeyMove> way = new Chips<>("key-goes-", KeyMove::toString, this::choose);
-  private final Label notes = Controls.wrapped("", "small");
-  private final Label bent = Controls.wrapped("", "small");
+  private final Label bent;
+  private final KeyRing ring = new KeyRing(home -> chooseKey(new Key(home, brief().key().scale())));
   private final NumberField cents;
   private KeyMove move = KeyMove.NEAREST;
 
-  KeyBox(RoomContext context, Runnable findKey) {
-    super(4);
+  /** {@code bent} says which notes had to give way. */
+  KeyBox(RoomContext context, Label bent, Runnable findKey) {
+    super(6);
     this.context = context;
+    this.bent = bent;
     this.cents =
         NumberField.whole(
                 "cents",
@@ -50,7 +49,7 @@ final class KeyBox extends VBox {
         new Chooser<>(
             "key-tonic",
             "home note",
-            TONICS,
+            TonicNames.ALL,
             note -> chooseKey(new Key(note, brief().key().scale())));
     this.scale =
         new Chooser<>(
@@ -58,24 +57,25 @@ final class KeyBox extends VBox {
             "scale",
             List.of(Scale.values()),
             wanted -> chooseKey(new Key(brief().key().tonic(), wanted)));
-    bent.setId("key-bent");
-    bent.setVisible(false);
-    bent.setManaged(false);
-    context.open().watchOpening(() -> tell(""));
-    getChildren()
-        .addAll(
-            Controls.label("key", "small"),
-            Controls.row(6, tonic, scale, Controls.action("find-key", "detect", findKey)),
-            Controls.row(6, Controls.whole(Controls.label("transpose lines", "small")), way),
-            bent,
-            Controls.row(8, notes, Controls.spring(), cents));
+    context.open().watchOpening(() -> bent.setText(""));
+    VBox.setVgrow(ring, Priority.ALWAYS);
+    FlowPane chosen =
+        Controls.wholeFlow(
+            tonic,
+            Controls.whole(scale),
+            Controls.action("find-key", "detect", findKey),
+            cents,
+            Controls.label("transpose lines", "small"),
+            way.wrapping());
+    chosen.setAlignment(Pos.CENTER);
+    getChildren().addAll(ring, chosen);
   }
 
   void show(Brief brief) {
     tonic.display(brief.key().tonic());
     scale.display(brief.key().scale());
     way.show(List.of(KeyMove.values()), move);
-    notes.setText(String.join("  ", brief.key().notes().stream().map(NoteName::toString).toList()));
+    ring.show(brief);
     cents.show(String.valueOf(brief.cents()));
   }
 
@@ -87,7 +87,7 @@ final class KeyBox extends VBox {
     KeyChange change = new KeyChange(brief().key(), key, move);
     List<KeyChange.Bend> bends = change.bends(context.open().song());
     context.apply(BriefEdits.key(key, move));
-    tell(words(bends));
+    bent.setText(words(bends));
   }
 
   private static String words(List<KeyChange.Bend> bends) {
@@ -106,12 +106,6 @@ final class KeyBox extends VBox {
                     + bend.count()
                     + (bend.count() == 1 ? " note)" : " notes)"))
         .collect(Collectors.joining("; ", "Bent to fit: ", "."));
-  }
-
-  private void tell(String words) {
-    bent.setText(words);
-    bent.setVisible(!words.isEmpty());
-    bent.setManaged(!words.isEmpty());
   }
 
   private Brief brief() {

@@ -115,12 +115,7 @@ final class PlanPane extends VBox {
     if (wished == 0) {
       return now + "; 2:20 to 3:30 is usual";
     }
-    double barMillis = song.brief().tempo().millis(song.brief().meter().ticksPerBar());
-    long bars = Math.round(wished * 1000.0 / barMillis);
-    long off = bars - song.form().bars();
-    String rest =
-        off == 0 ? "just right" : Math.abs(off) + (off > 0 ? " bars short" : " bars long");
-    return now + "; the wish is " + bars + " bars, so it is " + rest;
+    return now + "; " + LengthBox.words(song);
   }
 
   private void typeGoal(String text) {

@@ -2,7 +2,6 @@ package westtide.desktop.brief;
 
 import java.util.List;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
@@ -18,25 +17,28 @@ final class SwingBox extends VBox {
   private final RoomContext context;
   private final NumberField swing;
   private final Chips<Swing.Grid> grid;
-  private final SwingSheet sheet = new SwingSheet();
-  private final Label reach = Controls.wrapped("", "small");
+  private final SwingSheet sheet;
+  private final Label reach = Controls.label("", "small");
 
   SwingBox(RoomContext context) {
     super(3);
     this.context = context;
     this.swing =
         new NumberField(
-            "swing",
-            "swing, %",
-            text -> context.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
-            this::nudge);
+                "swing",
+                "swing, %",
+                text -> context.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
+                this::nudge)
+            .inline();
+    this.sheet =
+        new SwingSheet(
+            hundredths -> context.apply(BriefEdits.swing(now().withHundredths(hundredths))));
     this.grid =
         new Chips<>(
             "swing-on-", Swing.Grid::toString, g -> context.apply(BriefEdits.swing(now().on(g))));
     reach.setId("swing-reach");
-    HBox row = Controls.row(18, swing, grid);
-    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
-    getChildren().addAll(row, sheet, reach);
+
+    getChildren().addAll(Controls.wholeFlow(swing, grid, reach), sheet);
   }
 
   void show(SongView view) {
@@ -45,15 +47,12 @@ final class SwingBox extends VBox {
     grid.show(List.of(Swing.Grid.values()), shown.grid());
     sheet.show(shown, view.song().brief().tempo());
     reach.setText(shown.straight() ? "" : words(SwingReach.of(view.score())));
-    reach.setManaged(!shown.straight());
-    reach.setVisible(!shown.straight());
   }
 
   private static String words(SwingReach found) {
     return found.moved() == 0
-        ? "It has nothing to move: no note stands on the second of a pair. A ghost on step 8 of the"
-            + " snare makes it audible."
-        : "It moves " + found.moved() + " of " + found.notes() + " notes.";
+        ? "nothing to move yet"
+        : "moves " + found.moved() + " of " + found.notes() + " notes";
   }
 
   private void nudge(int units) {

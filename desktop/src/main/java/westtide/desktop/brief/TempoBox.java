@@ -2,10 +2,10 @@ package westtide.desktop.brief;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.LongSupplier;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
@@ -20,6 +20,7 @@ import westtide.rhythm.TempoChange;
 import westtide.song.Brief;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
+import westtide.style.Style;
 
 /** Tempo typed, nudged or tapped, both its readings, and what a late change does to times. */
 final class TempoBox extends VBox {
@@ -27,35 +28,43 @@ final class TempoBox extends VBox {
   private final LongSupplier millis;
   private final NumberField tempo;
   private final Chips<Feel> feel;
-  private final Label felt = Controls.label("", "small");
-  private final Label tapped = Controls.wrapped("tap on the beat, or press T", "small");
-  private final Label effect = Controls.wrapped("", "small");
+  private final BandRule rule =
+      new BandRule(
+          new BandRule.Of(
+              "tempo-rule", "tempo, BPM", 60, 180, 10, 1, bpm -> Tempo.nearest(bpm).toString()),
+          bpm -> set(Tempo.nearest(bpm)));
+  private final Label tapped = Controls.label("tap on the beat, or press T", "small");
+  private final Label effect;
   private TapTempo taps = TapTempo.none();
   private int run;
   private Tempo opened = Tempo.of(120);
   private boolean fresh = true;
 
-  TempoBox(RoomContext context, LongSupplier millis) {
-    super(5);
+  /** {@code millis} times taps; {@code effect} says what a late change does. */
+  TempoBox(RoomContext context, LongSupplier millis, Label effect) {
+    super(2);
+    this.effect = effect;
     this.context = context;
     this.millis = millis;
     this.feel = new Chips<>("feel-", Feel::toString, f -> context.apply(BriefEdits.feel(f)));
     this.tempo =
         new NumberField(
-            "tempo",
-            "tempo, BPM",
-            text -> context.apply(BriefEdits.tempo(Tempo.parse(text))),
-            units -> context.apply(BriefEdits.tempo(brief().tempo().plus(units * 1000))));
+                "tempo",
+                "tempo, BPM",
+                text -> set(Tempo.parse(text)),
+                units -> set(brief().tempo().plus(units * 1000)))
+            .inline();
     context.open().watchOpening(() -> fresh = true);
-    effect.setId("tempo-effect");
     tapped.setId("tapped");
-    Button tap = Controls.primary("tap-tempo", "tap", this::tap);
-    HBox row = Controls.row(18, tempo, feel);
-    row.setAlignment(javafx.geometry.Pos.BOTTOM_LEFT);
-    getChildren().addAll(row, felt, effect, Controls.row(10, tap, tapped));
+    Button tap = Controls.action("tap-tempo", "tap", this::tap);
+    getChildren().addAll(Controls.wholeFlow(tempo, feel, tap, tapped), rule);
   }
 
-  void show(Song song) {
+  private void set(Tempo wanted) {
+    context.apply(BriefEdits.tempo(wanted));
+  }
+
+  void show(Song song, Style style) {
     Brief brief = song.brief();
     if (fresh) {
       opened = brief.tempo();
@@ -63,24 +72,32 @@ final class TempoBox extends VBox {
     }
     tempo.show(brief.tempo().toString());
     feel.show(List.of(Feel.values()), brief.feel());
-    felt.setText(
-        "full time "
-            + brief.tempo()
-            + ", felt tempo "
-            + brief.felt()
-            + " · a quarter lasts "
-            + Math.round(brief.tempo().millis(960))
-            + " ms");
+    rule.show(state(brief, style));
     showEffect(song);
   }
 
   private void showEffect(Song song) {
     boolean changed = !opened.equals(song.brief().tempo());
-    effect.setVisible(changed);
-    effect.setManaged(changed);
-    if (changed) {
-      effect.setText(words(new TempoChange(opened, song.brief().tempo()), song.ticks()));
-    }
+    effect.setText(
+        changed ? words(new TempoChange(opened, song.brief().tempo()), song.ticks()) : "");
+  }
+
+  private static BandRule.State state(Brief brief, Style style) {
+    boolean half = !brief.felt().equals(brief.tempo());
+    String bar = Math.round(brief.tempo().millis(brief.meter().ticksPerBar())) + " ms a bar";
+    return new BandRule.State(
+        style.tempo().low(),
+        style.tempo().high(),
+        "usual for "
+            + style.name().toLowerCase(Locale.ROOT)
+            + ", "
+            + Math.round(style.tempo().low())
+            + " to "
+            + Math.round(style.tempo().high()),
+        brief.tempo().bpm(),
+        half ? Optional.of(Double.parseDouble(brief.felt())) : Optional.empty(),
+        false,
+        (half ? "felt as " + brief.felt() + " · " : "") + bar);
   }
 
   /** What a change does, in one sentence a producer can use. */

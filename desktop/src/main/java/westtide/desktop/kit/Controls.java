@@ -132,6 +132,14 @@ public final class Controls {
     return flow;
   }
 
+  /** The same, as high as its rows at any width, for places that ask how little would do. */
+  public static FlowPane wholeFlow(Node... nodes) {
+    FlowPane flow = flow(nodes);
+    flow.widthProperty()
+        .addListener((o, was, is) -> flow.setMinHeight(flow.prefHeight(is.doubleValue())));
+    return flow;
+  }
+
   /** Nodes one above another. */
   public static VBox column(double gap, Node... nodes) {
     return new VBox(gap, nodes);
