@@ -1,6 +1,8 @@
 package westtide.desktop;
 
 import java.nio.file.Path;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Scene;
 import westtide.desktop.open.Look;
 import westtide.desktop.open.Messages;
@@ -14,6 +16,7 @@ final class Appearance {
   private final Path file;
   private final Messages messages;
   private final Runnable redraw;
+  private final BooleanProperty pages;
   private WindowMemory memory;
   private Scene scene;
 
@@ -23,6 +26,8 @@ final class Appearance {
     this.messages = messages;
     this.redraw = redraw;
     this.memory = WindowMemory.read(file);
+    this.pages = new SimpleBooleanProperty(memory.pages());
+    pages.addListener((o, was, is) -> keepPages(is));
   }
 
   /** How the window was left the last time. */
@@ -45,6 +50,16 @@ final class Appearance {
   /** Keeps whether the soundings stand open. */
   void openSoundings(boolean opened) {
     memory = memory.withSoundings(opened);
+    memory.write(file);
+  }
+
+  /** Whether pages under the drawings stand open; what it becomes is kept. */
+  BooleanProperty pages() {
+    return pages;
+  }
+
+  private void keepPages(boolean opened) {
+    memory = memory.withPages(opened);
     memory.write(file);
   }
 

@@ -146,7 +146,8 @@ public final class Shell {
     this.loudness = new LoudnessWatcher(open, around.hearing());
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
     RoomContext context =
-        new RoomContext(open, files, exports, grooves, messages, background, play, overlay);
+        new RoomContext(
+            open, files, exports, grooves, messages, background, play, overlay, appearance.pages());
     this.rooms =
         List.of(
             standing(() -> new BriefRoom(context, own, around.millis())),

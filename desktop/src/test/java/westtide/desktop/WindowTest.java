@@ -88,10 +88,16 @@ abstract class WindowTest {
     window.setHeight(800);
     window.setX(0);
     window.setY(0);
+    shell.appearance().pages().set(pagesOpen());
     begin();
     window.show();
     window.toFront();
     window.requestFocus();
+  }
+
+  /** Most tests work on the pages under the drawings; a new window has them folded. */
+  boolean pagesOpen() {
+    return true;
   }
 
   /** What is in front when the test begins. */
@@ -319,6 +325,20 @@ abstract class WindowTest {
 
   boolean shown(String query) {
     return lookup(query).tryQuery().filter(Node::isVisible).isPresent();
+  }
+
+  /** Whether a control and all it stands in are visible. */
+  boolean seen(String query) {
+    return lookup(query).tryQuery().filter(WindowTest::seen).isPresent();
+  }
+
+  static boolean seen(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (!at.isVisible()) {
+        return false;
+      }
+    }
+    return true;
   }
 
   String words(String query) {

@@ -40,7 +40,8 @@ import westtide.style.Style;
  * Reasons, conventions, plan and calculators stand behind their words.
  */
 public final class BriefRoom implements Room {
-  private static final double RING_WIDTH = 380;
+  private static final double RING_LEAST = 266;
+  private static final double RING_SHARE = 0.37;
   private static final double NAME_WIDTH = 178;
   private static final double TOPIC_WIDTH = 96;
   private static final double TOLD_HEIGHT = 38;
@@ -205,11 +206,12 @@ public final class BriefRoom implements Room {
         "Three arrangements, or takes of one part or section, to hear in turn before one is taken");
     HBox.setHgrow(summary, Priority.ALWAYS);
     summary.setMaxWidth(Double.MAX_VALUE);
-    key.setMinWidth(RING_WIDTH * 0.7);
-    key.setPrefWidth(RING_WIDTH);
+    key.setMinWidth(RING_LEAST);
     VBox right = Controls.column(14, swing, length);
+    VBox.setVgrow(length, Priority.ALWAYS);
     HBox.setHgrow(right, Priority.ALWAYS);
     HBox drawn = new HBox(24, key, right);
+    key.prefWidthProperty().bind(drawn.widthProperty().multiply(RING_SHARE));
     VBox.setVgrow(drawn, Priority.ALWAYS);
     ScrollPane all = new ScrollPane(Controls.column(10, tempo, drawn));
     all.setFitToWidth(true);

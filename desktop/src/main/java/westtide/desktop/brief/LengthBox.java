@@ -1,6 +1,7 @@
 package westtide.desktop.brief;
 
 import java.util.Optional;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.open.SongView;
 import westtide.desktop.room.RoomContext;
@@ -36,6 +37,7 @@ final class LengthBox extends VBox {
                 seconds -> Clock.of(seconds * 1000).toString()),
             seconds -> apply(plan().withSeconds((int) Math.round(seconds))));
     this.evening = new EveningSheet((stage, minutes) -> apply(plan().withMinutes(stage, minutes)));
+    VBox.setVgrow(evening, Priority.ALWAYS);
     getChildren().addAll(length, evening);
   }
 

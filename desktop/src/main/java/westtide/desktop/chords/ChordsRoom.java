@@ -79,6 +79,7 @@ public final class ChordsRoom implements Room {
                 new RowPage(choice),
                 new PartPage(choice),
                 new NamePage(choice)),
+            context.pages(),
             this::refresh);
     context.open().watchOpening(pages::startOver);
     build();
@@ -168,7 +169,7 @@ public final class ChordsRoom implements Room {
                 Controls.spring(),
                 notation),
             line,
-            Controls.wrapped(SIGNS, "small"),
+            Controls.shownWhile(context.pages(), Controls.wrapped(SIGNS, "small")),
             ladder,
             pages);
   }

@@ -6,12 +6,14 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Controls;
@@ -62,14 +64,16 @@ public final class DrumsRoom implements Room {
   private final RoomContext context;
   private final GrooveChoice choice;
   private final VBox sheet = new VBox();
-  private final VBox content = new VBox(8);
+  private final VBox content = new VBox(6);
   private final PartChips parts;
   private final Chips<String> grooves;
   private final Chips<String> looks;
   private final HitSheet beads;
+  private final HitLens lens;
+  private final StackPane drawn = new StackPane();
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
-  private final Label summary = Controls.wrapped("");
+  private final Label summary = Controls.label("");
   private final Label why = Controls.wrapped("", "small");
   private final Button hear;
   private final Picker<NewLane> more = new Picker<>("add-voice", "add a lane", this::addLane);
@@ -110,8 +114,10 @@ public final class DrumsRoom implements Room {
                 groovePage,
                 new EightPage(choice),
                 recordPage),
+            context.pages(),
             this::refresh);
     context.open().watchOpening(pages::startOver);
+    this.lens = new HitLens(choice, () -> pages.turnTo(pages.all().get(0)));
     build();
     context.play().watch(this::showPlay);
   }
@@ -213,6 +219,7 @@ public final class DrumsRoom implements Room {
     summary.setText(HitDescription.tell(scene, beads.choked(scene.lane()).contains(scene.tick())));
     why.setText(why(scene));
     pages.show(scene);
+    showLens();
   }
 
   /** What the chosen hit does in the groove, or what the mouse does. */
@@ -254,7 +261,12 @@ public final class DrumsRoom implements Room {
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setMinHeight(120);
     scroll.setFocusTraversable(false);
-    VBox.setVgrow(scroll, Priority.ALWAYS);
+    drawn.getChildren().addAll(scroll, lens);
+    lens.setVisible(false);
+    beads.focusedProperty().addListener((o, was, is) -> showLens());
+    lens.focusedProperty().addListener((o, was, is) -> showLens());
+    context.pages().addListener((o, was, is) -> showLens());
+    VBox.setVgrow(drawn, Priority.ALWAYS);
     HBox.setHgrow(laneLine, Priority.ALWAYS);
     HBox.setHgrow(grooves, Priority.ALWAYS);
     laneLine.smallerFrom(LONG_LANE).field().getStyleClass().add("small-typed");
@@ -271,11 +283,22 @@ public final class DrumsRoom implements Room {
         .getChildren()
         .addAll(
             Controls.row(10, Controls.whole(Controls.label("groove", "small")), grooves, bars),
-            Controls.flow(use, hear, looks),
-            scroll,
-            Controls.row(10, laneName, laneLine, more),
-            Controls.column(3, summary, why),
+            Controls.flow(use, hear, looks, more),
+            drawn,
+            Controls.shownWhile(context.pages(), Controls.row(10, laneName, laneLine)),
+            Controls.row(14, Controls.whole(summary), why),
             pages);
+  }
+
+  /** The lens stands over the chosen hit while the drawing is worked on and no page is open. */
+  private void showLens() {
+    Optional<GrooveScene> scene = choice.find().filter(s -> s.hit().isPresent());
+    boolean seen = !context.pages().get() && (beads.isFocused() || lens.isFocused());
+    lens.setVisible(seen && scene.isPresent());
+    if (lens.isVisible()) {
+      Point2D bead = drawn.sceneToLocal(beads.localToScene(beads.chosenPlace()));
+      lens.show(scene.orElseThrow(), bead, drawn.getWidth());
+    }
   }
 
   private void look(String word) {

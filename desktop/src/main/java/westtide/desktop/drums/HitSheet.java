@@ -4,6 +4,7 @@ import java.util.HashSet;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.geometry.Point2D;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
@@ -75,6 +76,12 @@ final class HitSheet extends Drawing {
     if (scene != null) {
       show(scene);
     }
+  }
+
+  /** Where the chosen step sounds. */
+  Point2D chosenPlace() {
+    BeadScale scale = scale();
+    return new Point2D(scale.x(scene.lane(), scene.column()), scale.y(scene.lane()));
   }
 
   /** Looks closely at the chosen lane, or no longer. */

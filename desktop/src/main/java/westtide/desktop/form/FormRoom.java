@@ -44,9 +44,6 @@ public final class FormRoom implements Room {
   /** What the tanks keep however high a page would be; the page is scrolled then. */
   private static final double ROOM = 170;
 
-  /** With more parts than this the pages begin folded, so that all tanks are seen. */
-  private static final int MANY = 9;
-
   private final RoomContext context;
   private final VBox sheet = new VBox();
   private final TypedLine line;
@@ -64,7 +61,6 @@ public final class FormRoom implements Room {
   private Optional<TankMark> lastSign = Optional.empty();
 
   /** Whether the song was just opened, so that its pages are yet to be folded or not. */
-  private boolean opened = true;
 
   /** The room; plans saved from one's own songs are kept in the folder {@code forms}. */
   public FormRoom(RoomContext context, Path forms) {
@@ -81,19 +77,14 @@ public final class FormRoom implements Room {
     this.tease = new TeasePage(context);
     this.pages =
         new Pages<FormScene>(
-                "form-page-",
-                PAGE,
-                List.<Page<FormScene>>of(
-                    cell, transitions, new CurvePage(context), section, plans, tease),
-                this::showPages)
-            .folding();
-    context.open().watchOpening(this::startOver);
+            "form-page-",
+            PAGE,
+            List.<Page<FormScene>>of(
+                cell, transitions, new CurvePage(context), section, plans, tease),
+            context.pages(),
+            this::showPages);
+    context.open().watchOpening(pages::startOver);
     build();
-  }
-
-  private void startOver() {
-    pages.startOver();
-    opened = true;
   }
 
   @Override
@@ -128,10 +119,6 @@ public final class FormRoom implements Room {
     tanks.show(song, context.open().section(), context.open().part());
     actions.show(view);
     alternatives.show(song, tanks.choice().part().id());
-    if (opened) {
-      opened = false;
-      pages.fold(song.parts().size() > MANY);
-    }
     showPages();
   }
 
@@ -188,7 +175,8 @@ public final class FormRoom implements Room {
             Controls.row(
                 14,
                 Controls.title("Form"),
-                Controls.spring(),
+                actions,
+                alternatives,
                 Controls.explained(
                     Controls.action("form-loop", "build from the loop", this::buildFromLoop),
                     "A whole track stripped back from the fullest section, shown first"),
@@ -198,7 +186,6 @@ public final class FormRoom implements Room {
             Controls.row(12, line, Controls.whole(length)),
             tanks,
             summary,
-            Controls.row(10, actions, alternatives),
             pages);
     HBox.setHgrow(line, Priority.ALWAYS);
     HBox.setHgrow(actions, Priority.ALWAYS);
@@ -219,8 +206,7 @@ public final class FormRoom implements Room {
             choice.sign());
     if (scene.sign().isPresent() && !lastSign.equals(scene.sign())) {
       lastSign = scene.sign();
-      pages.turnTo(transitions);
-      return;
+      pages.bring(transitions);
     }
     lastSign = scene.sign();
     pages.show(scene);

@@ -1,6 +1,7 @@
 package westtide.desktop.kit;
 
 import java.util.Optional;
+import javafx.beans.value.ObservableBooleanValue;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
@@ -138,6 +139,13 @@ public final class Controls {
     flow.widthProperty()
         .addListener((o, was, is) -> flow.setMinHeight(flow.prefHeight(is.doubleValue())));
     return flow;
+  }
+
+  /** Takes a node and its room away while something is not so. */
+  public static <N extends Node> N shownWhile(ObservableBooleanValue so, N node) {
+    node.visibleProperty().bind(so);
+    node.managedProperty().bind(so);
+    return node;
   }
 
   /** Nodes one above another. */

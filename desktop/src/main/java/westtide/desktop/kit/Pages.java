@@ -1,6 +1,7 @@
 package westtide.desktop.kit;
 
 import java.util.List;
+import javafx.beans.property.BooleanProperty;
 import javafx.event.Event;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
@@ -24,20 +25,32 @@ public final class Pages<S> extends VBox {
   private final ScrollPane scroll = new ScrollPane(front);
   private final double least;
   private Page<S> page;
-  private boolean folded;
+  private final BooleanProperty open;
 
   /**
    * Pages, the first in front, each as high as it needs but not lower than {@code height}; where
-   * the window has no room for that, it is scrolled. {@code turned} is told when another one is in
-   * front.
+   * the window has no room for that, it is scrolled. The one in front is folded away and back by
+   * choosing it again.
+   *
+   * @param open whether what is in front is seen, for all pages of the window alike
+   * @param turned told when another one is in front
    */
-  public Pages(String prefix, double height, List<? extends Page<S>> pages, Runnable turned) {
+  public Pages(
+      String prefix,
+      double height,
+      List<? extends Page<S>> pages,
+      BooleanProperty open,
+      Runnable turned) {
     super(8);
+    this.open = open;
     this.pages = pages;
     this.turned = turned;
     this.page = pages.get(0);
     this.tabs = new Chips<>(prefix, Page::title, this::press);
-    tabs.show(List.copyOf(pages), page);
+    tabs.telling();
+    showTabs();
+    open.addListener((o, was, is) -> showOpen());
+    scroll.setVisible(open.get());
     front.setAlignment(Pos.TOP_LEFT);
     front.getChildren().add(page.node());
     front.setMinHeight(height - BORDER);
@@ -62,7 +75,7 @@ public final class Pages<S> extends VBox {
 
   @Override
   protected double computeMinHeight(double width) {
-    return folded ? above(width) : above(width) + least;
+    return open.get() ? above(width) + least : above(width);
   }
 
   private double above(double width) {
@@ -70,7 +83,7 @@ public final class Pages<S> extends VBox {
   }
 
   private double pageHeight(double width) {
-    if (folded) {
+    if (!open.get()) {
       return 0;
     }
     double inner = width < 0 ? -1 : width - BORDER;
@@ -84,22 +97,15 @@ public final class Pages<S> extends VBox {
     scroll.resizeRelocate(0, above, getWidth(), Math.max(0, getHeight() - above));
   }
 
-  /** The same pages; the one in front is folded away and back by choosing it again. */
-  public Pages<S> folding() {
-    tabs.telling();
-    return this;
-  }
-
-  /** Folds what is in front away, so that only the titles are seen, or back. */
-  public void fold(boolean away) {
-    folded = away;
-    scroll.setVisible(!away);
+  private void showOpen() {
+    scroll.setVisible(open.get());
+    showTabs();
     requestLayout();
   }
 
-  /** Whether only the titles are seen. */
-  public boolean folded() {
-    return folded;
+  /** The page in front is marked while it is seen. */
+  private void showTabs() {
+    tabs.showMany(List.copyOf(pages), open.get() ? List.of(page) : List.of());
   }
 
   /** All of them. */
@@ -113,17 +119,23 @@ public final class Pages<S> extends VBox {
   }
 
   private void press(Page<S> chosen) {
-    if (chosen == page) {
-      fold(!folded);
+    if (chosen == page && open.get()) {
+      open.set(false);
     } else {
       turnTo(chosen);
     }
   }
 
-  /** Brings a page to the front. */
+  /** Brings a page to the front, and opens it. */
   public void turnTo(Page<S> chosen) {
     inFront(chosen);
+    open.set(true);
     turned.run();
+  }
+
+  /** Brings a page to the front, seen or folded as the pages are. */
+  public void bring(Page<S> chosen) {
+    inFront(chosen);
   }
 
   /** Brings the first page to the front for another song, which is yet to be shown. */
@@ -133,9 +145,8 @@ public final class Pages<S> extends VBox {
 
   private void inFront(Page<S> chosen) {
     page = chosen;
-    fold(false);
     front.getChildren().setAll(page.node());
     scroll.setVvalue(0);
-    tabs.show(List.copyOf(pages), page);
+    showTabs();
   }
 }

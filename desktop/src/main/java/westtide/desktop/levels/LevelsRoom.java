@@ -89,17 +89,15 @@ public final class LevelsRoom implements Room {
             view -> numbers.show(part()));
     this.pages =
         new Pages<SongView>(
-                "levels-page-",
-                180,
-                List.of(
-                    new LevelsPage("band", Controls.row(14, band, choices), this::showBand),
-                    numbersPage,
-                    new LevelsPage(
-                        "effects", effects, view -> effects.show(part().mix().effects())),
-                    new LevelsPage(
-                        "whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
-                () -> context.open().view().ifPresent(this::show))
-            .folding();
+            "levels-page-",
+            180,
+            List.of(
+                new LevelsPage("band", Controls.row(14, band, choices), this::showBand),
+                numbersPage,
+                new LevelsPage("effects", effects, view -> effects.show(part().mix().effects())),
+                new LevelsPage("whole mix", Controls.row(14, wholeBand, whole), this::showWhole)),
+            context.pages(),
+            () -> context.open().view().ifPresent(this::show));
     context.open().watchOpening(pages::startOver);
     this.actions = new PartActions(context, "levels-");
     build();

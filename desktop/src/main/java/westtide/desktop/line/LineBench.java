@@ -98,7 +98,8 @@ public final class LineBench implements NoteMarks.Actions {
     this.view = new ViewOptions(prefix, this.sheet);
     this.sheet.turning(this::zoom, this::turnBy);
     this.playing = new PlayPage(this);
-    this.tools = new Pages<>(prefix + "page-", 104, pages(own.apply(this)), this::refresh);
+    this.tools =
+        new Pages<>(prefix + "page-", 104, pages(own.apply(this)), context.pages(), this::refresh);
     context.open().watchOpening(tools::startOver);
     summary.setId(prefix + "summary");
     DoubleBinding height =

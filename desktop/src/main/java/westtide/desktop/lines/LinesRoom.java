@@ -31,7 +31,7 @@ import westtide.song.line.Note;
 public final class LinesRoom implements Room {
   private final RoomContext context;
   private final VBox sheet = new VBox();
-  private final VBox content = new VBox(8);
+  private final VBox content = new VBox(6);
   private final LineBench bench;
   private BesidePage beside;
   private long take;

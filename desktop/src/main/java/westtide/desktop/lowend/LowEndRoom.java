@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import javafx.scene.Node;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -36,7 +37,7 @@ public final class LowEndRoom implements Room {
 
   private final RoomContext context;
   private final VBox sheet = new VBox();
-  private final VBox content = new VBox(8);
+  private final VBox content = new VBox(6);
   private final LineBench bench;
   private final Chips<KickLink> link;
   private final NumberField lowest;
@@ -142,11 +143,13 @@ public final class LowEndRoom implements Room {
     HBox.setHgrow(bench.text(), Priority.ALWAYS);
     bench.sheet().setMinHeight(150);
     sheet.getChildren().addAll(Controls.row(14, Controls.title("Low end"), bench.parts()), content);
+    FlowPane chosen = Controls.flow(link, lowest, writeOut);
+    chosen.getStyleClass().add("page");
     content
         .getChildren()
         .addAll(
             bench.patternBar(),
-            Controls.flow(link, lowest, writeOut),
+            chosen,
             bench.sheet(),
             bench.text(),
             bench.summary(),

@@ -6,6 +6,7 @@ import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Properties;
+import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import westtide.file.disk.WholeFile;
@@ -22,6 +23,7 @@ import westtide.review.finding.Stage;
  * @param palette the colours
  * @param textPercent size of text, 90 to 200 %
  * @param soundings whether the soundings stand open
+ * @param pages whether pages under the drawings stand open
  */
 public record WindowMemory(
     int x,
@@ -31,10 +33,11 @@ public record WindowMemory(
     Stage room,
     Palette palette,
     int textPercent,
-    boolean soundings) {
+    boolean soundings,
+    boolean pages) {
   /** A window nobody has moved yet. */
   public static final WindowMemory USUAL =
-      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100, false);
+      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100, false, false);
 
   /** The least width of a window. */
   public static final int LEAST_WIDTH = 1000;
@@ -53,29 +56,77 @@ public record WindowMemory(
     textPercent = Math.max(SMALLEST, Math.min(LARGEST, textPercent));
   }
 
+  /** What differs in a copy, by name. */
+  private static final class Copy {
+    private int x;
+    private int y;
+    private int width;
+    private int height;
+    private Stage room;
+    private Palette palette;
+    private int textPercent;
+    private boolean soundings;
+    private boolean pages;
+  }
+
+  private WindowMemory with(Consumer<Copy> change) {
+    Copy copy = new Copy();
+    copy.x = x;
+    copy.y = y;
+    copy.width = width;
+    copy.height = height;
+    copy.room = room;
+    copy.palette = palette;
+    copy.textPercent = textPercent;
+    copy.soundings = soundings;
+    copy.pages = pages;
+    change.accept(copy);
+    return new WindowMemory(
+        copy.x,
+        copy.y,
+        copy.width,
+        copy.height,
+        copy.room,
+        copy.palette,
+        copy.textPercent,
+        copy.soundings,
+        copy.pages);
+  }
+
   /** The same with another room in front. */
   public WindowMemory withRoom(Stage other) {
-    return new WindowMemory(x, y, width, height, other, palette, textPercent, soundings);
+    return with(copy -> copy.room = other);
   }
 
   /** The same in other colours. */
   public WindowMemory withPalette(Palette other) {
-    return new WindowMemory(x, y, width, height, room, other, textPercent, soundings);
+    return with(copy -> copy.palette = other);
   }
 
   /** The same with text of another size, held inside 90 to 200 %. */
   public WindowMemory withText(int percent) {
-    return new WindowMemory(x, y, width, height, room, palette, percent, soundings);
+    return with(copy -> copy.textPercent = percent);
   }
 
   /** The same with the soundings open or folded. */
   public WindowMemory withSoundings(boolean opened) {
-    return new WindowMemory(x, y, width, height, room, palette, textPercent, opened);
+    return with(copy -> copy.soundings = opened);
+  }
+
+  /** The same with pages under the drawings open or folded. */
+  public WindowMemory withPages(boolean opened) {
+    return with(copy -> copy.pages = opened);
   }
 
   /** The same standing elsewhere. */
   public WindowMemory at(int left, int top, int wide, int tall) {
-    return new WindowMemory(left, top, wide, tall, room, palette, textPercent, soundings);
+    return with(
+        copy -> {
+          copy.x = left;
+          copy.y = top;
+          copy.width = wide;
+          copy.height = tall;
+        });
   }
 
   /** Reads a file; what is missing or unusable in it is as usual. */
@@ -94,7 +145,8 @@ public record WindowMemory(
           Stage.valueOf(read.getProperty("room", USUAL.room.name())),
           Palette.valueOf(read.getProperty("palette", USUAL.palette.name())),
           number(read, "text", USUAL.textPercent),
-          Boolean.parseBoolean(read.getProperty("soundings")));
+          Boolean.parseBoolean(read.getProperty("soundings")),
+          Boolean.parseBoolean(read.getProperty("pages")));
     } catch (IOException | IllegalArgumentException e) {
       LOG.warn("The place of the window could not be used; it is as usual", e);
       return USUAL;
@@ -116,6 +168,7 @@ public record WindowMemory(
     out.setProperty("palette", palette.name());
     out.setProperty("text", String.valueOf(textPercent));
     out.setProperty("soundings", String.valueOf(soundings));
+    out.setProperty("pages", String.valueOf(pages));
     try {
       StringWriter text = new StringWriter();
       out.store(text, "West Tide");

@@ -2,6 +2,7 @@ package westtide.desktop.room;
 
 import java.util.function.Consumer;
 import java.util.function.Supplier;
+import javafx.beans.property.BooleanProperty;
 import westtide.desktop.files.GrooveFiles;
 import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
@@ -23,6 +24,7 @@ import westtide.song.edit.Edit;
  * @param background work beside the window
  * @param play playing and hearing
  * @param panels where panels in front of the window are shown
+ * @param pages whether pages under the drawings stand open
  */
 public record RoomContext(
     OpenSong open,
@@ -32,7 +34,8 @@ public record RoomContext(
     Messages messages,
     Background background,
     PlayDesk play,
-    Panels panels) {
+    Panels panels,
+    BooleanProperty pages) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);

@@ -220,7 +220,9 @@ public final class SheetGestures<M> {
         : sheet.draw(fromX, fromY);
   }
 
+  /** The place where the button is let go counts, however quick the stroke was. */
   private void release(MouseEvent event) {
+    drag(event);
     if (dragging) {
       pull.ifPresent(Pull::end);
     } else if (narrow) {
