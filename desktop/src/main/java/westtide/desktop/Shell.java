@@ -164,7 +164,8 @@ public final class Shell {
             new PlayBar(play, this::listening),
             this::find,
             this::keys,
-            new TopBar.Saving(files::save, files::versions));
+            new TopBar.Saving(files::save, files::versions),
+            this::typeInBrief);
     this.course = new StageList(rooms, this::go);
     this.soundings = new SoundingsPane(open::apply, appearance::openSoundings);
     soundings.stand(appearance.memory().soundings());
@@ -316,6 +317,11 @@ public final class Shell {
     sheet.setFitToHeight(true);
     sheet.getStyleClass().add("start");
     overlay.openWhole(sheet, open.isOpen());
+  }
+
+  private void typeInBrief(String field) {
+    go(Stage.BRIEF);
+    root.lookup("#" + field).requestFocus();
   }
 
   /** Brings a stage's sheet to the front. */

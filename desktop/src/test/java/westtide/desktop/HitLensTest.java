@@ -65,7 +65,8 @@ class HitLensTest extends WindowTest {
     settle();
     assertThat(seen("#hit-velocity")).isTrue();
     assertThat(shown("#hit-lens")).isFalse();
-    press("#drum-page-hit");
+    clickOn("#drum-page-hit");
+    settle();
     assertThat(seen("#hit-velocity")).isFalse();
     assertThat(shell.appearance().memory().pages()).isFalse();
   }

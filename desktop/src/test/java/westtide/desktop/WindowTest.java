@@ -17,6 +17,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
+import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -375,9 +376,18 @@ abstract class WindowTest {
 
   void press(String... ids) {
     for (String id : ids) {
-      clickOn(id);
-      settle();
+      if (!inFront(id)) {
+        clickOn(id);
+        settle();
+      }
     }
+  }
+
+  /** Whether it is the word of the page that is open already: pressed again it would fold it. */
+  private boolean inFront(String id) {
+    return id.contains("page-")
+        && lookup(id).queryAll().stream()
+            .anyMatch(node -> node instanceof ToggleButton word && word.isSelected());
   }
 
   static void assertHas(String text, String... words) {

@@ -19,6 +19,7 @@ import westtide.song.edit.KeyMove;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
 import westtide.theory.Scale;
+import westtide.theory.Tonics;
 
 /** Home note and scale as a ring that turns, which way notes go when it does, and tuning. */
 final class KeyBox extends VBox {
@@ -49,7 +50,7 @@ final class KeyBox extends VBox {
         new Chooser<>(
             "key-tonic",
             "home note",
-            TonicNames.ALL,
+            Tonics.ALL,
             note -> chooseKey(new Key(note, brief().key().scale())));
     this.scale =
         new Chooser<>(

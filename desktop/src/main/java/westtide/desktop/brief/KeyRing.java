@@ -11,6 +11,7 @@ import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.song.Brief;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
+import westtide.theory.Tonics;
 
 /**
  * The twelve notes by fifths, home at the top and what is in the key filled. The ring is turned:
@@ -70,7 +71,7 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
       int note = pitchClass(key, place);
       boolean home = place == Math.floorMod(top, NOTES);
       String how = home ? "home" : key.contains(note) ? "in" : "out";
-      NoteName name = TonicNames.of(key, note);
+      NoteName name = Tonics.of(key, note);
       thing(wedge(place - turned, how), "ring-" + place, "key", name + " as home", home);
       double angle = angle(place - turned);
       textCentred(
@@ -80,7 +81,7 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
           name.toString(),
           home ? "on-deep" : "plain");
     }
-    drawMiddle(shown, new Key(TonicNames.of(key, pitchClass(key, top)), key.scale()));
+    drawMiddle(shown, new Key(Tonics.of(key, pitchClass(key, top)), key.scale()));
   }
 
   private void drawMiddle(Brief shown, Key key) {
@@ -177,7 +178,7 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
       redraw();
       Key key = brief.orElseThrow().key();
       int note = pitchClass(key, (int) Math.round(turned));
-      return new Key(TonicNames.of(key, note), key.scale()).toString();
+      return new Key(Tonics.of(key, note), key.scale()).toString();
     }
 
     @Override
@@ -200,7 +201,7 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
     if (note == key.tonic().pitchClass()) {
       redraw();
     } else {
-      take.accept(TonicNames.of(key, note));
+      take.accept(Tonics.of(key, note));
     }
   }
 

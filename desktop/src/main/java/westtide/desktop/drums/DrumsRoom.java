@@ -73,7 +73,7 @@ public final class DrumsRoom implements Room {
   private final StackPane drawn = new StackPane();
   private final TypedLine laneLine;
   private final Label laneName = Controls.label("", "strong");
-  private final Label summary = Controls.label("");
+  private final Label summary = Controls.wrapped("");
   private final Label why = Controls.wrapped("", "small");
   private final Button hear;
   private final Picker<NewLane> more = new Picker<>("add-voice", "add a lane", this::addLane);
@@ -286,7 +286,7 @@ public final class DrumsRoom implements Room {
             Controls.flow(use, hear, looks, more),
             drawn,
             Controls.shownWhile(context.pages(), Controls.row(10, laneName, laneLine)),
-            Controls.row(14, Controls.whole(summary), why),
+            Controls.column(3, summary, Controls.shownWhile(context.pages(), why)),
             pages);
   }
 

@@ -1,5 +1,6 @@
 package westtide.desktop.frame;
 
+import java.util.function.Consumer;
 import javafx.beans.binding.Bindings;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Button;
@@ -29,10 +30,10 @@ public final class TopBar extends HBox {
 
   private final Label title = Controls.label("", "title");
   private final Label project = Controls.label("", "small");
-  private final Label key = Controls.label("", "figure");
-  private final Label tempo = Controls.label("", "figure");
+  private final PulledFact key;
+  private final PulledFact tempo;
   private final Label felt = Controls.label("", "small");
-  private final Label swing = Controls.label("", "figure");
+  private final PulledFact swing;
   private final Label saved = Controls.label("", "small");
   private final Button undo;
   private final Button redo;
@@ -49,11 +50,27 @@ public final class TopBar extends HBox {
    */
   public record Saving(Runnable save, Runnable versions) {}
 
-  /** The bar over everything: what the song is, playing, files and actions. */
-  public TopBar(OpenSong open, PlayBar play, Runnable find, Runnable keys, Saving saving) {
+  /**
+   * The bar over everything: what the song is, playing, files and actions.
+   *
+   * @param type brings up a field of Brief, by its id
+   */
+  public TopBar(
+      OpenSong open,
+      PlayBar play,
+      Runnable find,
+      Runnable keys,
+      Saving saving,
+      Consumer<String> type) {
     this.open = open;
     this.versions = saving.versions();
     this.play = play;
+    BriefPulls pulls = new BriefPulls(open);
+    key =
+        new PulledFact(
+            "bridge-key", "key, by semitones", pulls::key, () -> type.accept("key-tonic"));
+    tempo = new PulledFact("bridge-tempo", "tempo, BPM", pulls::tempo, () -> type.accept("tempo"));
+    swing = new PulledFact("bridge-swing", "swing, %", pulls::swing, () -> type.accept("swing"));
     getStyleClass().add("bridge");
     VBox name = Controls.column(0, title, project);
     name.setPrefWidth(216);
@@ -69,8 +86,6 @@ public final class TopBar extends HBox {
     title.setId("bridge-title");
     title.setWrapText(true);
     widthProperty().addListener((o, was, is) -> fit(is.doubleValue()));
-    key.setId("bridge-key");
-    tempo.setId("bridge-tempo");
     Button finder = Controls.action("find-action", "Find   /", find);
     finder.setAccessibleText("Find an action   /");
     Controls.explained(finder, "Find an action   /");

@@ -44,12 +44,20 @@ public final class Gestures {
   /** Watches all drags and keys of a window, by a clock in milliseconds. */
   public static void watch(Scene scene, OpenSong open, LongSupplier millis) {
     Gestures gestures = new Gestures(open, millis);
-    scene.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> gestures.endRun());
+    scene.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> gestures.press());
     scene.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> gestures.drag());
-    scene.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> gestures.release());
+    scene.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> gestures.drag());
+    scene.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> gestures.release());
     scene.addEventFilter(KeyEvent.KEY_PRESSED, gestures::key);
   }
 
+  /** A button was let go where nobody told of it, or a run of a key is over. */
+  private void press() {
+    release();
+    endRun();
+  }
+
+  /** A drag goes on until whoever is dragged has heard where the button was let go. */
   private void drag() {
     if (!dragging) {
       dragging = true;

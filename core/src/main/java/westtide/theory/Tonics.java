@@ -1,23 +1,21 @@
-package westtide.desktop.brief;
+package westtide.theory;
 
 import java.util.Comparator;
 import java.util.List;
-import westtide.theory.Key;
-import westtide.theory.NoteName;
 
 /** The names a home note can have, and which of two a key would use. */
-final class TonicNames {
+public final class Tonics {
   /** Every one that is offered. */
-  static final List<NoteName> ALL =
+  public static final List<NoteName> ALL =
       List.of("C", "C#", "Db", "D", "Eb", "E", "F", "F#", "Gb", "G", "G#", "Ab", "A", "Bb", "B")
           .stream()
           .map(NoteName::parse)
           .toList();
 
-  private TonicNames() {}
+  private Tonics() {}
 
   /** What a pitch class is called as a home, with the fewest signs in the scale of a key. */
-  static NoteName of(Key key, int pitchClass) {
+  public static NoteName of(Key key, int pitchClass) {
     return ALL.stream()
         .filter(name -> name.pitchClass() == pitchClass)
         .min(Comparator.comparingInt(name -> signs(new Key(name, key.scale()), key)))
