@@ -65,9 +65,9 @@ final class KeyBox extends VBox {
             tonic,
             Controls.whole(scale),
             Controls.action("find-key", "detect", findKey),
-            cents,
             Controls.label("transpose lines", "small"),
-            way.wrapping());
+            way,
+            cents);
     chosen.setAlignment(Pos.CENTER);
     getChildren().addAll(ring, chosen);
   }

@@ -12,8 +12,9 @@ import javafx.scene.input.ScrollEvent;
 import westtide.desktop.kit.Controls;
 
 /**
- * A figure of the top bar that is edited where it stands: pulled up and down, by the wheel or the
- * arrows; a double click, or Enter, types it.
+ * A figure of the top bar that is edited where it stands: pulled up and down, by the wheel, or by
+ * the arrows once it was clicked; a double click, or Enter, types it. It takes no focus by itself:
+ * arrows that nobody meant for it change nothing.
  */
 final class PulledFact extends Label {
   private static final double A_STEP = 6;
@@ -37,7 +38,6 @@ final class PulledFact extends Label {
     setId(id);
     getStyleClass().addAll("figure", "pulled-fact");
     setCursor(Cursor.V_RESIZE);
-    setFocusTraversable(true);
     setAccessibleRole(AccessibleRole.SPINNER);
     setAccessibleText(name);
     Controls.explained(
@@ -73,6 +73,9 @@ final class PulledFact extends Label {
   }
 
   private void key(KeyEvent event) {
+    if (event.isAltDown() || event.isShortcutDown()) {
+      return;
+    }
     if (event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN) {
       nudge.accept(event.getCode() == KeyCode.UP ? 1 : -1);
       event.consume();

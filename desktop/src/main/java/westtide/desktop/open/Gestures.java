@@ -3,6 +3,7 @@ package westtide.desktop.open;
 import java.util.EnumSet;
 import java.util.Set;
 import java.util.function.LongSupplier;
+import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -33,6 +34,7 @@ public final class Gestures {
   private final OpenSong open;
   private final LongSupplier millis;
   private boolean dragging;
+  private boolean down;
   private KeyCode last = KeyCode.UNDEFINED;
   private long lastAt;
 
@@ -46,15 +48,28 @@ public final class Gestures {
     Gestures gestures = new Gestures(open, millis);
     scene.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> gestures.press());
     scene.addEventFilter(MouseEvent.MOUSE_DRAGGED, event -> gestures.drag());
-    scene.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> gestures.drag());
+    scene.addEventFilter(MouseEvent.MOUSE_RELEASED, event -> gestures.letGo());
     scene.addEventHandler(MouseEvent.MOUSE_RELEASED, event -> gestures.release());
     scene.addEventFilter(KeyEvent.KEY_PRESSED, gestures::key);
   }
 
   /** A button was let go where nobody told of it, or a run of a key is over. */
   private void press() {
+    down = true;
     release();
     endRun();
+  }
+
+  /** Ends with the event, also where somebody keeps it from the window. */
+  private void letGo() {
+    drag();
+    down = false;
+    Platform.runLater(
+        () -> {
+          if (!down) {
+            release();
+          }
+        });
   }
 
   /** A drag goes on until whoever is dragged has heard where the button was let go. */
@@ -76,6 +91,9 @@ public final class Gestures {
     KeyCode code = event.getCode();
     if (code.isModifierKey()) {
       return;
+    }
+    if (dragging && !down) {
+      release();
     }
     if (dragging) {
       if (code == KeyCode.ESCAPE) {
