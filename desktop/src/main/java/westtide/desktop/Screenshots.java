@@ -84,6 +84,7 @@ final class Screenshots {
             return;
           }
           shown = views.poll();
+          shell.appearance().pages().set(false);
           shown.show().run();
           frames = 0;
         } else if (++frames >= SETTLING_FRAMES && shown.ready().getAsBoolean()) {
