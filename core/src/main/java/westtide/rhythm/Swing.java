@@ -15,6 +15,8 @@ import java.math.BigDecimal;
  */
 public record Swing(int hundredths, Grid grid) {
   private static final int HUNDREDTHS = 10_000;
+  private static final int LEAST = 5000;
+  private static final int MOST = 7500;
 
   /** No swing. */
   public static final Swing STRAIGHT = Swing.of(50);
@@ -45,7 +47,7 @@ public record Swing(int hundredths, Grid grid) {
 
   /** Checks the range, 50 to 75 %. */
   public Swing {
-    if (hundredths < 5000 || hundredths > 7500) {
+    if (hundredths < LEAST || hundredths > MOST) {
       throw new IllegalArgumentException("swing must be 50 to 75 %, but was " + plain(hundredths));
     }
   }
@@ -73,6 +75,11 @@ public record Swing(int hundredths, Grid grid) {
   /** Another share on the same grid. */
   public Swing withHundredths(int other) {
     return new Swing(other, grid);
+  }
+
+  /** Another share on the same grid, held inside 50 to 75 %. */
+  public Swing withHeld(int other) {
+    return withHundredths(Math.max(LEAST, Math.min(MOST, other)));
   }
 
   /** The sounding tick of a written tick; the first of each pair stays where it is. */

@@ -9,8 +9,8 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import westtide.Songs;
-import westtide.file.midi.MidiOptions;
 import westtide.file.midi.MidiPieces;
+import westtide.file.midi.WrittenPieces;
 import westtide.score.Score;
 import westtide.song.Part;
 import westtide.song.Song;
@@ -37,10 +37,8 @@ class FileNamesTest {
       Files.createFile(folder.resolve(name));
     }
     assertThat(
-            MidiPieces.write(
-                MidiPieces.parts(Score.of(named)),
-                MidiOptions.USUAL,
-                Files.createDirectory(folder.resolve("parts"))))
+            WrittenPieces.in(
+                Files.createDirectory(folder.resolve("parts")), MidiPieces.parts(Score.of(named))))
         .allMatch(Files::isRegularFile);
   }
 

@@ -1,14 +1,11 @@
 package westtide.file.midi;
 
-import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.IntStream;
 import westtide.file.FileNames;
-import westtide.file.disk.UnusableFileException;
-import westtide.file.disk.WholeFile;
 import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
@@ -83,22 +80,6 @@ public final class MidiPieces {
         .sorted(Comparator.comparingInt(LaneId::index))
         .map(lane -> lane(score, drums, lane))
         .toList();
-  }
-
-  /**
-   * Writes files into a folder and returns where they are.
-   *
-   * @throws UnusableFileException when the folder cannot be written
-   */
-  public static List<Path> write(List<Piece> pieces, MidiOptions options, Path folder)
-      throws UnusableFileException {
-    List<Path> out = new ArrayList<>();
-    for (Piece piece : pieces) {
-      Path path = folder.resolve(piece.name());
-      WholeFile.write(path, piece.made().with(options));
-      out.add(path);
-    }
-    return out;
   }
 
   private static Piece piece(String name, Score score, List<ScoredPart> parts) {

@@ -11,6 +11,7 @@ import static westtide.review.finding.Input.PROGRESSIONS;
 import static westtide.review.finding.Input.RENDERING;
 
 import java.util.Arrays;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -139,6 +140,10 @@ public enum Check {
   /** A part plays nothing. */
   DELIVER_SILENT(Stage.DELIVER, "deliver.silent", BRIEF, FORM, PARTS);
 
+  private static final Map<Stage, Set<Input>> BY_STAGE =
+      Arrays.stream(Stage.values())
+          .collect(Collectors.toUnmodifiableMap(stage -> stage, Check::read));
+
   private final Stage stage;
   private final String code;
   private final Set<Input> inputs;
@@ -156,6 +161,10 @@ public enum Check {
 
   /** What the checks of a stage read, together. */
   public static Set<Input> inputs(Stage stage) {
+    return BY_STAGE.get(stage);
+  }
+
+  private static Set<Input> read(Stage stage) {
     return Arrays.stream(values())
         .filter(check -> check.stage == stage)
         .flatMap(check -> check.inputs.stream())

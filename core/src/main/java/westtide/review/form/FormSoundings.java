@@ -26,12 +26,13 @@ import westtide.song.form.Mark;
 import westtide.song.form.SectionKind;
 import westtide.song.form.TransitionEffect;
 import westtide.song.form.TransitionKind;
+import westtide.style.Span;
 import westtide.style.Style;
 
 /** Length, the lift of the hook, empty bars and stretches in which nothing changes. */
 public final class FormSoundings {
-  private static final double SHORTEST_SECONDS = 140;
-  private static final double LONGEST_SECONDS = 210;
+  /** How long a finished track usually is, in seconds (common practice). */
+  public static final Span USUAL_SECONDS = new Span(140, 210, 140);
 
   private final Score score;
   private final Song song;
@@ -66,13 +67,7 @@ public final class FormSoundings {
     double lift = calm == 0 ? 0 : mean(SectionKind.HOOK) - calm;
     int still = longestStill();
     return List.of(
-        new Measure(
-            "length",
-            Clock.of(song.millis()),
-            seconds,
-            0,
-            360,
-            new westtide.style.Span(SHORTEST_SECONDS, LONGEST_SECONDS, SHORTEST_SECONDS)),
+        new Measure("length", Clock.of(song.millis()), seconds, 0, 360, USUAL_SECONDS),
         Measure.of("hook above verse", String.valueOf(Math.round(lift)), lift, 60, 10, 45),
         Measure.of("longest stretch unchanged", still + " bars", still, 32, 1, 8));
   }
@@ -259,7 +254,7 @@ public final class FormSoundings {
 
   private void addLength(List<Finding> findings) {
     double seconds = song.millis() / 1000;
-    boolean usual = seconds >= SHORTEST_SECONDS && seconds <= LONGEST_SECONDS;
+    boolean usual = USUAL_SECONDS.contains(seconds);
     if (usual || isTheStyles()) {
       return;
     }
@@ -270,7 +265,7 @@ public final class FormSoundings {
             "The song lasts " + Clock.of(song.millis()),
             form.bars() + " bars",
             "2:20 to 3:30 is usual today; "
-                + (seconds < SHORTEST_SECONDS
+                + (seconds < USUAL_SECONDS.low()
                     ? "lengthen a section or add one"
                     : "shorten a section or delete one")
                 + " where it matters.",

@@ -336,7 +336,7 @@ class MidiEnsembleTest {
     assertThat(MidiPlan.of(score.parts()).notices())
         .anyMatch(told -> told.contains("tremolo (keys)"))
         .anyMatch(told -> told.startsWith("kit:") && told.contains("Clap"));
-    Path file = MidiPieces.write(MidiPieces.lanes(score), MidiOptions.USUAL, folder).get(0);
+    Path file = WrittenPieces.in(folder, MidiPieces.lanes(score)).get(0);
     Track track = MidiSystem.getSequence(file.toFile()).getTracks()[1];
     List<MidiMessage> found = new ArrayList<>();
     for (int i = 0; i < track.size(); i++) {
@@ -354,7 +354,7 @@ class MidiEnsembleTest {
             DrumVoice.CLAP.lane(),
             LaneSound.of(DrumVoice.CLAP.lane()).withSweep(new PanSweep(100, 8)).withReversed(true));
     Score score = Score.of(Ensembles.song("C", "C", 1, drums));
-    Path file = MidiPieces.write(MidiPieces.lanes(score), MidiOptions.USUAL, folder).get(0);
+    Path file = WrittenPieces.in(folder, MidiPieces.lanes(score)).get(0);
     Track track = MidiSystem.getSequence(file.toFile()).getTracks()[1];
     Map<Long, Integer> sides = new TreeMap<>();
     for (int i = 0; i < track.size(); i++) {
@@ -380,7 +380,7 @@ class MidiEnsembleTest {
     Song song = Songs.draft("trap", 1);
     Score score = Score.of(song);
     ScoredPart drums = score.parts(Role.DRUMS).get(0);
-    List<Path> files = MidiPieces.write(MidiPieces.lanes(score, drums), MidiOptions.USUAL, folder);
+    List<Path> files = WrittenPieces.in(folder, MidiPieces.lanes(score, drums));
     assertThat(files)
         .extracting(f -> f.getFileName().toString())
         .anyMatch(n -> n.endsWith("Drums Kick.mid"));
@@ -403,8 +403,7 @@ class MidiEnsembleTest {
             line("one", 60).withName("Bass/Lead"),
             line("two", 62).withName("BassLead"),
             line("three", 64).withName("basslead"));
-    List<Path> files =
-        MidiPieces.write(MidiPieces.parts(Score.of(song)), MidiOptions.USUAL, folder);
+    List<Path> files = WrittenPieces.in(folder, MidiPieces.parts(Score.of(song)));
     assertThat(files).hasSize(3).doesNotHaveDuplicates();
     assertThat(files).allMatch(Files::exists);
     assertThat(files.stream().map(f -> f.toString().toLowerCase(java.util.Locale.ROOT)).distinct())

@@ -79,7 +79,7 @@ class MidiFileTest {
   @Test
   void everyPartAloneIsReadBackToo() throws Exception {
     Score score = Score.of(BriefEdits.title("Parts").apply(Songs.draft("boom-bap", 3)));
-    List<Path> files = MidiPieces.write(MidiPieces.parts(score), MidiOptions.USUAL, folder);
+    List<Path> files = WrittenPieces.in(folder, MidiPieces.parts(score));
     List<ScoredPart> playing = MidiFile.playing(score);
     assertThat(files).hasSameSizeAs(playing);
     for (int i = 0; i < files.size(); i++) {

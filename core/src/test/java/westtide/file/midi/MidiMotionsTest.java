@@ -174,7 +174,7 @@ class MidiMotionsTest {
   @Test
   void everySectionIsAFileWithWhatStartsInIt() throws Exception {
     Score score = Score.of(moving(Curve.straight(Curve.Kind.LEVEL, -200, 0)));
-    List<Path> files = MidiPieces.write(MidiPieces.sections(score), MidiOptions.USUAL, folder);
+    List<Path> files = WrittenPieces.in(folder, MidiPieces.sections(score));
     assertThat(files).hasSize(SONG.form().sections().size());
     assertThat(files.get(1).getFileName().toString()).endsWith(" 02 hook.mid");
     for (int place = 0; place < files.size(); place++) {

@@ -1,7 +1,6 @@
 package westtide.desktop.brief;
 
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
 import javafx.scene.text.Text;
@@ -82,13 +81,7 @@ final class BandRule extends Drawing implements SheetGestures.Sheet<String> {
             .key("much more", () -> nudge(10), "Shift+RIGHT");
     setId(of.id());
     SheetGestures.on(this, this);
-    fit();
-    textScaleProperty().addListener((o, was, is) -> fit());
-  }
-
-  private void fit() {
-    setPrefHeight(scaled(HEIGHT));
-    setMinHeight(USE_PREF_SIZE);
+    keepHeight(HEIGHT);
   }
 
   void show(State shown) {
@@ -163,21 +156,6 @@ final class BandRule extends Drawing implements SheetGestures.Sheet<String> {
     return state
         .filter(s -> Math.abs(axis().at(held(s.pulled())) - x) <= NEAR && Math.abs(y() - y) <= NEAR)
         .map(s -> of.id());
-  }
-
-  @Override
-  public Set<String> chosen() {
-    return Set.of(of.id());
-  }
-
-  @Override
-  public void choose(Set<String> marks) {
-    redraw();
-  }
-
-  @Override
-  public void cursor(double x, double y) {
-    redraw();
   }
 
   @Override

@@ -34,13 +34,7 @@ final class EveningSheet extends Drawing implements SheetGestures.Sheet<Stage> {
     this.give = give;
     setId("evening-sheet");
     SheetGestures.on(this, this);
-    fit();
-    textScaleProperty().addListener((o, was, is) -> fit());
-  }
-
-  private void fit() {
-    setPrefHeight(scaled(HEIGHT));
-    setMinHeight(USE_PREF_SIZE);
+    keepHeight(HEIGHT);
   }
 
   void show(Plan shown) {
@@ -116,11 +110,6 @@ final class EveningSheet extends Drawing implements SheetGestures.Sheet<Stage> {
   @Override
   public void choose(Set<Stage> marks) {
     marks.stream().findFirst().ifPresent(stage -> chosen = stage);
-    redraw();
-  }
-
-  @Override
-  public void cursor(double x, double y) {
     redraw();
   }
 

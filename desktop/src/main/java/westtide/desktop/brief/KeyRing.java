@@ -2,8 +2,8 @@ package westtide.desktop.brief;
 
 import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import java.util.function.Consumer;
+import javafx.scene.shape.Polygon;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
@@ -11,6 +11,7 @@ import westtide.desktop.kit.sheet.SheetGestures;
 import westtide.song.Brief;
 import westtide.theory.Key;
 import westtide.theory.NoteName;
+import westtide.theory.Pitch;
 import westtide.theory.Tonics;
 
 /**
@@ -23,8 +24,6 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
   private static final int ARC = 8;
   private static final double INNER = 0.64;
   private static final double LABEL = 0.82;
-  private static final double CONCERT = 440;
-  private static final int CONCERT_KEY = 69;
   private static final int LOWEST = 24;
 
   private final Consumer<NoteName> take;
@@ -69,7 +68,7 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
     int top = Math.floorMod(Math.round(turned), NOTES);
     for (int place = 0; place < NOTES; place++) {
       int note = pitchClass(key, place);
-      boolean home = place == Math.floorMod(top, NOTES);
+      boolean home = place == top;
       String how = home ? "home" : key.contains(note) ? "in" : "out";
       NoteName name = Tonics.of(key, note);
       thing(wedge(place - turned, how), "ring-" + place, "key", name + " as home", home);
@@ -86,15 +85,14 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
 
   private void drawMiddle(Brief shown, Key key) {
     textCentred(middleX(), middleY() - scaled(10), 200, key.toString(), "figure");
-    int low = LOWEST + key.tonic().pitchClass();
-    double hertz = CONCERT * Math.pow(2, (low - CONCERT_KEY) / (double) NOTES);
+    double hertz = Pitch.hertz(LOWEST + key.tonic().pitchClass());
     String root = String.format(Locale.ROOT, "root %.1f Hz", hertz);
     textCentred(middleX(), middleY() + scaled(12), 200, root, "soft");
     String tuned = shown.cents() == 0 ? "in concert pitch" : shown.cents() + " cents";
     textCentred(middleX(), middleY() + scaled(31), 200, tuned.replace('-', '−'), "soft");
   }
 
-  private javafx.scene.shape.Polygon wedge(double place, String how) {
+  private Polygon wedge(double place, String how) {
     double[] points = new double[4 * (ARC + 1)];
     for (int i = 0; i <= ARC; i++) {
       double angle = angle(place - 0.5 + i / (double) ARC);
@@ -135,21 +133,6 @@ final class KeyRing extends Drawing implements SheetGestures.Sheet<Integer> {
     return far > radius() || far < INNER * radius()
         ? Optional.empty()
         : Optional.of(Math.floorMod(Math.round(place(x, y)), NOTES));
-  }
-
-  @Override
-  public Set<Integer> chosen() {
-    return Set.of();
-  }
-
-  @Override
-  public void choose(Set<Integer> marks) {
-    redraw();
-  }
-
-  @Override
-  public void cursor(double x, double y) {
-    redraw();
   }
 
   @Override

@@ -1,5 +1,7 @@
 package westtide.desktop.brief;
 
+import static westtide.review.form.FormSoundings.USUAL_SECONDS;
+
 import java.util.Optional;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -12,8 +14,6 @@ import westtide.song.edit.BriefEdits;
 
 /** The length that is and the one wished for on a line, and the minutes of the evening. */
 final class LengthBox extends VBox {
-  private static final double USUAL_FROM = 140;
-  private static final double USUAL_TO = 210;
   private static final int LOWEST = 60;
   private static final int HIGHEST = 300;
   private static final int NUDGE = 5;
@@ -47,8 +47,8 @@ final class LengthBox extends VBox {
     double now = song.millis() / 1000.0;
     length.show(
         new BandRule.State(
-            USUAL_FROM,
-            USUAL_TO,
+            USUAL_SECONDS.low(),
+            USUAL_SECONDS.high(),
             "usual, 2:20 to 3:30",
             now,
             Optional.of(wished == 0 ? now : wished),

@@ -30,9 +30,7 @@ final class SwingBox extends VBox {
                 text -> context.apply(BriefEdits.swing(Swing.parse(text).on(now().grid()))),
                 this::nudge)
             .inline();
-    this.sheet =
-        new SwingSheet(
-            hundredths -> context.apply(BriefEdits.swing(now().withHundredths(hundredths))));
+    this.sheet = new SwingSheet(this::set);
     this.grid =
         new Chips<>(
             "swing-on-", Swing.Grid::toString, g -> context.apply(BriefEdits.swing(now().on(g))));
@@ -56,8 +54,11 @@ final class SwingBox extends VBox {
   }
 
   private void nudge(int units) {
-    int moved = Math.max(5000, Math.min(7500, now().hundredths() + units * 100));
-    context.apply(BriefEdits.swing(now().withHundredths(moved)));
+    set(now().withHeld(now().hundredths() + units * 100));
+  }
+
+  private void set(Swing wanted) {
+    context.apply(BriefEdits.swing(wanted));
   }
 
   private Swing now() {

@@ -1,8 +1,7 @@
 package westtide.desktop.brief;
 
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.IntConsumer;
+import java.util.function.Consumer;
 import javafx.scene.shape.Circle;
 import westtide.desktop.kit.Drawing;
 import westtide.desktop.kit.KeyTable;
@@ -19,13 +18,11 @@ import westtide.rhythm.Ticks;
  */
 final class SwingSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   private static final int STEPS = 16;
-  private static final int STRAIGHT = 5000;
-  private static final int MOST = 7500;
   private static final int NUDGE = 100;
   private static final double NEAR = 11;
   private static final double HEIGHT = 84;
 
-  private final IntConsumer set;
+  private final Consumer<Swing> set;
   private final KeyTable keys =
       new KeyTable("Swing")
           .key("straighter", () -> nudge(-1), "LEFT")
@@ -33,19 +30,13 @@ final class SwingSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   private Swing swing = Swing.STRAIGHT;
   private Tempo tempo = Tempo.of(120);
 
-  /** A sheet; {@code set} takes hundredths of a percent, 5000 to 7500. */
-  SwingSheet(IntConsumer set) {
+  /** A sheet; {@code set} takes the swing it is pulled to. */
+  SwingSheet(Consumer<Swing> set) {
     super("Swing: the real spacing of the sixteenths of a bar", true);
     this.set = set;
     setId("swing-sheet");
     SheetGestures.on(this, this);
-    fit();
-    textScaleProperty().addListener((o, was, is) -> fit());
-  }
-
-  private void fit() {
-    setPrefHeight(scaled(HEIGHT));
-    setMinHeight(USE_PREF_SIZE);
+    keepHeight(HEIGHT);
   }
 
   void show(Swing shown, Tempo at) {
@@ -116,38 +107,19 @@ final class SwingSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   }
 
   @Override
-  public Set<Integer> chosen() {
-    return Set.of();
-  }
-
-  @Override
-  public void choose(Set<Integer> marks) {
-    redraw();
-  }
-
-  @Override
-  public void cursor(double x, double y) {
-    redraw();
-  }
-
-  @Override
   public Optional<Pull> grab(Integer tick, double x, double y, boolean alt) {
     int unit = swing.grid().ticks();
     return Optional.of(
         (toX, toY) -> {
           double share = (axis().value(toX) - (tick - unit)) / (2.0 * unit);
-          int hundredths = held((int) Math.round(share * 100) * NUDGE);
-          set.accept(hundredths);
-          return "swing " + hundredths / NUDGE + " %";
+          Swing pulled = swing.withHeld((int) Math.round(share * 100) * NUDGE);
+          set.accept(pulled);
+          return "swing " + pulled + " %";
         });
   }
 
-  private static int held(int hundredths) {
-    return Math.max(STRAIGHT, Math.min(MOST, hundredths));
-  }
-
   private void nudge(int units) {
-    set.accept(held(swing.hundredths() + units * NUDGE));
+    set.accept(swing.withHeld(swing.hundredths() + units * NUDGE));
   }
 
   @Override

@@ -292,9 +292,9 @@ public final class DrumsRoom implements Room {
 
   /** The lens stands over the chosen hit while the drawing is worked on and no page is open. */
   private void showLens() {
-    Optional<GrooveScene> scene = choice.find().filter(s -> s.hit().isPresent());
-    boolean seen = !context.pages().get() && (beads.isFocused() || lens.isFocused());
-    lens.setVisible(seen && scene.isPresent());
+    boolean works = !context.pages().get() && (beads.isFocused() || lens.isFocused());
+    Optional<GrooveScene> scene = works ? choice.find() : Optional.empty();
+    lens.setVisible(scene.flatMap(GrooveScene::hit).isPresent());
     if (lens.isVisible()) {
       Point2D bead = drawn.sceneToLocal(beads.localToScene(beads.chosenPlace()));
       lens.show(scene.orElseThrow(), bead, drawn.getWidth());

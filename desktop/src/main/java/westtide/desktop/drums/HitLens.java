@@ -204,20 +204,10 @@ final class HitLens extends Drawing implements SheetGestures.Sheet<HitLens.Mark>
   }
 
   @Override
-  public Set<Mark> chosen() {
-    return Set.of();
-  }
-
-  @Override
   public void choose(Set<Mark> marks) {
     if (marks.contains(Mark.EXACT)) {
       exact.run();
     }
-  }
-
-  @Override
-  public void cursor(double x, double y) {
-    redraw();
   }
 
   @Override

@@ -140,9 +140,6 @@ final class CurveSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   }
 
   @Override
-  public void cursor(double px, double py) {}
-
-  @Override
   public Cursor hover(double px, double py) {
     return at(px, py).isPresent() ? Cursor.MOVE : Cursor.CROSSHAIR;
   }

@@ -34,8 +34,7 @@ final class BriefPulls {
   /** Swing by percent, 50 to 75. */
   void swing(int steps) {
     Swing swing = brief().swing();
-    int wanted = swing.hundredths() + steps * PERCENT;
-    open.apply(BriefEdits.swing(swing.withHundredths(Math.max(5000, Math.min(7500, wanted)))));
+    open.apply(BriefEdits.swing(swing.withHeld(swing.hundredths() + steps * PERCENT)));
   }
 
   private Brief brief() {

@@ -174,6 +174,13 @@ public abstract class Drawing extends Pane {
     }
   }
 
+  /** Keeps the height a sheet was designed with, grown with the text. */
+  protected void keepHeight(double designed) {
+    setPrefHeight(scaled(designed));
+    setMinHeight(USE_PREF_SIZE);
+    textScaleProperty().addListener((o, was, is) -> setPrefHeight(scaled(designed)));
+  }
+
   /** Adds a line. */
   protected Line line(double x1, double y1, double x2, double y2, String... classes) {
     Line line = mark(Line.class, classes, Line::new);

@@ -47,7 +47,6 @@ public final class Pages<S> extends VBox {
     this.turned = turned;
     this.page = pages.get(0);
     this.tabs = new Chips<>(prefix, Page::title, this::press);
-    tabs.telling();
     showTabs();
     open.addListener((o, was, is) -> showOpen());
     scroll.setVisible(open.get());
@@ -128,22 +127,18 @@ public final class Pages<S> extends VBox {
 
   /** Brings a page to the front, and opens it. */
   public void turnTo(Page<S> chosen) {
-    inFront(chosen);
+    bring(chosen);
     open.set(true);
     turned.run();
   }
 
-  /** Brings a page to the front, seen or folded as the pages are. */
-  public void bring(Page<S> chosen) {
-    inFront(chosen);
-  }
-
   /** Brings the first page to the front for another song, which is yet to be shown. */
   public void startOver() {
-    inFront(pages.get(0));
+    bring(pages.get(0));
   }
 
-  private void inFront(Page<S> chosen) {
+  /** Brings a page to the front, seen or folded as the pages are. */
+  public void bring(Page<S> chosen) {
     page = chosen;
     front.getChildren().setAll(page.node());
     scroll.setVvalue(0);

@@ -302,9 +302,6 @@ final class BandSheet extends Drawing implements SheetGestures.Sheet<BandSheet.M
   }
 
   @Override
-  public void cursor(double x, double y) {}
-
-  @Override
   public Cursor hover(double x, double y) {
     return at(x, y)
         .map(mark -> mark == Mark.LOW_CUT || mark == Mark.LOW_PASS ? Cursor.H_RESIZE : Cursor.MOVE)

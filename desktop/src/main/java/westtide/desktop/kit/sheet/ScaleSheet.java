@@ -198,11 +198,6 @@ public final class ScaleSheet extends Drawing implements SheetGestures.Sheet<Str
   }
 
   @Override
-  public void cursor(double x, double y) {
-    redraw();
-  }
-
-  @Override
   public Optional<Pull> grab(String id, double x, double y, boolean alt) {
     choose(Set.of(id));
     return Optional.of(this::pull);

@@ -39,17 +39,19 @@ public final class SheetGestures<M> {
     /** The mark at a point. */
     Optional<M> at(double x, double y);
 
-    /** The chosen marks. */
-    Set<M> chosen();
+    /** The chosen marks; none where nothing can be chosen. */
+    default Set<M> chosen() {
+      return Set.of();
+    }
 
     /** Chooses marks, and nothing else. */
-    void choose(Set<M> marks);
+    default void choose(Set<M> marks) {}
 
     /** A button is pressed at a point, on a mark or beside all. */
     default void pressed(double x, double y) {}
 
-    /** Sets the cursor to a point. */
-    void cursor(double x, double y);
+    /** Sets the cursor to a point, where there is one. */
+    default void cursor(double x, double y) {}
 
     /** The marks inside a frame. */
     default Set<M> within(Bounds frame) {
