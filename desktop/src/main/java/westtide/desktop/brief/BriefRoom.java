@@ -240,7 +240,7 @@ public final class BriefRoom implements Room {
     return Controls.flow(
         title,
         project,
-        Controls.explained(why, "What the style prefers, with its reasons"),
+        Controls.explained(why, "What the style prefers, and why"),
         Controls.explained(
             Controls.action("brief-conventions", "conventions", this::schools),
             "Questions practitioners answer in two ways"),
