@@ -11,6 +11,14 @@ import westtide.song.drum.LaneId;
 
 /** Habits that stand in the document of a style and in that of its ensemble. */
 final class HabitShapes {
+  /** A range and where to start in it. */
+  static final RecordShape<Span> SPAN =
+      RecordShape.of(
+          Span.class,
+          Field.of("low", Shape.DECIMAL),
+          Field.of("high", Shape.DECIMAL),
+          Field.of("start", Shape.DECIMAL));
+
   /** How full a part plays through a section. */
   static final Shape<LevelPlan> PLAN = Shape.TEXT.as(LevelPlan::new, LevelPlan::text);
 

@@ -29,14 +29,6 @@ import westtide.theory.voicing.VoicingKind;
 
 /** The document of a style: each of its fields, for reading and writing. */
 final class StyleFields {
-  /** A range and where to start in it. */
-  private static final RecordShape<Span> SPAN =
-      RecordShape.of(
-          Span.class,
-          Field.of("low", Shape.DECIMAL),
-          Field.of("high", Shape.DECIMAL),
-          Field.of("start", Shape.DECIMAL));
-
   private record Pair(double low, double high) {}
 
   /** A range alone. */
@@ -180,10 +172,10 @@ final class StyleFields {
           Field.text("id"),
           Field.text("name"),
           Field.text("summary"),
-          Field.of("tempo", SPAN),
+          Field.of("tempo", HabitShapes.SPAN),
           Field.of(
               "feel", ObjectShape.within("value", Shape.found("feel", Feel::find, Feel::toString))),
-          Field.of("swing", SPAN),
+          Field.of("swing", HabitShapes.SPAN),
           Field.of("keys", ObjectShape.within("values", Shape.some(Shape.text(Key::parse)))),
           Field.of("chords", CHORDS),
           Field.of("drums", GROOVE).holds("groove"),

@@ -3,10 +3,6 @@ package westtide.style;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.io.IOException;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -58,19 +54,6 @@ class StyleBookTest {
     assertThat(found.tempo().high()).isEqualTo(high);
     assertThat(found.tempo().contains(found.tempo().start())).isTrue();
     assertThat(found.feel()).isEqualTo(feel);
-  }
-
-  /** Every document that ships is offered. */
-  @Test
-  void theBookHasEveryStyleThereIs() throws IOException {
-    try (Stream<Path> files = Files.list(Path.of("src/main/resources/westtide/style"))) {
-      assertThat(BOOK.styles().stream().map(style -> style.id() + ".json"))
-          .containsExactlyInAnyOrderElementsOf(
-              files
-                  .map(file -> file.getFileName().toString())
-                  .filter(name -> name.endsWith(".json"))
-                  .toList());
-    }
   }
 
   /** A receiver hears a synth bass as one: program 0, a piano, belongs to pianos alone. */

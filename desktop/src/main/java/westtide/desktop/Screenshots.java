@@ -15,6 +15,7 @@ import javafx.scene.Scene;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.image.WritableImage;
 import javax.imageio.ImageIO;
+import westtide.desktop.files.DemoSongs;
 import westtide.review.finding.Stage;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -46,7 +47,7 @@ final class Screenshots {
     this.shell = shell;
     this.scene = scene;
     this.folder = folder;
-    List<Song> demos = shell.demos();
+    List<Song> demos = DemoSongs.all();
     views.add(new View("start", shell::showStart));
     for (Stage stage : Stage.values()) {
       String name = stage.toString().toLowerCase().replace(' ', '-');
@@ -115,7 +116,7 @@ final class Screenshots {
   }
 
   private void eightBars() {
-    act(shell.demos().get(2), Stage.DRUMS, "drums-eight-bars");
+    act(shell.demos().get(2).song(), Stage.DRUMS, "drums-eight-bars");
     ((ToggleButton) scene.lookup("#groove-a-eight-bars-2")).fire();
     ((ToggleButton) scene.lookup("#look-all-bars")).fire();
   }
@@ -140,7 +141,7 @@ final class Screenshots {
 
   private void play() {
     shell.closeOverlay();
-    show(shell.demos().get(0), Stage.DRUMS);
+    show(shell.demos().get(0).song(), Stage.DRUMS);
     shell.play().toggleLoop();
     shell.play().playSection();
   }

@@ -1,44 +1,36 @@
 package westtide.desktop;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
-import java.util.function.Supplier;
+import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.Scene;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.util.Duration;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import westtide.desktop.brief.BriefRoom;
-import westtide.desktop.chords.ChordsRoom;
-import westtide.desktop.deliver.DeliverRoom;
-import westtide.desktop.drums.DrumsRoom;
 import westtide.desktop.files.Autosave;
+import westtide.desktop.files.DemoSong;
+import westtide.desktop.files.DemoSongs;
 import westtide.desktop.files.GrooveFiles;
 import westtide.desktop.files.OwnStyles;
 import westtide.desktop.files.RecentFiles;
 import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
-import westtide.desktop.files.UnsavedWork;
-import westtide.desktop.form.FormRoom;
 import westtide.desktop.frame.CommandList;
 import westtide.desktop.frame.EnergyPanel;
 import westtide.desktop.frame.KeyCard;
 import westtide.desktop.frame.ScrolledFrame;
 import westtide.desktop.frame.SoundingsPane;
 import westtide.desktop.frame.StageList;
-import westtide.desktop.frame.StartSheet;
 import westtide.desktop.frame.TideChart;
 import westtide.desktop.frame.TopBar;
 import westtide.desktop.kit.Zoomed;
-import westtide.desktop.levels.LevelsRoom;
-import westtide.desktop.lines.LinesRoom;
-import westtide.desktop.lowend.LowEndRoom;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Gestures;
 import westtide.desktop.open.Messages;
@@ -57,14 +49,12 @@ import westtide.desktop.room.Command;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.StandingRoom;
-import westtide.draft.Draft;
 import westtide.file.Recovery;
 import westtide.file.SongVersions;
 import westtide.play.AudioOutput;
 import westtide.play.Player;
 import westtide.review.finding.Stage;
 import westtide.song.Song;
-import westtide.style.Style;
 import westtide.style.StyleBook;
 
 /**
@@ -74,8 +64,11 @@ import westtide.style.StyleBook;
 public final class Shell {
   private static final Logger LOG = LoggerFactory.getLogger(Shell.class);
 
+  /** The first picture is there by then; rooms are built after it. */
+  private static final Duration FIRST_PICTURE = Duration.millis(400);
+
   private final OpenSong open = new OpenSong(StyleBook.shipped());
-  private final List<Song> demos = DemoSongs.all();
+  private final List<DemoSong> demos = DemoSongs.list();
   private final Environment around;
   private final Messages messages = new Messages();
   private final Overlay overlay = new Overlay();
@@ -83,9 +76,11 @@ public final class Shell {
   private final Recovery recovery;
   private final SongFiles files;
   private final Autosave autosave;
-  private final List<StandingRoom> rooms;
+  private final Rooms rooms;
   private boolean ended;
-  private final List<Command> commands;
+  private final Comparison comparison;
+  private final NewSongs start;
+  private Optional<List<Command>> commands = Optional.empty();
   private final TopBar bridge;
   private final StageList course;
   private final SoundingsPane soundings;
@@ -148,16 +143,7 @@ public final class Shell {
     RoomContext context =
         new RoomContext(
             open, files, exports, grooves, messages, background, play, overlay, appearance.pages());
-    this.rooms =
-        List.of(
-            standing(() -> new BriefRoom(context, own, around.millis())),
-            standing(() -> new ChordsRoom(context)),
-            standing(() -> new DrumsRoom(context)),
-            standing(() -> new LowEndRoom(context)),
-            standing(() -> new LinesRoom(context)),
-            standing(() -> new FormRoom(context, around.data().resolve("forms"))),
-            standing(() -> new LevelsRoom(context)),
-            standing(() -> new DeliverRoom(context)));
+    this.rooms = new Rooms(context, own, around, messages::builtAnew);
     this.bridge =
         new TopBar(
             open,
@@ -166,27 +152,19 @@ public final class Shell {
             this::keys,
             new TopBar.Saving(files::save, files::versions),
             this::typeInBrief);
-    this.course = new StageList(rooms, this::go);
+    this.course = new StageList(this::go);
     this.soundings = new SoundingsPane(open::apply, appearance::openSoundings);
     soundings.stand(appearance.memory().soundings());
     this.tide =
         new TideChart(
             play, open, () -> go(Stage.FORM), new EnergyPanel(open, background, messages));
     this.pulse = new FrameTicker(play, around.millis(), messages, this::follow);
-    Comparison comparison = new Comparison(open, play, messages, background);
+    this.comparison = new Comparison(open, play, messages, background);
     files.comparing(comparison::with);
     open.watchOpening(comparison::forget);
     overlay.whenLeft(this::neverWithoutSong);
-    List<Command> all =
-        new ArrayList<>(new ShellCommands(this, open, files, play, comparison).list());
-    all.add(
-        Command.of(
-                "reach-energy",
-                "Bring the section to the energy its style wants",
-                tide::reachTarget)
-            .when(open::isOpen));
-    rooms.forEach(room -> room.commands().forEach(command -> all.add(inRoom(room, command))));
-    this.commands = List.copyOf(all);
+    this.start =
+        new NewSongs(open, files, recovery, background, messages, play, overlay, around.millis());
     open.watchOpening(play::opened);
     open.watch(this::show);
     open.watch(play::show);
@@ -200,19 +178,21 @@ public final class Shell {
     root.getChildren().addAll(new ScrolledFrame(frame), overlay, messages);
   }
 
-  private StandingRoom standing(Supplier<Room> builder) {
-    return new StandingRoom(builder, messages::builtAnew);
-  }
-
-  /** A command of a room; unless it is done anywhere its room comes in front first. */
-  private Command inRoom(Room room, Command command) {
-    return command.anywhere()
-        ? command
-        : command.doing(
-            () -> {
-              go(room.stage());
-              command.run().run();
-            });
+  /** What can be done, listed when it is first asked for. */
+  private List<Command> commands() {
+    if (commands.isEmpty()) {
+      List<Command> all =
+          new ArrayList<>(new ShellCommands(this, open, files, play, comparison).list());
+      all.add(
+          Command.of(
+                  "reach-energy",
+                  "Bring the section to the energy its style wants",
+                  tide::reachTarget)
+              .when(open::isOpen));
+      all.addAll(rooms.commands(this::go));
+      commands = Optional.of(List.copyOf(all));
+    }
+    return commands.get();
   }
 
   /** The scene, dressed and listening to the keys. */
@@ -220,7 +200,8 @@ public final class Shell {
     Scene scene = new Scene(new Zoomed(root), width, height);
     appearance.dress(scene);
     Gestures.watch(scene, open, around.millis());
-    ShellKeys.on(scene, commands, () -> open.isOpen() && !overlay.isOpen(), this::find, this::keys);
+    ShellKeys.on(
+        scene, this::commands, () -> open.isOpen() && !overlay.isOpen(), this::find, this::keys);
     autosave.start();
     pulse.start();
     return scene;
@@ -246,8 +227,8 @@ public final class Shell {
     return play;
   }
 
-  /** The demo songs, read once. */
-  List<Song> demos() {
+  /** The demo songs; each is read when it is opened. */
+  List<DemoSong> demos() {
     return demos;
   }
 
@@ -259,8 +240,7 @@ public final class Shell {
 
   /** Whoever names a song is told of unsaved work too. */
   private void offerLeft() {
-    List<UnsavedWork> left = left();
-    if (!left.isEmpty()) {
+    if (start.somethingIsLeft()) {
       showStart();
     }
   }
@@ -277,12 +257,12 @@ public final class Shell {
 
   /** Opens a song that has no file, at the first stage. */
   public void begin(Song song) {
-    files.settled(
-        () -> {
-          open.begin(song);
-          overlay.close();
-          go(Stage.BRIEF);
-        });
+    start.begin(song, () -> go(Stage.BRIEF));
+  }
+
+  /** Opens a demo song. */
+  void begin(DemoSong demo) {
+    background.run(demo::song, this::begin);
   }
 
   /** Every way out of a question ends at a song or at the start sheet. */
@@ -294,29 +274,16 @@ public final class Shell {
 
   /** Shows the start sheet over everything. */
   public void showStart() {
-    StartSheet.Ways ways =
-        new StartSheet.Ways(
-            this::begin,
-            this::begin,
-            files::openFile,
-            files::chooseAndOpen,
-            left -> {
-              overlay.close();
-              files.recover(left);
-              go(Stage.BRIEF);
-            },
-            left -> {
-              files.letGo(left);
-              showStart();
-            },
-            open.view().map(view -> view.song().title()),
-            overlay::close);
-    ScrollPane sheet =
-        new ScrollPane(new StartSheet(open.book().styles(), demos, files.recent(), left(), ways));
-    sheet.setFitToWidth(true);
-    sheet.setFitToHeight(true);
-    sheet.getStyleClass().add("start");
-    overlay.openWhole(sheet, open.isOpen());
+    start.show(demos, () -> go(Stage.BRIEF));
+    PauseTransition drawn = new PauseTransition(FIRST_PICTURE);
+    drawn.setOnFinished(event -> rooms.buildWhileIdle());
+    drawn.play();
+  }
+
+  /** Shows the start sheet with the first demo song at hand. */
+  void showDemos() {
+    showStart();
+    root.lookup("#demo-0").requestFocus();
   }
 
   private void typeInBrief(String field) {
@@ -337,14 +304,14 @@ public final class Shell {
   /** Opens the list of commands. */
   void find() {
     if (open.isOpen()) {
-      new CommandList(commands, new Places(this, rooms, front).list(), overlay).open();
+      new CommandList(commands(), new Places(this, rooms.all(), front).list(), overlay).open();
     }
   }
 
   /** Opens the card of all keys. */
   void keys() {
     if (open.isOpen()) {
-      overlay.open(new KeyCard(front().keys(), commands, overlay::close));
+      overlay.open(new KeyCard(front().keys(), commands(), overlay::close));
     }
   }
 
@@ -397,11 +364,6 @@ public final class Shell {
     background.finish();
   }
 
-  private void begin(Style style) {
-    long seed = around.millis().getAsLong() % 1000;
-    background.run(() -> Draft.in(style, seed).song(), this::begin);
-  }
-
   private void playingFailed(Throwable problem) {
     LOG.error("Playing failed", problem);
     Platform.runLater(
@@ -419,25 +381,12 @@ public final class Shell {
         });
   }
 
-  private List<UnsavedWork> left() {
-    try {
-      Recovery.Found found = recovery.left();
-      if (!found.unreadable().isEmpty()) {
-        messages.notice("Unsaved work that cannot be read was left: " + found.unreadable().get(0));
-      }
-      return found.work().stream().map(UnsavedWork::of).toList();
-    } catch (IOException e) {
-      LOG.warn("Unsaved work could not be looked for", e);
-      return List.of();
-    }
-  }
-
   private void show(SongView view) {
     putInFront(front());
     front().show(view);
     putInFront(front());
     bridge.show(view);
-    course.show(view, rooms, front);
+    course.show(view, rooms.all(), front);
     soundings.show(view, front, open.selection());
     tide.show(view);
     loudness.show(view, front);
@@ -460,7 +409,7 @@ public final class Shell {
 
   /** The sheet in front. */
   StandingRoom front() {
-    return rooms.stream().filter(r -> r.stage() == front).findFirst().orElseThrow();
+    return rooms.of(front);
   }
 
   private void keepPreferences() {
@@ -478,7 +427,7 @@ public final class Shell {
 
   /** Runs a command by its id, as its row in the list does. */
   void run(String id) {
-    commands.stream().filter(command -> command.id().equals(id)).forEach(c -> c.run().run());
+    commands().stream().filter(command -> command.id().equals(id)).forEach(c -> c.run().run());
   }
 
   /** Leaves what is in front of the window. */

@@ -2,6 +2,7 @@ package westtide.desktop;
 
 import java.util.ArrayList;
 import java.util.List;
+import westtide.desktop.files.DemoSong;
 import westtide.desktop.files.SongFiles;
 import westtide.desktop.open.OpenSong;
 import westtide.desktop.play.Comparison;
@@ -10,7 +11,6 @@ import westtide.desktop.room.Command;
 import westtide.review.finding.Finding;
 import westtide.review.finding.Severity;
 import westtide.review.finding.Stage;
-import westtide.song.Song;
 import westtide.song.edit.History;
 
 /** What can be done whichever room is in front: files, history, playing and going elsewhere. */
@@ -74,12 +74,11 @@ final class ShellCommands {
             .withKeys("Shortcut+Shift+S"));
     out.add(
         Command.of("versions", "Saved versions of this song: open or compare", files::versions));
-    List<Song> demos = shell.demos();
+    List<DemoSong> demos = shell.demos();
     for (int i = 0; i < demos.size(); i++) {
-      Song song = demos.get(i);
-      out.add(
-          Command.of(
-              "demo-song-" + i, "Open the demo song " + song.title(), () -> shell.begin(song)));
+      DemoSong demo = demos.get(i);
+      String title = "Open the demo song " + demo.outline().title();
+      out.add(Command.of("demo-song-" + i, title, () -> shell.begin(demo)));
     }
   }
 

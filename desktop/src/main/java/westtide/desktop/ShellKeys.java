@@ -3,6 +3,7 @@ package westtide.desktop;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.function.Supplier;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
@@ -20,7 +21,7 @@ import westtide.desktop.room.Command;
  */
 final class ShellKeys {
   private final Scene scene;
-  private final List<Command> commands;
+  private final Supplier<List<Command>> commands;
   private final BooleanSupplier free;
   private final Runnable find;
   private final Runnable card;
@@ -30,7 +31,11 @@ final class ShellKeys {
   private Optional<Node> pressed = Optional.empty();
 
   private ShellKeys(
-      Scene scene, List<Command> commands, BooleanSupplier free, Runnable find, Runnable card) {
+      Scene scene,
+      Supplier<List<Command>> commands,
+      BooleanSupplier free,
+      Runnable find,
+      Runnable card) {
     this.scene = scene;
     this.commands = commands;
     this.free = free;
@@ -46,7 +51,11 @@ final class ShellKeys {
    * @param card opens the card of keys
    */
   static void on(
-      Scene scene, List<Command> commands, BooleanSupplier free, Runnable find, Runnable card) {
+      Scene scene,
+      Supplier<List<Command>> commands,
+      BooleanSupplier free,
+      Runnable find,
+      Runnable card) {
     ShellKeys keys = new ShellKeys(scene, commands, free, find, card);
     scene.addEventFilter(KeyEvent.KEY_PRESSED, keys::shortcut);
     scene.addEventFilter(KeyEvent.KEY_TYPED, keys::typed);
@@ -105,7 +114,7 @@ final class ShellKeys {
       return;
     }
     boolean written = plain && typing && !event.getCode().isFunctionKey();
-    for (Command command : commands) {
+    for (Command command : commands.get()) {
       boolean mine = command.keys().map(keys -> keys.match(event)).orElse(false);
       if (mine && !written && command.possible().getAsBoolean()) {
         command.run().run();

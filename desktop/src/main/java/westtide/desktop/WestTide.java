@@ -97,7 +97,7 @@ public final class WestTide extends Application {
     if (words.pictures().isPresent()) {
       new Screenshots(shell, stage.getScene(), words.pictures().get()).take(Platform::exit);
     } else if (words.demo()) {
-      shell.begin(shell.demos().get(0));
+      shell.showDemos();
     } else if (words.file().isPresent()) {
       shell.openFile(words.file().get());
     } else {

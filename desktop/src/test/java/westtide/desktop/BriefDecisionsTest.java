@@ -20,7 +20,7 @@ import westtide.theory.Scale;
 class BriefDecisionsTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

@@ -15,7 +15,7 @@ import westtide.theory.Key;
 class BriefDrawingTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

@@ -11,7 +11,7 @@ import westtide.review.finding.Stage;
 class BriefPanelsTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

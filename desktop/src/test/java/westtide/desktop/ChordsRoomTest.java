@@ -31,7 +31,7 @@ import westtide.theory.voicing.VoicingKind;
 class ChordsRoomTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

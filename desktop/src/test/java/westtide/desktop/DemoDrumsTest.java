@@ -10,7 +10,7 @@ import westtide.song.pattern.Pattern;
 abstract class DemoDrumsTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

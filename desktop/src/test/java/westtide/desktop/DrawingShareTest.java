@@ -20,7 +20,7 @@ class DrawingShareTest extends WindowTest {
 
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @ParameterizedTest

@@ -90,7 +90,7 @@ class FilesTest extends WindowTest {
     waitFor(() -> song().title().equals("Earlier"));
     interact(() -> shell.showStart());
     settle();
-    assertThat(words("#recent-0")).isEqualTo("Earlier.tide");
+    assertThat(words("#recent-0 .strong")).isEqualTo("Earlier.tide");
     clickOn("#recent-0");
     waitFor(() -> !shown("#start-sheet"));
     assertThat(words("#saved-state")).isEqualTo("saved");
@@ -104,7 +104,7 @@ class FilesTest extends WindowTest {
     Files.move(kept().orElseThrow(), unsaved.resolve("1.unsaved"));
     interact(() -> shell.showStart());
     settle();
-    assertThat(words("#recover-0")).isEqualTo("recover Nearly Lost");
+    assertThat(words("#recover-0 .unsaved")).isEqualTo("unsaved: Nearly Lost");
     clickOn("#recover-0");
     waitFor(() -> song().title().equals("Nearly Lost"));
     assertThat(shell.open().unsavedWork()).isTrue();

@@ -238,7 +238,7 @@ class GrooveBuildingTest extends DemoDrumsTest {
     choose("#lane-rhythm-of", "its own rhythm");
     choose("#lane-rhythm-of", "rhythm of " + bass.name());
     assertThat(part().rhythmOf(hat, other)).contains(bass.id());
-    interact(() -> shell.open().begin(shell.demos().get(1)));
+    interact(() -> shell.open().begin(demo(1)));
     settle();
     assertThat(lookup("#lane-reach").tryQuery()).as("the first page is in front again").isEmpty();
   }

@@ -26,7 +26,7 @@ class HitLensTest extends WindowTest {
 
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @BeforeEach

@@ -15,7 +15,7 @@ import westtide.song.mix.ReverbKind;
 class LevelsRoomTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   private Mix mix(String part) {
@@ -119,7 +119,7 @@ class LevelsRoomTest extends WindowTest {
 
   @Test
   void twoVersionsAreHeardInTurnAtOneLoudness() {
-    interact(() -> shell.begin(brief(shell.demos().get(0))));
+    interact(() -> shell.begin(brief(demo(0))));
     go(Stage.LEVELS);
     focus("#plumb-sheet");
     push(KeyCode.UP);

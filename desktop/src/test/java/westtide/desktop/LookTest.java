@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import westtide.desktop.files.DemoSongs;
 import westtide.desktop.kit.Controls;
 import westtide.review.finding.Stage;
 
@@ -33,7 +34,7 @@ class LookTest extends WindowTest {
 
   @Override
   void begin() {
-    shell.begin(DemoSongs.all().get(0));
+    shell.begin(demo(0));
   }
 
   /** The narrowest window with the fullest demo; every window with every demo in the longer run. */
@@ -46,7 +47,7 @@ class LookTest extends WindowTest {
   @CsvSource({"1280, 800", "1100, 700", "1000, 700"})
   @Tag("check")
   void noLabelIsCutAndNothingLeavesTheWindow(int width, int height) {
-    nothingIsCut(width, height, IntStream.range(0, DemoSongs.all().size()).boxed().toList());
+    nothingIsCut(width, height, IntStream.range(0, DemoSongs.list().size()).boxed().toList());
   }
 
   private void nothingIsCut(int width, int height, List<Integer> demos) {
@@ -56,7 +57,7 @@ class LookTest extends WindowTest {
           window.setHeight(height);
         });
     for (int demo : demos) {
-      interact(() -> shell.begin(DemoSongs.all().get(demo)));
+      interact(() -> shell.begin(demo(demo)));
       for (Stage stage : Stage.values()) {
         go(stage);
         List<String> cut = cut();
@@ -125,7 +126,7 @@ class LookTest extends WindowTest {
         () -> {
           window.setWidth(width);
           window.setHeight(height);
-          shell.begin(DemoSongs.all().get(2));
+          shell.begin(demo(2));
         });
     for (String command :
         List.of(

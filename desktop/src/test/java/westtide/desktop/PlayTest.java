@@ -30,7 +30,7 @@ class PlayTest extends WindowTest {
 
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   private double tick() {
@@ -364,7 +364,7 @@ class PlayTest extends WindowTest {
     push(KeyCode.L);
     push(KeyCode.SPACE);
     waitFor(() -> tick() > 100);
-    interact(() -> shell.begin(shell.demos().get(1)));
+    interact(() -> shell.begin(demo(1)));
     waitFor(() -> !playing());
     waitFor(() -> tick() == 0);
     assertThat(shell.play().loop()).isEmpty();

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import westtide.desktop.files.DemoSongs;
+import westtide.draft.Draft;
 import westtide.file.FileNames;
 import westtide.file.SongFile;
 import westtide.file.midi.MidiFile;
@@ -17,6 +19,7 @@ import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.SectionKind;
 import westtide.song.id.PartId;
+import westtide.style.StyleBook;
 
 class StartTest extends WindowTest {
   @Test
@@ -38,6 +41,7 @@ class StartTest extends WindowTest {
   void theDemoOpensWithTheOthersInTheList() {
     List<String> titles = DemoSongs.all().stream().map(s -> s.title()).toList();
     clickOn("#demo-0");
+    waitFor(() -> shell.open().isOpen());
     settle();
     assertThat(words("#bridge-title")).isEqualTo(titles.get(0));
     assertThat(words("#bridge-tempo")).isEqualTo("146");
@@ -45,8 +49,52 @@ class StartTest extends WindowTest {
     clickOn("#command-search");
     write("demo " + titles.get(2).toLowerCase());
     push(KeyCode.ENTER);
-    settle();
-    assertThat(words("#bridge-title")).isEqualTo(titles.get(2));
+    waitFor(() -> words("#bridge-title").equals(titles.get(2)));
+  }
+
+  /** What was heard is what a click opens. */
+  @Test
+  void aStyleThatIsHeldIsHeardAndNotOpenedAndAClickOpensTheSameDraft() {
+    pressAt(middle("#begin-techno"));
+    waitFor(60, () -> shell.play().gauges().playing());
+    release();
+    waitFor(() -> !shell.play().gauges().playing());
+    assertThat(shell.open().isOpen()).isFalse();
+    clickOn("#begin-techno");
+    waitFor(60, () -> shell.open().isOpen());
+    Song same = Draft.in(StyleBook.shipped().get("techno"), clock.get() % 1000).song();
+    assertThat(song()).isEqualTo(same);
+  }
+
+  @Test
+  void aStyleIsHeardByItsKeyAndEnterOpensIt() {
+    interact(() -> lookup("#begin-house").query().requestFocus());
+    push(KeyCode.H);
+    waitFor(60, () -> shell.play().gauges().playing());
+    push(KeyCode.H);
+    waitFor(() -> !shell.play().gauges().playing());
+    push(KeyCode.SPACE);
+    waitFor(60, () -> shell.open().isOpen());
+    assertThat(song().brief().style()).isEqualTo("house");
+  }
+
+  @Test
+  void theFieldFindsByTempoNameAndTitleAndEnterOpensTheFirst() {
+    push(KeyCode.SLASH);
+    write("165");
+    assertThat(bright("#begin-bounce")).isTrue();
+    assertThat(bright("#begin-house")).isFalse();
+    push(KeyCode.ESCAPE);
+    write("kettle");
+    assertThat(bright("#begin-bounce")).isFalse();
+    assertThat(bright("#demo-5")).isTrue();
+    push(KeyCode.ENTER);
+    waitFor(() -> shell.open().isOpen());
+    assertThat(song().title()).isEqualTo("Kettle on Pier Nine");
+  }
+
+  private boolean bright(String card) {
+    return lookup(card).query().getOpacity() == 1;
   }
 
   @Test

@@ -13,7 +13,7 @@ import westtide.theory.Key;
 class TopBarTest extends WindowTest {
   @Override
   void begin() {
-    shell.begin(shell.demos().get(0));
+    shell.begin(demo(0));
   }
 
   @Test

@@ -30,6 +30,7 @@ import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.service.query.NodeQuery;
 import org.testfx.util.WaitForAsyncUtils;
+import westtide.desktop.files.DemoSongs;
 import westtide.desktop.open.Look;
 import westtide.song.Song;
 import westtide.song.edit.form.FormEdits;
@@ -45,6 +46,9 @@ abstract class WindowTest {
 
   /** Sounds are the same for every window, and are made once. */
   private static final SharedTables TABLES = SharedTables.all();
+
+  /** Read once. */
+  private static final List<Song> DEMOS = DemoSongs.all();
 
   @TempDir Path folder;
 
@@ -99,6 +103,11 @@ abstract class WindowTest {
   /** Most tests work on the pages under the drawings; a new window has them folded. */
   boolean pagesOpen() {
     return true;
+  }
+
+  /** A demo song. */
+  static Song demo(int place) {
+    return DEMOS.get(place);
   }
 
   /** What is in front when the test begins. */

@@ -69,6 +69,13 @@ public record Form(List<Section> sections) {
         .findFirst();
   }
 
+  /** The place of the first section of a kind, counted from 0; empty when there is none. */
+  public OptionalInt first(SectionKind kind) {
+    return IntStream.range(0, sections.size())
+        .filter(i -> sections.get(i).word().kind() == kind)
+        .findFirst();
+  }
+
   /** The place of the last section of a kind, counted from 0; empty when there is none. */
   public OptionalInt last(SectionKind kind) {
     return IntStream.range(0, sections.size())

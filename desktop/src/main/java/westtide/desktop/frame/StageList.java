@@ -29,15 +29,15 @@ public final class StageList extends VBox {
   private final Line thread = new Line();
   private final RovingFocus focus = RovingFocus.over(this, () -> List.copyOf(stops.values()));
 
-  /** The rooms one below the other; a click hands over the stage that was chosen. */
-  public StageList(List<? extends Room> rooms, Consumer<Stage> chosen) {
+  /** The stages one below the other; a click hands over the stage that was chosen. */
+  public StageList(Consumer<Stage> chosen) {
     getStyleClass().add("course");
     thread.getStyleClass().add("thread");
     thread.setManaged(false);
     thread.setMouseTransparent(true);
     getChildren().add(thread);
-    for (Room room : rooms) {
-      getChildren().add(stop(room.stage(), chosen));
+    for (Stage stage : Stage.values()) {
+      getChildren().add(stop(stage, chosen));
     }
   }
 

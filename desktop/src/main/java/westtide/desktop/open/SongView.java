@@ -31,7 +31,7 @@ public record SongView(
    * not reach is taken over from the view before it.
    */
   public static SongView of(Song song, StyleBook book, Optional<SongView> before) {
-    Style style = book.find(song.brief().style()).orElseGet(() -> book.styles().get(0));
+    Style style = book.find(song.brief().style()).orElseGet(() -> book.first());
     Score score = before.map(view -> view.score().after(song)).orElseGet(() -> Score.of(song));
     Soundings soundings =
         before

@@ -159,6 +159,20 @@ public final class PlayDesk {
     tryOut(change, range, COUNT_IN);
   }
 
+  /**
+   * Plays another song round and round a range, whether one is open or not, until it is stopped.
+   */
+  public void audition(Song other, Range range) {
+    if (shown != null) {
+      tryOut(now -> other, range, 0);
+      return;
+    }
+    player.show(Score.of(other));
+    player.loop(range.from(), range.to());
+    greet();
+    player.play(range.from(), 0);
+  }
+
   private void tryOut(UnaryOperator<Song> change, Range range, int countIn) {
     trial = Optional.of(change);
     loopedSection = OptionalInt.empty();

@@ -278,22 +278,13 @@ public final class DraftsPanel extends VBox {
     Meter meter = take.brief().meter();
     int place =
         switch (of) {
-          case SONG -> firstHook(take);
+          case SONG -> take.form().first(SectionKind.HOOK).orElse(0);
           case PART -> firstWith(take);
           case SECTION -> sections.value();
         };
     int from = take.form().startTick(place, meter);
     int to = from + take.form().sections().get(place).ticks(meter);
     context.play().tryOut(now -> take, new PlayDesk.Range(from, to));
-  }
-
-  private static int firstHook(Song take) {
-    int hook = 0;
-    while (hook < take.form().sections().size() - 1
-        && take.form().sections().get(hook).word().kind() != SectionKind.HOOK) {
-      hook++;
-    }
-    return hook;
   }
 
   /** The first section in which the part plays from the start, else the first hook. */
@@ -303,7 +294,7 @@ public final class DraftsPanel extends VBox {
         return i;
       }
     }
-    return firstHook(take);
+    return take.form().first(SectionKind.HOOK).orElse(0);
   }
 
   private void take(Song take) {

@@ -14,83 +14,102 @@ import westtide.review.finding.Stage;
 import westtide.song.Song;
 
 /**
- * A room that stands whatever happens in it: where it fails it is built anew from the song, and the
- * person is told which sheet that was. A song that a new sheet fails with too is not shown.
+ * A room that is built when it is first needed, and stands whatever happens in it: where it fails
+ * it is built anew from the song, and the person is told which sheet that was. A song that a new
+ * sheet fails with too is not shown.
  */
 public final class StandingRoom implements Room {
   private static final Logger LOG = LoggerFactory.getLogger(StandingRoom.class);
 
+  private final Stage stage;
   private final Supplier<Room> builder;
   private final Consumer<Stage> told;
-  private Room room;
+  private Room built;
   private Optional<Song> failedWith = Optional.empty();
 
   /**
-   * A room as it is built.
+   * A room that is not built yet.
    *
    * @param told is told of a sheet that was built anew
    */
-  public StandingRoom(Supplier<Room> builder, Consumer<Stage> told) {
+  public StandingRoom(Stage stage, Supplier<Room> builder, Consumer<Stage> told) {
+    this.stage = stage;
     this.builder = builder;
     this.told = told;
-    this.room = builder.get();
+  }
+
+  /** Builds it unless it is. */
+  public void build() {
+    room();
+  }
+
+  /** Whether it is built. */
+  public boolean isBuilt() {
+    return built != null;
+  }
+
+  private Room room() {
+    if (built == null) {
+      built = builder.get();
+    }
+    return built;
   }
 
   /** Builds the sheet anew after something in it failed, once for a state of a song. */
   public void anew(Song song) {
     if (failedWith.filter(song::equals).isEmpty()) {
       failedWith = Optional.of(song);
-      room = builder.get();
-      told.accept(stage());
+      built = builder.get();
+      told.accept(stage);
     }
   }
 
   @Override
   public void show(SongView view) {
     try {
-      room.show(view);
+      room().show(view);
     } catch (RuntimeException e) {
-      LOG.error("The sheet {} failed and is built anew", stage(), e);
-      room = builder.get();
-      room.show(view);
-      told.accept(stage());
+      LOG.error("The sheet {} failed and is built anew", stage, e);
+      built = builder.get();
+      room().show(view);
+      told.accept(stage);
     }
   }
 
   @Override
   public void follow(PlayPosition moment) {
-    room.follow(moment);
+    room().follow(moment);
   }
 
   @Override
   public void leave() {
-    room.leave();
+    room().leave();
   }
 
   @Override
   public Stage stage() {
-    return room.stage();
+    return stage;
   }
 
   @Override
   public Node node() {
-    return room.node();
+    return room().node();
   }
 
   @Override
   public List<Searched> searched() {
-    return room.searched();
+    return room().searched();
   }
 
   @Override
   public List<KeyTable> keys() {
-    return room.keys();
+    return room().keys();
   }
 
   /** What the sheet that stands now does, whenever it is asked for. */
   @Override
   public List<Command> commands() {
-    return room.commands().stream().map(this::ofThePresentSheet).toList();
+    return room().commands().stream().map(this::ofThePresentSheet).toList();
   }
 
   private Command ofThePresentSheet(Command command) {
@@ -100,7 +119,7 @@ public final class StandingRoom implements Room {
   }
 
   private Command present(Command command) {
-    return room.commands().stream()
+    return room().commands().stream()
         .filter(now -> now.id().equals(command.id()))
         .findFirst()
         .orElse(command);
@@ -108,6 +127,6 @@ public final class StandingRoom implements Room {
 
   @Override
   public String summary(SongView view) {
-    return room.summary(view);
+    return room().summary(view);
   }
 }

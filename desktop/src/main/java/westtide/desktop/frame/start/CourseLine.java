@@ -1,4 +1,4 @@
-package westtide.desktop.frame;
+package westtide.desktop.frame.start;
 
 import java.util.List;
 import javafx.scene.shape.CubicCurveTo;
@@ -31,14 +31,14 @@ public final class CourseLine extends Drawing {
     super(
         "The stages, in any order: brief, chords, drums, low end, lines, form, levels, deliver",
         false);
-    setPrefHeight(118);
-    setMaxWidth(1120);
+    setPrefHeight(70);
+    setMinHeight(70);
   }
 
   @Override
   protected void draw() {
     Axis x = new Axis(0, STOPS.size() - 1, EDGE, getWidth() - EDGE);
-    double y = 36;
+    double y = 14;
     Path water = new Path(new MoveTo(0, y));
     double length = x.length(1);
     for (double from = x.at(-0.5); from < getWidth(); from += length) {
@@ -51,14 +51,8 @@ public final class CourseLine extends Drawing {
     add(water, "energy-line");
     for (int i = 0; i < STOPS.size(); i++) {
       dot(x.at(i), y, 7, "stop-mark");
-      textCentred(x.at(i), y + 32, length, STOPS.get(i).name(), "section");
-      textCentred(x.at(i), y + 50, length, STOPS.get(i).decides(), "soft");
+      textCentred(x.at(i), y + 26, length, STOPS.get(i).name(), "strong");
+      textCentred(x.at(i), y + 43, length, STOPS.get(i).decides(), "soft");
     }
-    textCentred(
-        getWidth() / 2,
-        112,
-        getWidth(),
-        "A style gives a whole first draft; change what you like in any order, then write the MIDI file.",
-        "soft");
   }
 }

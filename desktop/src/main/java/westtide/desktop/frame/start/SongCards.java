@@ -1,0 +1,87 @@
+package westtide.desktop.frame.start;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Stream;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import westtide.desktop.files.SongOutline;
+import westtide.desktop.kit.Controls;
+
+/** A column of songs, each with its energy drawn. */
+final class SongCards extends VBox {
+  private static final double WATER_WIDTH = 100;
+  private static final double WATER_HEIGHT = 26;
+
+  private record Card(String words, Button button) {}
+
+  private final List<Card> cards = new ArrayList<>();
+
+  SongCards() {
+    setSpacing(2);
+  }
+
+  /** A song that can be opened; what is not known yet comes later, in its kept place. */
+  final class Song {
+    private final Label facts = Controls.label("", "small");
+    private final EnergySketch water = new EnergySketch();
+    private final Button button = new Button();
+
+    private Song(String id, String title, String... classes) {
+      Label name = Controls.label(title, classes.length == 0 ? new String[] {"strong"} : classes);
+      VBox words = Controls.column(0, name, facts);
+      HBox.setHgrow(words, Priority.ALWAYS);
+      words.setMinWidth(0);
+      water.setMinSize(WATER_WIDTH, WATER_HEIGHT);
+      water.setPrefSize(WATER_WIDTH, WATER_HEIGHT);
+      HBox row = Controls.row(8, words, water);
+      row.prefWidthProperty().bind(button.widthProperty().subtract(16));
+      button.setGraphic(row);
+      button.setId(id);
+      button.getStyleClass().setAll("button", "start-card");
+      button.setMaxWidth(Double.MAX_VALUE);
+      button.setAccessibleText("Open " + title);
+    }
+
+    /** Says something in the place of tempo, key and length. */
+    Song saying(String words) {
+      facts.setText(words);
+      return this;
+    }
+
+    /** Shows what the song is. */
+    Song showing(SongOutline song) {
+      water.show(song);
+      return facts.getText().isEmpty() ? saying(song.facts()) : this;
+    }
+  }
+
+  /** Adds a song at the end. */
+  Song add(String id, String title, Optional<String> explained, Runnable open, String... classes) {
+    Song song = new Song(id, title, classes);
+    song.button.setOnAction(event -> open.run());
+    explained.ifPresent(words -> Controls.explained(song.button, words));
+    cards.add(new Card(title.toLowerCase(Locale.ROOT), song.button));
+    getChildren().add(song.button);
+    return song;
+  }
+
+  /** Dims what was not looked for. */
+  void find(String words) {
+    cards.forEach(card -> Headings.dim(card.button(), !fits(card, words)));
+  }
+
+  /** The cards that fit, in order. */
+  Stream<Button> found(String words) {
+    return cards.stream().filter(card -> fits(card, words)).map(Card::button);
+  }
+
+  private static boolean fits(Card card, String words) {
+    return card.words().contains(words.strip().toLowerCase(Locale.ROOT));
+  }
+}
