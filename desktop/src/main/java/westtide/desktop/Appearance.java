@@ -1,9 +1,8 @@
 package westtide.desktop;
 
 import java.nio.file.Path;
-import javafx.beans.property.BooleanProperty;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.Scene;
+import westtide.desktop.kit.PageSpace;
 import westtide.desktop.open.Look;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.WindowMemory;
@@ -16,7 +15,7 @@ final class Appearance {
   private final Path file;
   private final Messages messages;
   private final Runnable redraw;
-  private final BooleanProperty pages;
+  private final PageSpace pages;
   private WindowMemory memory;
   private Scene scene;
 
@@ -26,8 +25,9 @@ final class Appearance {
     this.messages = messages;
     this.redraw = redraw;
     this.memory = WindowMemory.read(file);
-    this.pages = new SimpleBooleanProperty(memory.pages());
-    pages.addListener((o, was, is) -> keepPages(is));
+    this.pages = new PageSpace(memory.pages(), memory.pageHeight());
+    pages.open().addListener((o, was, is) -> keepPages());
+    pages.height().addListener((o, was, is) -> keepPages());
   }
 
   /** How the window was left the last time. */
@@ -53,13 +53,13 @@ final class Appearance {
     memory.write(file);
   }
 
-  /** Whether pages under the drawings stand open; what it becomes is kept. */
-  BooleanProperty pages() {
+  /** The place of the pages under the drawings; what it becomes is kept. */
+  PageSpace pages() {
     return pages;
   }
 
-  private void keepPages(boolean opened) {
-    memory = memory.withPages(opened);
+  private void keepPages() {
+    memory = memory.withPages(pages.open().get(), pages.height().get());
     memory.write(file);
   }
 

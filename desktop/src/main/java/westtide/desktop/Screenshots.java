@@ -85,7 +85,7 @@ final class Screenshots {
             return;
           }
           shown = views.poll();
-          shell.appearance().pages().set(false);
+          shell.appearance().pages().open().set(false);
           shown.show().run();
           frames = 0;
         } else if (++frames >= SETTLING_FRAMES && shown.ready().getAsBoolean()) {

@@ -46,6 +46,7 @@ import westtide.desktop.play.PlayBar;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
+import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.StandingRoom;
@@ -89,7 +90,11 @@ public final class Shell {
   private final LoudnessWatcher loudness;
   private final FrameTicker pulse;
   private final Path preferencesFile;
-  private final BorderPane frame = new BorderPane();
+  private final StackPane inFront = new StackPane();
+
+  /** The room comes first for the Tab key, then what lies around it. */
+  private final BorderPane frame = new BorderPane(inFront);
+
   private final StackPane root = new StackPane();
   private Stage front = Stage.BRIEF;
   private Consumer<Path> reveal = folder -> {};
@@ -298,7 +303,12 @@ public final class Shell {
       messages.leave();
     }
     front = stage;
-    open.view().ifPresent(this::show);
+    open.view()
+        .ifPresent(
+            view -> {
+              show(view);
+              areas().enterDrawing();
+            });
   }
 
   /** Opens the list of commands. */
@@ -322,8 +332,11 @@ public final class Shell {
 
   /** Moves the focus to the next area of the window. */
   void nextArea() {
-    new WindowAreas(() -> front().node(), List.of(soundings, tide, course))
-        .next(root.getScene().getFocusOwner());
+    areas().next(root.getScene().getFocusOwner());
+  }
+
+  private WindowAreas areas() {
+    return new WindowAreas(() -> front().node(), List.of(soundings, tide, course));
   }
 
   /** Opens the list of what was done in this session. */
@@ -393,9 +406,9 @@ public final class Shell {
   }
 
   private void putInFront(Room room) {
-    if (frame.getCenter() != room.node()) {
+    if (!inFront.getChildren().contains(room.node())) {
       ((Region) room.node()).setMinSize(0, 0);
-      frame.setCenter(room.node());
+      inFront.getChildren().setAll(room.node());
     }
   }
 
@@ -433,6 +446,12 @@ public final class Shell {
   /** Leaves what is in front of the window. */
   void closeOverlay() {
     overlay.close();
+  }
+
+  /** Plays the pattern or progression in front; the song, where the room has none. */
+  void playInFront() {
+    Optional<PatternTrial> trial = play.gauges().playing() ? Optional.empty() : front().inFront();
+    trial.ifPresentOrElse(found -> play.tryOut(found.change(), found.range()), play::toggle);
   }
 
   /** Opens what can be set about listening, with the cautions. */

@@ -91,7 +91,11 @@ final class ShellCommands {
   }
 
   private void addPlaying(List<Command> out) {
-    out.add(Command.of("play", "Play, or stop", play::toggle).withKeys("SPACE"));
+    out.add(
+        Command.of("play", "Play what is in front round and round, or stop", shell::playInFront)
+            .withKeys("SPACE"));
+    out.add(
+        Command.of("play-song", "Play the song, or stop", play::toggle).withKeys("Shift+SPACE"));
     out.add(
         Command.of("play-section", "Play the section from its start", play::playSection)
             .withKeys("P"));

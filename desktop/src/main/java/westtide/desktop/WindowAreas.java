@@ -35,6 +35,13 @@ final class WindowAreas {
     stops.get(0).requestFocus();
   }
 
+  /** Moves the focus into the drawing of the room, or into what it has in the place of one. */
+  void enterDrawing() {
+    Node sheet = room.get();
+    sheet.applyCss();
+    first(sheet, true).or(() -> first(sheet, false)).ifPresent(Node::requestFocus);
+  }
+
   /** Where the focus goes in each area that takes it. */
   private List<Node> stops() {
     Stream<Optional<Node>> front = Stream.of(first(room.get(), true), first(room.get(), false));

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.stream.Stream;
 import javafx.geometry.Bounds;
 import javafx.geometry.Point2D;
@@ -66,10 +67,31 @@ class PlayTest extends WindowTest {
     push(KeyCode.SPACE);
     waitFor(() -> !playing());
     double stopped = tick();
-    push(KeyCode.SPACE);
+    push(KeyCode.SHIFT, KeyCode.SPACE);
     waitFor(this::playing);
     assertThat(tick()).isGreaterThanOrEqualTo(stopped - 1);
     push(KeyCode.SPACE);
+  }
+
+  @Test
+  void spacePlaysThePatternInFrontRoundAndRoundAndShiftTheSong() {
+    for (Stage room : List.of(Stage.DRUMS, Stage.LOW_END, Stage.LINES, Stage.CHORDS)) {
+      go(room);
+      push(KeyCode.SPACE);
+      waitFor(this::playing);
+      var loop = shell.play().loop().orElseThrow();
+      assertThat(shell.play().trying()).as(room.toString()).isTrue();
+      assertThat((loop.to() - loop.from()) / BAR).as(room + " in bars").isBetween(1, 16);
+      waitFor(() -> tick() >= loop.from() && tick() < loop.to());
+      push(KeyCode.SPACE);
+      waitFor(() -> !playing());
+      assertThat(shell.play().loop()).isEmpty();
+      push(KeyCode.SHIFT, KeyCode.SPACE);
+      waitFor(this::playing);
+      assertThat(shell.play().trying()).as("the song, from " + room).isFalse();
+      push(KeyCode.SPACE);
+      waitFor(() -> !playing());
+    }
   }
 
   @Test

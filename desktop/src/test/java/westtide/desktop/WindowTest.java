@@ -93,7 +93,7 @@ abstract class WindowTest {
     window.setHeight(800);
     window.setX(0);
     window.setY(0);
-    shell.appearance().pages().set(pagesOpen());
+    shell.appearance().pages().open().set(pagesOpen());
     begin();
     window.show();
     window.toFront();

@@ -3,6 +3,7 @@ package westtide.desktop.chords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -15,13 +16,16 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
+import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.PartChips;
+import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
 import westtide.review.finding.Stage;
+import westtide.rhythm.Meter;
 import westtide.song.Brief;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -29,6 +33,7 @@ import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
+import westtide.song.form.Form;
 import westtide.text.Reading;
 
 /**
@@ -36,7 +41,6 @@ import westtide.text.Reading;
  * decided about a chord, the next one, the row and the parts that play it.
  */
 public final class ChordsRoom implements Room {
-  private static final double PAGE_HEIGHT = 76;
   private static final double LADDER = 196;
   private static final String SIGNS =
       "| bar   :6 length in sixteenths   . hold   - rest   < push by a sixteenth"
@@ -71,7 +75,6 @@ public final class ChordsRoom implements Room {
     this.pages =
         new Pages<>(
             "page-",
-            PAGE_HEIGHT,
             List.of(
                 one,
                 new NextPage(choice),
@@ -100,6 +103,26 @@ public final class ChordsRoom implements Room {
     int rows = view.song().progressions().size();
     int chords = view.song().progressions().stream().mapToInt(p -> p.spans().size()).sum();
     return rows == 1 ? chords + " chords" : rows + " progressions";
+  }
+
+  /** The progression in front, where the song plays it: in the chosen section if it can be. */
+  @Override
+  public Optional<PatternTrial> inFront() {
+    Song song = context.open().song();
+    Form form = song.form();
+    Meter meter = song.brief().meter();
+    Progression row = song.progression(choice.row());
+    return IntStream.concat(
+            IntStream.of(context.open().section()), IntStream.range(0, form.sections().size()))
+        .filter(place -> form.sections().get(place).progression().equals(row.name()))
+        .boxed()
+        .findFirst()
+        .map(
+            place -> {
+              int from = form.startTick(place, meter);
+              int length = Math.min(row.ticks(), form.sections().get(place).ticks(meter));
+              return PatternTrial.asItIs(new PlayDesk.Range(from, from + length));
+            });
   }
 
   @Override
@@ -169,7 +192,7 @@ public final class ChordsRoom implements Room {
                 Controls.spring(),
                 notation),
             line,
-            Controls.shownWhile(context.pages(), Controls.wrapped(SIGNS, "small")),
+            Controls.shownWhile(context.pages().open(), Controls.wrapped(SIGNS, "small")),
             ladder,
             pages);
   }

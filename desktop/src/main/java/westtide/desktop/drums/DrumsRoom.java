@@ -11,6 +11,8 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
@@ -27,6 +29,7 @@ import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.PartChips;
+import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
@@ -47,7 +50,6 @@ import westtide.text.Reading;
  * playing it in.
  */
 public final class DrumsRoom implements Room {
-  private static final double PAGE_HEIGHT = 76;
   private static final int LONG_LANE = 68;
   private static final String ALL_BARS = "all bars";
 
@@ -85,6 +87,9 @@ public final class DrumsRoom implements Room {
   private final Pages<GrooveScene> pages;
   private String look = FIRST_LOOK;
 
+  /** Whether something was pressed in the drawing since the room came in front. */
+  private boolean worked;
+
   /** The room. */
   public DrumsRoom(RoomContext context) {
     this.context = context;
@@ -105,7 +110,6 @@ public final class DrumsRoom implements Room {
     this.pages =
         new Pages<>(
             "drum-page-",
-            PAGE_HEIGHT,
             List.of(
                 new HitPage(choice),
                 new LanePage(choice),
@@ -171,6 +175,11 @@ public final class DrumsRoom implements Room {
   @Override
   public List<KeyTable> keys() {
     return List.of(beads.keys());
+  }
+
+  @Override
+  public Optional<PatternTrial> inFront() {
+    return choice.find().flatMap(scene -> choice.trial());
   }
 
   @Override
@@ -250,6 +259,7 @@ public final class DrumsRoom implements Room {
   @Override
   public void leave() {
     recordPage.leave();
+    worked = false;
   }
 
   private void build() {
@@ -263,9 +273,11 @@ public final class DrumsRoom implements Room {
     scroll.setFocusTraversable(false);
     drawn.getChildren().addAll(scroll, lens);
     lens.setVisible(false);
+    beads.addEventFilter(MouseEvent.MOUSE_PRESSED, event -> worked = true);
+    beads.addEventFilter(KeyEvent.KEY_PRESSED, event -> worked = true);
     beads.focusedProperty().addListener((o, was, is) -> showLens());
     lens.focusedProperty().addListener((o, was, is) -> showLens());
-    context.pages().addListener((o, was, is) -> showLens());
+    context.pages().open().addListener((o, was, is) -> showLens());
     VBox.setVgrow(drawn, Priority.ALWAYS);
     HBox.setHgrow(laneLine, Priority.ALWAYS);
     HBox.setHgrow(grooves, Priority.ALWAYS);
@@ -285,15 +297,16 @@ public final class DrumsRoom implements Room {
             Controls.row(10, Controls.whole(Controls.label("groove", "small")), grooves, bars),
             Controls.flow(use, hear, looks, more),
             drawn,
-            Controls.shownWhile(context.pages(), Controls.row(10, laneName, laneLine)),
-            Controls.column(3, summary, Controls.shownWhile(context.pages(), why)),
+            Controls.shownWhile(context.pages().open(), Controls.row(10, laneName, laneLine)),
+            Controls.column(3, summary, Controls.shownWhile(context.pages().open(), why)),
             pages);
   }
 
   /** The lens stands over the chosen hit while the drawing is worked on and no page is open. */
   private void showLens() {
-    boolean works = !context.pages().get() && (beads.isFocused() || lens.isFocused());
-    Optional<GrooveScene> scene = works ? choice.find() : Optional.empty();
+    boolean free = worked && !context.pages().open().get();
+    boolean here = beads.isFocused() || lens.isFocused();
+    Optional<GrooveScene> scene = free && here ? choice.find() : Optional.empty();
     lens.setVisible(scene.flatMap(GrooveScene::hit).isPresent());
     if (lens.isVisible()) {
       Point2D bead = drawn.sceneToLocal(beads.localToScene(beads.chosenPlace()));

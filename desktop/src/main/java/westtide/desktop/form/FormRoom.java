@@ -39,7 +39,6 @@ import westtide.text.Reading;
  * for the selected tank, what announces a bar, curves, sections, plans and teasing.
  */
 public final class FormRoom implements Room {
-  private static final double PAGE = 76;
 
   /** What the tanks keep however high a page would be; the page is scrolled then. */
   private static final double ROOM = 170;
@@ -78,7 +77,6 @@ public final class FormRoom implements Room {
     this.pages =
         new Pages<FormScene>(
             "form-page-",
-            PAGE,
             List.<Page<FormScene>>of(
                 cell, transitions, new CurvePage(context), section, plans, tease),
             context.pages(),

@@ -1,65 +1,57 @@
 package westtide.desktop.kit;
 
 import java.util.List;
-import javafx.beans.property.BooleanProperty;
 import javafx.event.Event;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
 
 /**
  * Pages of which one is in front, chosen by their titles.
  *
  * @param <S> what they show
  */
-public final class Pages<S> extends VBox {
-  private static final double BORDER = 2;
+public final class Pages<S> extends Region {
+  private static final double GAP = 6;
 
   private final List<? extends Page<S>> pages;
   private final Runnable turned;
   private final Chips<Page<S>> tabs;
   private final StackPane front = new StackPane();
   private final ScrollPane scroll = new ScrollPane(front);
-  private final double least;
+  private final PageHandle handle;
+  private final PageSpace space;
   private Page<S> page;
-  private final BooleanProperty open;
 
   /**
-   * Pages, the first in front, each as high as it needs but not lower than {@code height}; where
-   * the window has no room for that, it is scrolled. The one in front is folded away and back by
-   * choosing it again.
+   * Pages, the first in front, over the row of their titles. All are as high as the space for them
+   * is; what is higher is scrolled. The one in front is folded away and back by choosing it again.
    *
-   * @param open whether what is in front is seen, for all pages of the window alike
+   * @param space where they stand, for all pages of the window alike
    * @param turned told when another one is in front
    */
-  public Pages(
-      String prefix,
-      double height,
-      List<? extends Page<S>> pages,
-      BooleanProperty open,
-      Runnable turned) {
-    super(8);
-    this.open = open;
+  public Pages(String prefix, List<? extends Page<S>> pages, PageSpace space, Runnable turned) {
+    this.space = space;
     this.pages = pages;
     this.turned = turned;
     this.page = pages.get(0);
     this.tabs = new Chips<>(prefix, Page::title, this::press);
-    showTabs();
-    open.addListener((o, was, is) -> showOpen());
-    scroll.setVisible(open.get());
+    tabs.getStyleClass().add("page-titles");
+    this.handle = new PageHandle(space);
+    space.open().addListener((o, was, is) -> showOpen());
+    space.height().addListener((o, was, is) -> requestLayout());
     front.setAlignment(Pos.TOP_LEFT);
     front.getChildren().add(page.node());
-    front.setMinHeight(height - BORDER);
     front.addEventHandler(MouseEvent.MOUSE_PRESSED, Event::consume);
     scroll.setFitToWidth(true);
     scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
     scroll.setFocusTraversable(false);
-    this.least = height;
     scroll.getStyleClass().add("page");
-    getChildren().addAll(tabs, scroll);
+    getChildren().addAll(handle, scroll, tabs);
+    showOpen();
   }
 
   @Override
@@ -69,42 +61,41 @@ public final class Pages<S> extends VBox {
 
   @Override
   protected double computePrefHeight(double width) {
-    return above(width) + pageHeight(width);
+    return titles(width) + (isOpen() ? PageHandle.HEIGHT + space.height().get() + GAP : 0);
   }
 
   @Override
   protected double computeMinHeight(double width) {
-    return open.get() ? above(width) + least : above(width);
+    return titles(width) + (isOpen() ? PageHandle.HEIGHT + PageSpace.LOWEST + GAP : 0);
   }
 
-  private double above(double width) {
-    return snapSizeY(tabs.prefHeight(width)) + getSpacing();
+  private boolean isOpen() {
+    return space.open().get();
   }
 
-  private double pageHeight(double width) {
-    if (!open.get()) {
-      return 0;
-    }
-    double inner = width < 0 ? -1 : width - BORDER;
-    return Math.max(least, snapSizeY(page.node().prefHeight(inner)) + BORDER);
+  private double titles(double width) {
+    return snapSizeY(tabs.prefHeight(width));
   }
 
   @Override
   protected void layoutChildren() {
-    double above = above(getWidth());
-    tabs.resizeRelocate(0, 0, getWidth(), above - getSpacing());
-    scroll.resizeRelocate(0, above, getWidth(), Math.max(0, getHeight() - above));
+    double foot = getHeight() - titles(getWidth());
+    handle.resizeRelocate(0, 0, getWidth(), PageHandle.HEIGHT);
+    scroll.resizeRelocate(
+        0, PageHandle.HEIGHT, getWidth(), Math.max(0, foot - GAP - PageHandle.HEIGHT));
+    tabs.resizeRelocate(0, foot, getWidth(), titles(getWidth()));
   }
 
   private void showOpen() {
-    scroll.setVisible(open.get());
+    scroll.setVisible(isOpen());
+    handle.setVisible(isOpen());
     showTabs();
     requestLayout();
   }
 
   /** The page in front is marked while it is seen. */
   private void showTabs() {
-    tabs.showMany(List.copyOf(pages), open.get() ? List.of(page) : List.of());
+    tabs.showMany(List.copyOf(pages), isOpen() ? List.of(page) : List.of());
   }
 
   /** All of them. */
@@ -118,8 +109,8 @@ public final class Pages<S> extends VBox {
   }
 
   private void press(Page<S> chosen) {
-    if (chosen == page && open.get()) {
-      open.set(false);
+    if (chosen == page && isOpen()) {
+      space.open().set(false);
     } else {
       turnTo(chosen);
     }
@@ -128,7 +119,7 @@ public final class Pages<S> extends VBox {
   /** Brings a page to the front, and opens it. */
   public void turnTo(Page<S> chosen) {
     bring(chosen);
-    open.set(true);
+    space.open().set(true);
     turned.run();
   }
 

@@ -90,7 +90,6 @@ public final class LevelsRoom implements Room {
     this.pages =
         new Pages<SongView>(
             "levels-page-",
-            180,
             List.of(
                 new LevelsPage("band", Controls.row(14, band, choices), this::showBand),
                 numbersPage,

@@ -99,7 +99,7 @@ public final class LineBench implements NoteMarks.Actions {
     this.sheet.turning(this::zoom, this::turnBy);
     this.playing = new PlayPage(this);
     this.tools =
-        new Pages<>(prefix + "page-", 104, pages(own.apply(this)), context.pages(), this::refresh);
+        new Pages<>(prefix + "page-", pages(own.apply(this)), context.pages(), this::refresh);
     context.open().watchOpening(tools::startOver);
     summary.setId(prefix + "summary");
     DoubleBinding height =
@@ -230,6 +230,11 @@ public final class LineBench implements NoteMarks.Actions {
     tell();
     tools.show(new LineScene(shown, chosen()));
     return true;
+  }
+
+  /** The pattern in front looped in full, where a section is long enough for it. */
+  public Optional<PatternTrial> trial() {
+    return line.flatMap(this::trial);
   }
 
   /** The pattern of a line looped in full, where a section is long enough for it. */

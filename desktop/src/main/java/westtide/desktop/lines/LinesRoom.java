@@ -17,6 +17,7 @@ import westtide.desktop.line.LineScene;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
+import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.review.finding.Stage;
@@ -95,6 +96,11 @@ public final class LinesRoom implements Room {
   @Override
   public List<KeyTable> keys() {
     return bench.keys();
+  }
+
+  @Override
+  public Optional<PatternTrial> inFront() {
+    return bench.trial();
   }
 
   @Override

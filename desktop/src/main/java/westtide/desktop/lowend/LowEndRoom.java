@@ -16,6 +16,7 @@ import westtide.desktop.line.LineBench;
 import westtide.desktop.open.SongView;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
+import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.review.finding.Stage;
@@ -126,6 +127,11 @@ public final class LowEndRoom implements Room {
 
   /** What can be done here by name. */
   @Override
+  public Optional<PatternTrial> inFront() {
+    return bench.trial();
+  }
+
+  @Override
   public List<Command> commands() {
     return List.of(
         Command.of("lock-sub", "Lock the 808 to the kick", () -> choose(KickLink.LOCKED))
@@ -177,7 +183,7 @@ public final class LowEndRoom implements Room {
   }
 
   /** The pattern in front. */
-  private Optional<NamedPattern> inFront() {
+  private Optional<NamedPattern> pattern() {
     return bench.parts().chosen().map(p -> p.pattern(context.open().selection().pattern(p)));
   }
 
@@ -187,13 +193,13 @@ public final class LowEndRoom implements Room {
         .parts()
         .chosen()
         .filter(part -> part.role() == Role.SUB)
-        .flatMap(part -> inFront())
+        .flatMap(part -> pattern())
         .flatMap(named -> named.rule(FollowRule.class))
         .flatMap(LowEndEdits::link);
   }
 
   /** Where the octave of the chosen part begins; empty where it does not follow the roots. */
   private Optional<Integer> lowest() {
-    return inFront().flatMap(NamedPattern::lowest);
+    return pattern().flatMap(NamedPattern::lowest);
   }
 }

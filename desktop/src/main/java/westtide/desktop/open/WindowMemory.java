@@ -9,6 +9,7 @@ import java.util.Properties;
 import java.util.function.Consumer;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import westtide.desktop.kit.PageSpace;
 import westtide.file.disk.WholeFile;
 import westtide.review.finding.Stage;
 
@@ -24,6 +25,7 @@ import westtide.review.finding.Stage;
  * @param textPercent size of text, 90 to 200 %
  * @param soundings whether the soundings stand open
  * @param pages whether pages under the drawings stand open
+ * @param pageHeight how high they are then, in pixels
  */
 public record WindowMemory(
     int x,
@@ -34,10 +36,12 @@ public record WindowMemory(
     Palette palette,
     int textPercent,
     boolean soundings,
-    boolean pages) {
+    boolean pages,
+    int pageHeight) {
   /** A window nobody has moved yet. */
   public static final WindowMemory USUAL =
-      new WindowMemory(40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100, false, false);
+      new WindowMemory(
+          40, 40, 1280, 800, Stage.BRIEF, Palette.DAY, 100, false, false, PageSpace.USUAL);
 
   /** The least width of a window. */
   public static final int LEAST_WIDTH = 1000;
@@ -67,6 +71,7 @@ public record WindowMemory(
     private int textPercent;
     private boolean soundings;
     private boolean pages;
+    private int pageHeight;
   }
 
   private WindowMemory with(Consumer<Copy> change) {
@@ -80,6 +85,7 @@ public record WindowMemory(
     copy.textPercent = textPercent;
     copy.soundings = soundings;
     copy.pages = pages;
+    copy.pageHeight = pageHeight;
     change.accept(copy);
     return new WindowMemory(
         copy.x,
@@ -90,7 +96,8 @@ public record WindowMemory(
         copy.palette,
         copy.textPercent,
         copy.soundings,
-        copy.pages);
+        copy.pages,
+        copy.pageHeight);
   }
 
   /** The same with another room in front. */
@@ -113,9 +120,13 @@ public record WindowMemory(
     return with(copy -> copy.soundings = opened);
   }
 
-  /** The same with pages under the drawings open or folded. */
-  public WindowMemory withPages(boolean opened) {
-    return with(copy -> copy.pages = opened);
+  /** The same with pages under the drawings open or folded, so many pixels high. */
+  public WindowMemory withPages(boolean opened, int pixels) {
+    return with(
+        copy -> {
+          copy.pages = opened;
+          copy.pageHeight = pixels;
+        });
   }
 
   /** The same standing elsewhere. */
@@ -146,7 +157,8 @@ public record WindowMemory(
           Palette.valueOf(read.getProperty("palette", USUAL.palette.name())),
           number(read, "text", USUAL.textPercent),
           Boolean.parseBoolean(read.getProperty("soundings")),
-          Boolean.parseBoolean(read.getProperty("pages")));
+          Boolean.parseBoolean(read.getProperty("pages")),
+          number(read, "page-height", USUAL.pageHeight));
     } catch (IOException | IllegalArgumentException e) {
       LOG.warn("The place of the window could not be used; it is as usual", e);
       return USUAL;
@@ -168,6 +180,7 @@ public record WindowMemory(
     out.setProperty("palette", palette.name());
     out.setProperty("text", String.valueOf(textPercent));
     out.setProperty("soundings", String.valueOf(soundings));
+    out.setProperty("page-height", String.valueOf(pageHeight));
     out.setProperty("pages", String.valueOf(pages));
     try {
       StringWriter text = new StringWriter();

@@ -41,7 +41,12 @@ public final class PlayBar extends HBox {
     setAlignment(Pos.CENTER_LEFT);
     setMinWidth(USE_PREF_SIZE);
     setId("play-bar");
-    play = button("play", playing, "Play or stop   Space", context::toggle);
+    play =
+        button(
+            "play",
+            playing,
+            "Play the song, or stop   Shift+Space; Space plays what is in front",
+            context::toggle);
     play.getStyleClass().add("play");
     Button section =
         button(
@@ -98,7 +103,7 @@ public final class PlayBar extends HBox {
     if (moment.playing() != wasPlaying) {
       wasPlaying = moment.playing();
       playing.setIconCode(wasPlaying ? Feather.SQUARE : Feather.PLAY);
-      play.setAccessibleText(wasPlaying ? "Stop   Space" : "Play   Space");
+      play.setAccessibleText(wasPlaying ? "Stop   Space" : "Play the song   Shift+Space");
     }
     boolean counting = gauges.countIn() > 0;
     show(

@@ -39,6 +39,11 @@ public record PatternTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
         .map(section -> at(song, section, part, new Cell(0, Level.FULL, pattern), bars));
   }
 
+  /** The song as it is, looped over a range. */
+  public static PatternTrial asItIs(PlayDesk.Range range) {
+    return new PatternTrial(UnaryOperator.identity(), range);
+  }
+
   private static PatternTrial at(Song song, int section, PartId part, Cell cell, int bars) {
     Meter meter = song.brief().meter();
     int from = song.form().startTick(section, meter);

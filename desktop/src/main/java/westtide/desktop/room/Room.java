@@ -1,6 +1,7 @@
 package westtide.desktop.room;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.Node;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.open.SongView;
@@ -23,6 +24,11 @@ public interface Room {
 
   /** Shows where the song is in this frame; called only while the room is in front. */
   default void follow(PlayPosition moment) {}
+
+  /** What Space plays here round and round; empty where that is the song. */
+  default Optional<PatternTrial> inFront() {
+    return Optional.empty();
+  }
 
   /** Another room comes in front: what was going on in this one ends. */
   default void leave() {}

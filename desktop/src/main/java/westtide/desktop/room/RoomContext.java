@@ -2,10 +2,10 @@ package westtide.desktop.room;
 
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import javafx.beans.property.BooleanProperty;
 import westtide.desktop.files.GrooveFiles;
 import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
+import westtide.desktop.kit.PageSpace;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Messages;
 import westtide.desktop.open.OpenSong;
@@ -24,7 +24,7 @@ import westtide.song.edit.Edit;
  * @param background work beside the window
  * @param play playing and hearing
  * @param panels where panels in front of the window are shown
- * @param pages whether pages under the drawings stand open
+ * @param pages the place of the pages under the drawings
  */
 public record RoomContext(
     OpenSong open,
@@ -35,7 +35,7 @@ public record RoomContext(
     Background background,
     PlayDesk play,
     Panels panels,
-    BooleanProperty pages) {
+    PageSpace pages) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);

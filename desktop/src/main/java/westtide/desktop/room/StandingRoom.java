@@ -82,6 +82,11 @@ public final class StandingRoom implements Room {
   }
 
   @Override
+  public Optional<PatternTrial> inFront() {
+    return room().inFront();
+  }
+
+  @Override
   public void leave() {
     room().leave();
   }
