@@ -30,6 +30,8 @@ import westtide.desktop.frame.SoundingsPane;
 import westtide.desktop.frame.StageList;
 import westtide.desktop.frame.TideChart;
 import westtide.desktop.frame.TopBar;
+import westtide.desktop.frame.guide.GuidePage;
+import westtide.desktop.frame.guide.GuidePanel;
 import westtide.desktop.kit.Zoomed;
 import westtide.desktop.open.Background;
 import westtide.desktop.open.Gestures;
@@ -323,6 +325,11 @@ public final class Shell {
     if (open.isOpen()) {
       overlay.open(new KeyCard(front().keys(), commands(), overlay::close));
     }
+  }
+
+  /** Opens the guide at the page of the room in front. */
+  void guide() {
+    overlay.open(new GuidePanel(GuidePage.of(front), overlay::close));
   }
 
   /** Opens the soundings, or folds them to their line. */

@@ -145,7 +145,8 @@ final class ShellCommands {
         Command.of("quieter", "Listen more quietly by 2 dB", () -> play.louder(-2))
             .withKeys("Shortcut+DOWN"));
     out.add(
-        Command.of("listening", "Listening, breaks and hearing", shell::listening).withKeys("F1"));
+        Command.of("listening", "Listening, breaks and hearing", shell::listening)
+            .withKeys("Shift+F1"));
   }
 
   private void addHistory(List<Command> out) {
@@ -177,6 +178,9 @@ final class ShellCommands {
     out.add(
         Command.of("text-usual", "Text of usual size", () -> shell.appearance().usualText())
             .everywhere());
+    out.add(
+        Command.of("guide", "Guide: help for this room, and what would I do to …", shell::guide)
+            .withKeys("F1"));
     out.add(Command.of("keys", "Every key: the key card", shell::keys).withKeys("Shift+SLASH"));
     out.add(Command.of("history", "History: go to any step of this session", shell::history));
   }

@@ -354,7 +354,7 @@ class PlayTest extends WindowTest {
 
   @Test
   void listeningBreaksAndCautionsAreInOnePanel() {
-    push(KeyCode.F1);
+    push(KeyCode.SHIFT, KeyCode.F1);
     settle();
     assertThat(shown("#listening-panel")).isTrue();
     type("#break", "30");
