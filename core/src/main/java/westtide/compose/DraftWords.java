@@ -24,16 +24,14 @@ import westtide.style.CoreParts;
 public final class DraftWords {
   private DraftWords() {}
 
-  /** How its drums, its lead, its low end and its form go. */
-  public static List<String> of(Song song) {
+  /** How its lead and its low end go: what no picture of form and drums tells. */
+  public static String tune(Song song) {
     List<String> out = new ArrayList<>();
-    drums(song).ifPresent(out::add);
     lead(song).map(line -> "lead of " + line).ifPresent(out::add);
     for (Role role : List.of(Role.SUB, Role.BASS)) {
       song.parts(role).stream().findFirst().flatMap(DraftWords::low).ifPresent(out::add);
     }
-    out.add(song.form().toString());
-    return out;
+    return String.join(" · ", out);
   }
 
   /** What one part plays. */
@@ -86,10 +84,6 @@ public final class DraftWords {
     List<Cell> cells = section.cells(part.id());
     boolean late = cells.size() > 1 && cells.get(0).level() == Level.OUT;
     return late ? " from bar " + (cells.get(1).fromBar() + 1) : "";
-  }
-
-  private static Optional<String> drums(Song song) {
-    return song.part(CoreParts.DRUMS).flatMap(part -> drums(song, part, SongDraft.MAIN));
   }
 
   private static Optional<String> drums(Song song, Part part, String pattern) {

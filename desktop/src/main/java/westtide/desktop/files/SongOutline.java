@@ -2,6 +2,7 @@ package westtide.desktop.files;
 
 import java.util.ArrayList;
 import java.util.List;
+import westtide.desktop.kit.EnergySketch;
 import westtide.json.Field;
 import westtide.json.RecordShape;
 import westtide.json.Shape;
@@ -21,7 +22,12 @@ import westtide.song.Song;
  * @param sections its sections in order
  */
 public record SongOutline(
-    String title, String style, String tempo, String key, String length, List<Water> sections) {
+    String title,
+    String style,
+    String tempo,
+    String key,
+    String length,
+    List<EnergySketch.Stretch> sections) {
   /** Its document. */
   public static final RecordShape<SongOutline> SHAPE =
       RecordShape.of(
@@ -34,15 +40,8 @@ public record SongOutline(
           Field.of(
               "sections",
               Shape.list(
-                  RecordShape.of(Water.class, Field.number("bars"), Field.number("energy")))));
-
-  /**
-   * A section.
-   *
-   * @param bars how long it is
-   * @param energy its mean energy, 0 to 100
-   */
-  public record Water(int bars, int energy) {}
+                  RecordShape.of(
+                      EnergySketch.Stretch.class, Field.number("bars"), Field.number("energy")))));
 
   /** Copies the list. */
   public SongOutline {
@@ -52,11 +51,11 @@ public record SongOutline(
   /** The outline of a song, measured from its score. */
   public static SongOutline of(Song song) {
     Energy energy = Energy.of(Score.of(song));
-    List<Water> sections = new ArrayList<>();
+    List<EnergySketch.Stretch> sections = new ArrayList<>();
     for (int i = 0; i < song.form().sections().size(); i++) {
       int bars = song.form().sections().get(i).bars();
       double mean = energy.mean(song.form().startBar(i), bars);
-      sections.add(new Water(bars, (int) Math.round(mean)));
+      sections.add(new EnergySketch.Stretch(bars, (int) Math.round(mean)));
     }
     return new SongOutline(
         song.title(),

@@ -17,6 +17,9 @@ import javafx.scene.layout.StackPane;
 public final class Pages<S> extends Region {
   private static final double GAP = 6;
 
+  /** What is left of a page where large text or a low window leaves no room; it scrolls. */
+  private static final double SQUEEZED = 44;
+
   private final List<? extends Page<S>> pages;
   private final Runnable turned;
   private final Chips<Page<S>> tabs;
@@ -66,7 +69,7 @@ public final class Pages<S> extends Region {
 
   @Override
   protected double computeMinHeight(double width) {
-    return titles(width) + (isOpen() ? PageHandle.HEIGHT + PageSpace.LOWEST + GAP : 0);
+    return titles(width) + (isOpen() ? PageHandle.HEIGHT + SQUEEZED + GAP : 0);
   }
 
   private boolean isOpen() {

@@ -37,7 +37,7 @@ public final class DraftsPanel extends VBox {
   private static final int COUNT = 3;
 
   /** So that the panel does not move under the pointer when the takes arrive. */
-  private static final double TAKES_HEIGHT = 220;
+  private static final double TAKES_HEIGHT = 412;
 
   /** What is drawn anew. */
   public enum Of {
@@ -210,7 +210,7 @@ public final class DraftsPanel extends VBox {
   private void drawNext(int drawnIn, LongFunction<Song> drawing, long from, int number) {
     state.setText("drawing " + number + " of " + COUNT + " …");
     context.compute(
-        () -> drawing.apply(from),
+        () -> DraftPicture.of(drawing.apply(from)),
         take -> {
           if (drawnIn != turn || getScene() == null) {
             return;
@@ -224,8 +224,9 @@ public final class DraftsPanel extends VBox {
         });
   }
 
-  private VBox row(Song take, int number, long from) {
-    Label head = Controls.wrapped(number + "  ·  seed " + from + facts(take));
+  private VBox row(DraftPicture picture, int number, long from) {
+    Song take = picture.song();
+    Label head = Controls.wrapped(number + "  ·  seed " + from + facts(picture));
     head.setId("draft-facts-" + number);
     Label other = Controls.wrapped(described(take), "small");
     other.setId("draft-words-" + number);
@@ -237,37 +238,32 @@ public final class DraftsPanel extends VBox {
                 head,
                 Controls.spring(),
                 Controls.action("draft-hear-" + number, "hear", () -> hear(take)),
-                Controls.action("draft-take-" + number, "use this", () -> take(take))),
-            other);
+                Controls.action("draft-take-" + number, "use this", () -> take(take))));
+    if (of == Of.SONG) {
+      row.getChildren().add(picture.drawn(context.open().song()));
+    }
+    row.getChildren().add(other);
     row.getStyleClass().add("finding");
     return row;
   }
 
-  private String facts(Song take) {
-    return switch (of) {
-      case SONG -> songFacts(take);
-      case PART -> "  ·  " + parts.value().name();
-      case SECTION -> "  ·  " + form().label(sections.value());
-    };
+  private String facts(DraftPicture picture) {
+    return "  ·  "
+        + switch (of) {
+          case SONG -> picture.outline().facts() + "  ·  " + chords(picture.song());
+          case PART -> parts.value().name();
+          case SECTION -> form().label(sections.value());
+        };
   }
 
-  private static String songFacts(Song take) {
-    ChordLine line = ChordLine.in(take.brief().key(), take.brief().meter());
-    return "  ·  "
-        + take.brief().key()
-        + "  ·  "
-        + take.brief().tempo()
-        + " BPM  ·  "
-        + take.parts().size()
-        + " parts  ·  "
-        + take.form().bars()
-        + " bars  ·  "
-        + line.format(take.progressions().get(0));
+  private static String chords(Song take) {
+    return ChordLine.in(take.brief().key(), take.brief().meter())
+        .format(take.progressions().get(0));
   }
 
   private String described(Song take) {
     return switch (of) {
-      case SONG -> String.join(" · ", DraftWords.of(take));
+      case SONG -> DraftWords.tune(take);
       case PART -> DraftWords.of(take, parts.value().id());
       case SECTION -> DraftWords.of(take, form().id(sections.value()));
     };

@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.desktop.files.SongOutline;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.EnergySketch;
 
 /** A column of songs, each with its energy drawn. */
 final class SongCards extends VBox {
@@ -56,7 +57,7 @@ final class SongCards extends VBox {
 
     /** Shows what the song is. */
     Song showing(SongOutline song) {
-      water.show(song);
+      water.show(song.sections());
       return facts.getText().isEmpty() ? saying(song.facts()) : this;
     }
   }

@@ -13,6 +13,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import westtide.desktop.kit.Controls;
+import westtide.desktop.kit.GrooveSketch;
 import westtide.rhythm.Feel;
 import westtide.style.BeatFamily;
 import westtide.style.StyleOutline;
@@ -63,7 +64,7 @@ final class StyleCards extends VBox {
     Label name = Controls.wrapped(style.name(), "strong");
     Label tempo = Controls.label(style.beats(), "small");
     VBox words = Controls.column(0, name, tempo);
-    GrooveSketch groove = new GrooveSketch(style);
+    GrooveSketch groove = new GrooveSketch("One bar of " + style.name(), style.rows());
     Button button = new Button();
     HBox row = Controls.row(8, words, groove);
     HBox.setHgrow(words, Priority.ALWAYS);
