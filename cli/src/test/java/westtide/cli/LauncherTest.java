@@ -58,6 +58,7 @@ class LauncherTest {
   @BeforeEach
   void aCopyThatIsBuilt() throws IOException {
     home = Files.createDirectories(folder.resolve("with space"));
+    Files.createDirectories(home.resolve("docs/guide"));
     tools = Files.createDirectories(folder.resolve("tools"));
     Files.copy(LAUNCHER, home.resolve("west-tide"));
     home.resolve("west-tide").toFile().setExecutable(true);
