@@ -184,12 +184,16 @@ abstract class WindowTest {
   }
 
   private static void reveal(ScrollPane pane, Node node) {
-    Bounds at = pane.getContent().sceneToLocal(node.localToScene(node.getLayoutBounds()));
-    double view = pane.getViewportBounds().getHeight();
-    double hidden = pane.getContent().getLayoutBounds().getHeight() - view;
-    double top = hidden * pane.getVvalue();
-    if (hidden > 0 && (at.getMinY() < top || at.getMaxY() > top + view)) {
-      pane.setVvalue(Math.max(0, Math.min(1, (at.getCenterY() - view / 2) / hidden)));
+    double turn = 0.05;
+    for (int turns = 0; turns < 20; turns++) {
+      Bounds at = pane.sceneToLocal(node.localToScene(node.getLayoutBounds()));
+      boolean below = at.getMaxY() > pane.getHeight() && pane.getVvalue() < 1;
+      boolean above = at.getMinY() < 0 && pane.getVvalue() > 0;
+      if (below == above) {
+        return;
+      }
+      pane.setVvalue(Math.max(0, Math.min(1, pane.getVvalue() + (below ? turn : -turn))));
+      pane.layout();
     }
   }
 

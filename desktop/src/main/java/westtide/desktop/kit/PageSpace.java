@@ -17,7 +17,7 @@ public final class PageSpace {
   public static final int HIGHEST = 360;
 
   /** What a new window has. */
-  public static final int USUAL = 124;
+  public static final int USUAL = 112;
 
   private final BooleanProperty open;
   private final IntegerProperty height;
