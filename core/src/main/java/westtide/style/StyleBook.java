@@ -20,6 +20,8 @@ import java.util.stream.Collectors;
  */
 public final class StyleBook {
   private static final String OUTLINES = "outlines";
+  private static final ObjectMapper MAPPER =
+      new ObjectMapper().enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY);
 
   private final List<Entry> entries;
 
@@ -59,38 +61,9 @@ public final class StyleBook {
   private static final class Shipped {
     private static final StyleBook BOOK =
         new StyleBook(
-            StyleOutlineFields.read(Files.json(OUTLINES)).stream()
+            StyleOutlineFields.read(json(OUTLINES)).stream()
                 .map(outline -> new Entry(outline, () -> file(outline.id())))
                 .toList());
-  }
-
-  /** The documents that ship. */
-  private static final class Files {
-    private static final ObjectMapper MAPPER =
-        new ObjectMapper().enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY);
-
-    static Style read(String id) {
-      ObjectNode json = (ObjectNode) json(id);
-      JsonNode forms = json.path("forms");
-      if (forms.isTextual()) {
-        json.set("forms", json("form/" + forms.asText()));
-      }
-      return Style.read(json);
-    }
-
-    private static JsonNode json(String name) {
-      try (InputStream in =
-          StyleBook.class.getResourceAsStream("/westtide/style/" + name + ".json")) {
-        return MAPPER.readTree(in);
-      } catch (IOException e) {
-        throw new UncheckedIOException("the style " + name + " could not be read", e);
-      }
-    }
-  }
-
-  /** A shipped style as its file has it. */
-  static Style file(String id) {
-    return Files.read(id);
   }
 
   /** All of them, read. */
@@ -153,5 +126,24 @@ public final class StyleBook {
 
   private static String plain(String name) {
     return name.strip().toLowerCase(Locale.ROOT).replaceAll("[ _-]+", "-");
+  }
+
+  /** A shipped style as its file has it. */
+  static Style file(String id) {
+    ObjectNode json = (ObjectNode) json(id);
+    JsonNode forms = json.path("forms");
+    if (forms.isTextual()) {
+      json.set("forms", json("form/" + forms.asText()));
+    }
+    return Style.read(json);
+  }
+
+  private static JsonNode json(String name) {
+    try (InputStream in =
+        StyleBook.class.getResourceAsStream("/westtide/style/" + name + ".json")) {
+      return MAPPER.readTree(in);
+    } catch (IOException e) {
+      throw new UncheckedIOException("the style " + name + " could not be read", e);
+    }
   }
 }

@@ -6,6 +6,7 @@ import java.util.TreeSet;
 import westtide.rhythm.Feel;
 import westtide.rhythm.Meter;
 import westtide.rhythm.StepLane;
+import westtide.rhythm.Velocity;
 import westtide.song.drum.DrumVoice;
 
 /**
@@ -29,10 +30,7 @@ public record StyleOutline(
     SortedSet<Integer> top,
     SortedSet<Integer> backbeat,
     SortedSet<Integer> kick) {
-  /** Sixteenths in the bar that is shown. */
-  public static final int COLUMNS = 16;
-
-  private static final int SOFT = 70;
+  private static final int COLUMNS = Meter.COMMON.stepsPerBar();
 
   /** Fewer hats than this leave the row to the shaker. */
   private static final int FEW_HATS = 4;
@@ -46,7 +44,7 @@ public record StyleOutline(
         style.tempo(),
         style.feel(),
         top(style),
-        strokes(style, SOFT, DrumVoice.SNARE, DrumVoice.CLAP),
+        strokes(style, Velocity.SOFT + 1, DrumVoice.SNARE, DrumVoice.CLAP),
         strokes(style, 1, DrumVoice.KICK));
   }
 

@@ -26,8 +26,7 @@ final class Appearance {
     this.redraw = redraw;
     this.memory = WindowMemory.read(file);
     this.pages = new PageSpace(memory.pages(), memory.pageHeight());
-    pages.open().addListener((o, was, is) -> keepPages());
-    pages.height().addListener((o, was, is) -> keepPages());
+    pages.open().addListener((o, was, is) -> openPages());
   }
 
   /** How the window was left the last time. */
@@ -43,7 +42,7 @@ final class Appearance {
 
   /** Keeps where the window stands and which room is in front. */
   void remember(int x, int y, int width, int height, Stage front) {
-    memory = memory.at(x, y, width, height).withRoom(front);
+    memory = withPages().at(x, y, width, height).withRoom(front);
     memory.write(file);
   }
 
@@ -53,14 +52,18 @@ final class Appearance {
     memory.write(file);
   }
 
-  /** The place of the pages under the drawings; what it becomes is kept. */
+  /** The place of the pages under the drawings; its height is kept when the window goes. */
   PageSpace pages() {
     return pages;
   }
 
-  private void keepPages() {
-    memory = memory.withPages(pages.open().get(), pages.height().get());
+  private void openPages() {
+    memory = withPages();
     memory.write(file);
+  }
+
+  private WindowMemory withPages() {
+    return memory.withPages(pages.open().get(), pages.height().get());
   }
 
   /** Draws the window in the other palette. */

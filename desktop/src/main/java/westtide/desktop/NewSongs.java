@@ -75,6 +75,11 @@ final class NewSongs {
         });
   }
 
+  /** Reads a demo song beside the window and opens it. */
+  void begin(DemoSong demo, Runnable then) {
+    background.run(demo::song, song -> begin(song, then));
+  }
+
   /** Shows the sheet over everything; {@code then} follows whatever is opened there. */
   void show(List<DemoSong> demos, Runnable then) {
     seed = millis.getAsLong() % 1000;
@@ -84,7 +89,7 @@ final class NewSongs {
             style -> drafted(style, song -> begin(song, then)),
             this::hear,
             this::silence,
-            demo -> background.run(demo::song, song -> begin(song, then)),
+            demo -> begin(demo, then),
             files::openFile,
             this::outline,
             files::chooseAndOpen,
@@ -137,9 +142,7 @@ final class NewSongs {
         song -> {
           if (wanted.filter(style::equals).isPresent()) {
             int hook = song.form().first(SectionKind.HOOK).orElse(0);
-            int from = song.form().startTick(hook, song.brief().meter());
-            int to = song.form().startTick(hook + 1, song.brief().meter());
-            play.audition(song, new PlayDesk.Range(from, to));
+            play.audition(song, PlayDesk.Range.of(song, hook));
           }
         });
   }
@@ -149,9 +152,9 @@ final class NewSongs {
     play.stop();
   }
 
-  /** A file that cannot be read is told when it is opened. */
+  /** Holds up no draft; a file that cannot be read is told when it is opened. */
   private void outline(Callable<Song> song, Consumer<SongOutline> then) {
-    background.run(
+    background.runLong(
         () -> {
           try {
             return Optional.of(SongOutline.of(song.call()));

@@ -41,13 +41,13 @@ final class Screenshots {
   private final Shell shell;
   private final Scene scene;
   private final Path folder;
+  private final List<Song> demos = DemoSongs.all();
   private final Deque<View> views = new ArrayDeque<>();
 
   Screenshots(Shell shell, Scene scene, Path folder) {
     this.shell = shell;
     this.scene = scene;
     this.folder = folder;
-    List<Song> demos = DemoSongs.all();
     views.add(new View("start", shell::showStart));
     for (Stage stage : Stage.values()) {
       String name = stage.toString().toLowerCase().replace(' ', '-');
@@ -116,7 +116,7 @@ final class Screenshots {
   }
 
   private void eightBars() {
-    act(shell.demos().get(2).song(), Stage.DRUMS, "drums-eight-bars");
+    act(demos.get(2), Stage.DRUMS, "drums-eight-bars");
     ((ToggleButton) scene.lookup("#groove-a-eight-bars-2")).fire();
     ((ToggleButton) scene.lookup("#look-all-bars")).fire();
   }
@@ -141,7 +141,7 @@ final class Screenshots {
 
   private void play() {
     shell.closeOverlay();
-    show(shell.demos().get(0).song(), Stage.DRUMS);
+    show(demos.get(0), Stage.DRUMS);
     shell.play().toggleLoop();
     shell.play().playSection();
   }

@@ -269,7 +269,7 @@ public final class Shell {
 
   /** Opens a demo song. */
   void begin(DemoSong demo) {
-    background.run(demo::song, this::begin);
+    start.begin(demo, () -> go(Stage.BRIEF));
   }
 
   /** Every way out of a question ends at a song or at the start sheet. */
@@ -283,7 +283,12 @@ public final class Shell {
   public void showStart() {
     start.show(demos, () -> go(Stage.BRIEF));
     PauseTransition drawn = new PauseTransition(FIRST_PICTURE);
-    drawn.setOnFinished(event -> rooms.buildWhileIdle());
+    drawn.setOnFinished(
+        event -> {
+          if (!ended) {
+            rooms.buildWhileIdle();
+          }
+        });
     drawn.play();
   }
 

@@ -6,15 +6,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import javafx.geometry.Bounds;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.control.Control;
 import javafx.scene.control.TextField;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.Drawing;
+import westtide.desktop.open.WindowMemory;
 import westtide.review.finding.Stage;
 
 /** Opening a page, or changing what is on it, moves nothing else in the window. */
@@ -61,6 +64,22 @@ class NothingMovesTest extends WindowTest {
       }
     }
     assertThat(tried).as("fields tried").isPositive();
+  }
+
+  /** The edge over a page is pulled or moved by keys, in every room alike, and remembered. */
+  @Test
+  void theHandleMakesPagesHigherAndTheWindowKeepsIt() {
+    go(Stage.FORM);
+    Point2D edge = middle(".page-handle");
+    int before = shell.appearance().pages().height().get();
+    drag(edge, edge.subtract(0, 40));
+    assertThat(shell.appearance().pages().height().get()).isEqualTo(before + 40);
+    interact(() -> lookup(".page-handle").match(WindowTest::seen).query().requestFocus());
+    push(KeyCode.DOWN);
+    assertThat(shell.appearance().pages().height().get()).isEqualTo(before + 28);
+    interact(() -> shell.remember(0, 0, 1280, 800));
+    assertThat(WindowMemory.read(folder.resolve("data").resolve("window.properties")).pageHeight())
+        .isEqualTo(before + 28);
   }
 
   /** Where everything stands that has a name and is not on a page. */

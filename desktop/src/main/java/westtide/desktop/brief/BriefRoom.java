@@ -33,6 +33,7 @@ import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 import westtide.style.Reason;
 import westtide.style.Style;
+import westtide.style.StyleOutline;
 
 /**
  * What is decided before the first note, drawn: tempo on a line with the style's band, the key as a
@@ -49,7 +50,7 @@ public final class BriefRoom implements Room {
   private final RoomContext context;
   private final OwnStyles own;
   private final VBox sheet = new VBox();
-  private final Chooser<Style> styles;
+  private final Chooser<StyleOutline> styles;
   private final Label summary = Controls.wrapped("");
   private final VBox reasons = new VBox(6);
   private final SchoolsPane schools;
@@ -72,7 +73,8 @@ public final class BriefRoom implements Room {
   public BriefRoom(RoomContext context, OwnStyles own, LongSupplier millis) {
     this.context = context;
     this.own = own;
-    this.styles = new Chooser<>("brief-style", "style", List.of(), Style::name, this::chooseStyle);
+    this.styles =
+        new Chooser<>("brief-style", "style", List.of(), StyleOutline::name, this::chooseStyle);
     this.schools = new SchoolsPane(context);
     this.plan = new PlanPane(context);
     this.tempo = new TempoBox(context, millis, effect);
@@ -125,7 +127,7 @@ public final class BriefRoom implements Room {
   @Override
   public void show(SongView view) {
     Brief brief = view.song().brief();
-    styles.display(context.open().book().styles(), view.style());
+    styles.display(context.open().book().outlines(), StyleOutline.of(view.style()));
     summary.setText(view.style().summary());
     why.setText("why " + view.style().name().toLowerCase(Locale.ROOT));
     Checklist list = Checklist.of(view.score(), view.style());
@@ -295,7 +297,7 @@ public final class BriefRoom implements Room {
     }
   }
 
-  private void chooseStyle(Style style) {
+  private void chooseStyle(StyleOutline style) {
     context.apply(BriefEdits.style(style.id(), style.feel()));
     context
         .messages()

@@ -3,7 +3,6 @@ package westtide.desktop.chords;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -16,7 +15,6 @@ import westtide.desktop.kit.Page;
 import westtide.desktop.kit.Pages;
 import westtide.desktop.kit.TypedLine;
 import westtide.desktop.open.SongView;
-import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.PartChips;
@@ -25,7 +23,6 @@ import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
 import westtide.desktop.room.Searched;
 import westtide.review.finding.Stage;
-import westtide.rhythm.Meter;
 import westtide.song.Brief;
 import westtide.song.Role;
 import westtide.song.Song;
@@ -33,7 +30,6 @@ import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Notation;
 import westtide.song.chord.Progression;
-import westtide.song.form.Form;
 import westtide.text.Reading;
 
 /**
@@ -109,20 +105,7 @@ public final class ChordsRoom implements Room {
   @Override
   public Optional<PatternTrial> inFront() {
     Song song = context.open().song();
-    Form form = song.form();
-    Meter meter = song.brief().meter();
-    Progression row = song.progression(choice.row());
-    return IntStream.concat(
-            IntStream.of(context.open().section()), IntStream.range(0, form.sections().size()))
-        .filter(place -> form.sections().get(place).progression().equals(row.name()))
-        .boxed()
-        .findFirst()
-        .map(
-            place -> {
-              int from = form.startTick(place, meter);
-              int length = Math.min(row.ticks(), form.sections().get(place).ticks(meter));
-              return PatternTrial.asItIs(new PlayDesk.Range(from, from + length));
-            });
+    return PatternTrial.of(song, song.progression(choice.row()), context.open().section());
   }
 
   @Override

@@ -48,9 +48,15 @@ public record SongOutline(
     sections = List.copyOf(sections);
   }
 
-  /** The outline of a song, measured from its score. */
+  /** The outline of a song. */
   public static SongOutline of(Song song) {
-    Energy energy = Energy.of(Score.of(song));
+    return of(Score.of(song));
+  }
+
+  /** The outline of the song of a score, which its energy is measured from. */
+  public static SongOutline of(Score score) {
+    Song song = score.song();
+    Energy energy = Energy.of(score);
     List<EnergySketch.Stretch> sections = new ArrayList<>();
     for (int i = 0; i < song.form().sections().size(); i++) {
       int bars = song.form().sections().get(i).bars();

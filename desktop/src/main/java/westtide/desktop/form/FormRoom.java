@@ -39,7 +39,6 @@ import westtide.text.Reading;
  * for the selected tank, what announces a bar, curves, sections, plans and teasing.
  */
 public final class FormRoom implements Room {
-
   /** What the tanks keep however high a page would be; the page is scrolled then. */
   private static final double ROOM = 170;
 

@@ -6,7 +6,9 @@ import westtide.desktop.kit.sheet.Axis;
 
 /** One bar of drums in sixteenths: hats above, the backbeat larger, the kick below. */
 public final class GrooveSketch extends Drawing {
-  private static final int COLUMNS = 16;
+  /** Sixteenths in the bar that is shown. */
+  public static final int COLUMNS = 16;
+
   private static final double EDGE = 5;
   private static final double[] HEIGHTS = {0.18, 0.5, 0.82};
   private static final double[] RADII = {2.4, 4.2, 2.8};

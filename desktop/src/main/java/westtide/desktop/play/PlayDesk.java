@@ -34,7 +34,14 @@ public final class PlayDesk {
    * @param from first tick
    * @param to tick after the last
    */
-  public record Range(int from, int to) {}
+  public record Range(int from, int to) {
+    /** A section of a song, by its place. */
+    public static Range of(Song song, int section) {
+      Meter meter = song.brief().meter();
+      Form form = song.form();
+      return new Range(form.startTick(section, meter), form.startTick(section + 1, meter));
+    }
+  }
 
   private final OpenSong open;
   private final Player player;
@@ -239,7 +246,7 @@ public final class PlayDesk {
   /** Starts from the beginning of the selected section. */
   public void playSection() {
     tryNothing();
-    start(range(open.section()).from());
+    start(Range.of(open.song(), open.section()).from());
   }
 
   /** Starts from the selected bar. */
@@ -251,7 +258,7 @@ public final class PlayDesk {
   /** Loops the selected section, or plays on when it is looped already. */
   public void toggleLoop() {
     tryNothing();
-    Range section = range(open.section());
+    Range section = Range.of(open.song(), open.section());
     if (loop.filter(section::equals).isPresent()) {
       loopNothing();
       return;
@@ -363,12 +370,6 @@ public final class PlayDesk {
             : "This machine has no audio line: the time runs and the meters move, but nothing can be heard.");
   }
 
-  private Range range(int section) {
-    Form form = open.song().form();
-    Meter meter = open.song().brief().meter();
-    return new Range(form.startTick(section, meter), form.startTick(section + 1, meter));
-  }
-
   private void setLoop(Range range) {
     loop = Optional.of(range);
     player.loop(range.from(), range.to());
@@ -379,7 +380,7 @@ public final class PlayDesk {
   private void keepLoop() {
     Form form = open.song().form();
     if (loopedSection.isPresent() && loopedSection.getAsInt() < form.sections().size()) {
-      Range now = range(loopedSection.getAsInt());
+      Range now = Range.of(open.song(), loopedSection.getAsInt());
       if (!loop.filter(now::equals).isPresent()) {
         setLoop(now);
       }

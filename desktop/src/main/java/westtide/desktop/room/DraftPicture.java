@@ -31,8 +31,8 @@ import westtide.song.form.SectionKind;
  * @param drums sixteenths of hats, backbeat and kick in the first bar of its hook
  */
 record DraftPicture(Song song, SongOutline outline, List<Set<Integer>> drums) {
+  /** Snares softer than this are ghosts, and not the backbeat. */
   private static final int SOFT = 70;
-  private static final int COLUMNS = 16;
 
   /** Measures a draft. */
   static DraftPicture of(Song song) {
@@ -46,7 +46,7 @@ record DraftPicture(Song song, SongOutline outline, List<Set<Integer>> drums) {
             .toList();
     return new DraftPicture(
         song,
-        SongOutline.of(song),
+        SongOutline.of(score),
         List.of(
             columns(bar, hook, meter, 1, DrumVoice.CLOSED_HAT, DrumVoice.SHAKER),
             columns(bar, hook, meter, SOFT, DrumVoice.SNARE, DrumVoice.CLAP),
@@ -59,8 +59,8 @@ record DraftPicture(Song song, SongOutline outline, List<Set<Integer>> drums) {
     for (DrumVoice voice : voices) {
       bar.stream()
           .filter(note -> note.of(voice) && note.velocity() >= least)
-          .map(note -> (note.start() - from) * COLUMNS / meter.ticksPerBar())
-          .filter(column -> column >= 0 && column < COLUMNS)
+          .map(note -> (note.start() - from) * GrooveSketch.COLUMNS / meter.ticksPerBar())
+          .filter(column -> column >= 0 && column < GrooveSketch.COLUMNS)
           .forEach(out::add);
     }
     return out;

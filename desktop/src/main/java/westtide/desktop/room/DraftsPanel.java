@@ -18,7 +18,6 @@ import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.play.PlayDesk;
 import westtide.draft.Draft;
-import westtide.rhythm.Meter;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.chord.ChordLine;
@@ -271,16 +270,13 @@ public final class DraftsPanel extends VBox {
 
   /** The section that tells most, round and round. */
   private void hear(Song take) {
-    Meter meter = take.brief().meter();
     int place =
         switch (of) {
           case SONG -> take.form().first(SectionKind.HOOK).orElse(0);
           case PART -> firstWith(take);
           case SECTION -> sections.value();
         };
-    int from = take.form().startTick(place, meter);
-    int to = from + take.form().sections().get(place).ticks(meter);
-    context.play().tryOut(now -> take, new PlayDesk.Range(from, to));
+    context.play().tryOut(now -> take, PlayDesk.Range.of(take, place));
   }
 
   /** The first section in which the part plays from the start, else the first hook. */

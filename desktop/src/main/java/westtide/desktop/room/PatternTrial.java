@@ -3,11 +3,12 @@ package westtide.desktop.room;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import westtide.desktop.play.PlayDesk;
-import westtide.rhythm.Meter;
 import westtide.song.Song;
+import westtide.song.chord.Progression;
 import westtide.song.form.Cell;
 import westtide.song.form.Form;
 import westtide.song.form.Level;
@@ -31,28 +32,36 @@ public record PatternTrial(UnaryOperator<Song> change, PlayDesk.Range range) {
    */
   public static Optional<PatternTrial> of(
       Song song, PartId part, String pattern, int bars, int selected) {
-    List<Section> sections = song.form().sections();
+    return place(song.form(), selected, section -> section.bars() >= bars)
+        .map(
+            place ->
+                new PatternTrial(
+                    heard -> playing(heard, place, part, new Cell(0, Level.FULL, pattern)),
+                    range(song, place, bars * song.brief().meter().ticksPerBar())));
+  }
+
+  /**
+   * A progression where the song plays it, as it is: in the selected section or in the first that
+   * has it; empty where none does.
+   *
+   * @param selected place of the selected section
+   */
+  public static Optional<PatternTrial> of(Song song, Progression row, int selected) {
+    return place(song.form(), selected, section -> section.progression().equals(row.name()))
+        .map(place -> new PatternTrial(UnaryOperator.identity(), range(song, place, row.ticks())));
+  }
+
+  private static Optional<Integer> place(Form form, int selected, Predicate<Section> fits) {
+    List<Section> sections = form.sections();
     return IntStream.concat(IntStream.of(selected), IntStream.range(0, sections.size()))
-        .filter(i -> sections.get(i).bars() >= bars)
+        .filter(i -> fits.test(sections.get(i)))
         .boxed()
-        .findFirst()
-        .map(section -> at(song, section, part, new Cell(0, Level.FULL, pattern), bars));
+        .findFirst();
   }
 
-  /** The song as it is, looped over a range. */
-  public static PatternTrial asItIs(PlayDesk.Range range) {
-    return new PatternTrial(UnaryOperator.identity(), range);
-  }
-
-  private static PatternTrial at(Song song, int section, PartId part, Cell cell, int bars) {
-    Meter meter = song.brief().meter();
-    int from = song.form().startTick(section, meter);
-    int to =
-        from
-            + Math.min(
-                bars * meter.ticksPerBar(), song.form().sections().get(section).ticks(meter));
-    return new PatternTrial(
-        heard -> playing(heard, section, part, cell), new PlayDesk.Range(from, to));
+  private static PlayDesk.Range range(Song song, int place, int ticks) {
+    PlayDesk.Range section = PlayDesk.Range.of(song, place);
+    return new PlayDesk.Range(section.from(), Math.min(section.from() + ticks, section.to()));
   }
 
   private static Song playing(Song song, int index, PartId part, Cell cell) {

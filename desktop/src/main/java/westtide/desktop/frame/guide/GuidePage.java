@@ -45,6 +45,11 @@ public enum GuidePage {
         .findFirst();
   }
 
+  /** The id of its title. */
+  String id() {
+    return "guide-" + file;
+  }
+
   /** Its text, in Markdown. */
   String text() {
     try (InputStream in = GuidePage.class.getResourceAsStream(FOLDER + file + ".md")) {

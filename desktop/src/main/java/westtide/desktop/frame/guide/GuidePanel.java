@@ -45,7 +45,7 @@ public final class GuidePanel extends HBox {
 
   private ToggleButton title(GuidePage page) {
     ToggleButton title = new ToggleButton(page.toString());
-    title.setId("guide-" + page.name().toLowerCase().replace('_', '-'));
+    title.setId(page.id());
     title.getStyleClass().setAll("toggle-button", "chip");
     title.setOnAction(event -> turnTo(page));
     titles.put(page, title);

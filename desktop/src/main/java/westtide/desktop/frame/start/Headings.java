@@ -1,7 +1,6 @@
 package westtide.desktop.frame.start;
 
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -23,10 +22,5 @@ final class Headings {
     HBox row = Controls.row(14, title, rule);
     row.setAlignment(Pos.CENTER_LEFT);
     return row;
-  }
-
-  /** Lets something recede while something else is looked for. */
-  static void dim(Node node, boolean so) {
-    node.setOpacity(so ? 0.25 : 1);
   }
 }

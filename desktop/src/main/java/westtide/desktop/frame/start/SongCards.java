@@ -1,10 +1,7 @@
 package westtide.desktop.frame.start;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
@@ -19,11 +16,10 @@ final class SongCards extends VBox {
   private static final double WATER_WIDTH = 100;
   private static final double WATER_HEIGHT = 26;
 
-  private record Card(String words, Button button) {}
+  private final CardFinder finder;
 
-  private final List<Card> cards = new ArrayList<>();
-
-  SongCards() {
+  SongCards(CardFinder finder) {
+    this.finder = finder;
     setSpacing(2);
   }
 
@@ -67,22 +63,8 @@ final class SongCards extends VBox {
     Song song = new Song(id, title, classes);
     song.button.setOnAction(event -> open.run());
     explained.ifPresent(words -> Controls.explained(song.button, words));
-    cards.add(new Card(title.toLowerCase(Locale.ROOT), song.button));
+    finder.add(song.button, title.toLowerCase(Locale.ROOT)::contains);
     getChildren().add(song.button);
     return song;
-  }
-
-  /** Dims what was not looked for. */
-  void find(String words) {
-    cards.forEach(card -> Headings.dim(card.button(), !fits(card, words)));
-  }
-
-  /** The cards that fit, in order. */
-  Stream<Button> found(String words) {
-    return cards.stream().filter(card -> fits(card, words)).map(Card::button);
-  }
-
-  private static boolean fits(Card card, String words) {
-    return card.words().contains(words.strip().toLowerCase(Locale.ROOT));
   }
 }

@@ -6,10 +6,8 @@ import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.function.BiConsumer;
 import java.util.function.Consumer;
-import java.util.stream.Stream;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -65,10 +63,10 @@ public final class StartSheet extends VBox {
       Runnable back) {}
 
   private final Ways ways;
-  private final StyleCards styles;
-  private final SongCards left = new SongCards();
-  private final SongCards recent = new SongCards();
-  private final SongCards demos = new SongCards();
+  private final CardFinder finder = new CardFinder();
+  private final SongCards left = new SongCards(finder);
+  private final SongCards recent = new SongCards(finder);
+  private final SongCards demos = new SongCards(finder);
   private boolean reaching;
   private final TextField search =
       Controls.field("start-find", "find a style, a tempo, a song    /");
@@ -81,15 +79,15 @@ public final class StartSheet extends VBox {
       List<UnsavedWork> left,
       Ways ways) {
     this.ways = ways;
-    this.styles = new StyleCards(styles, ways);
+    StyleCards cards = new StyleCards(styles, ways, finder);
     setId("start-sheet");
     getStyleClass().add("start");
     setSpacing(8);
     setPadding(new Insets(16, 48, 10, 48));
     VBox songs = songs(demos, recent, left);
-    HBox columns = Controls.row(44, this.styles, songs);
+    HBox columns = Controls.row(44, cards, songs);
     columns.setAlignment(Pos.TOP_LEFT);
-    HBox.setHgrow(this.styles, Priority.ALWAYS);
+    HBox.setHgrow(cards, Priority.ALWAYS);
     songs.minWidthProperty().bind(widthProperty().map(w -> wide(w.doubleValue())));
     songs.prefWidthProperty().bind(songs.minWidthProperty());
     VBox.setVgrow(columns, Priority.ALWAYS);
@@ -100,7 +98,7 @@ public final class StartSheet extends VBox {
 
   /** Gives the keys to the first style. */
   public void focusFirst() {
-    styles.found("").findFirst().ifPresent(Button::requestFocus);
+    finder.first("").ifPresent(Button::requestFocus);
   }
 
   private static double wide(double window) {
@@ -116,8 +114,8 @@ public final class StartSheet extends VBox {
                 "A style gives a whole first arrangement. Hold one to hear it; a click opens it.",
                 "small"));
     search.setPrefColumnCount(22);
-    search.textProperty().addListener((o, was, now) -> find(now));
-    search.setOnAction(event -> found(search.getText()).findFirst().ifPresent(Button::fire));
+    search.textProperty().addListener((o, was, now) -> finder.show(now));
+    search.setOnAction(event -> finder.first(search.getText()).ifPresent(Button::fire));
     HBox row =
         Controls.row(
             28,
@@ -140,9 +138,7 @@ public final class StartSheet extends VBox {
     if (!work.isEmpty() || !files.isEmpty()) {
       column.getChildren().add(Headings.ruled("Go on with"));
     }
-    if (!work.isEmpty()) {
-      column.getChildren().add(leftOver(work));
-    }
+    addLeft(work);
     for (int i = 0; i < Math.min(files.size(), MOST_RECENT); i++) {
       addFile(i, files.get(i));
     }
@@ -150,6 +146,7 @@ public final class StartSheet extends VBox {
     column
         .getChildren()
         .addAll(
+            left,
             recent,
             Headings.ruled("Demo songs"),
             Controls.label("music for a radio serial on a tidal island", "small"),
@@ -178,8 +175,7 @@ public final class StartSheet extends VBox {
     ways.outline().accept(() -> SongFile.read(file), card::showing);
   }
 
-  private Node leftOver(List<UnsavedWork> work) {
-    VBox column = Controls.column(2);
+  private void addLeft(List<UnsavedWork> work) {
     for (int i = 0; i < work.size(); i++) {
       Recovery.Left one = work.get(i).left();
       String of = one.file().map(f -> " (" + f.getFileName() + ")").orElse("");
@@ -195,19 +191,6 @@ public final class StartSheet extends VBox {
       left.getChildren()
           .add(Controls.action("let-go-" + i, "discard", () -> ways.letGo().accept(one)));
     }
-    column.getChildren().add(left);
-    return column;
-  }
-
-  private void find(String words) {
-    styles.find(words);
-    Stream.of(left, recent, demos).forEach(cards -> cards.find(words));
-  }
-
-  private Stream<Button> found(String words) {
-    return Stream.of(
-            styles.found(words), left.found(words), recent.found(words), demos.found(words))
-        .flatMap(found -> found);
   }
 
   /** The sign of the key that reached the field is not what is looked for. */

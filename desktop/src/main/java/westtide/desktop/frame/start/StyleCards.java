@@ -1,9 +1,7 @@
 package westtide.desktop.frame.start;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
@@ -25,11 +23,10 @@ final class StyleCards extends VBox {
   private static final double CARD_HEIGHT = 48;
   private static final double MOST_GAP = 26;
 
-  private record Card(StyleOutline style, Button button) {}
+  private final CardFinder finder;
 
-  private final List<Card> cards = new ArrayList<>();
-
-  StyleCards(List<StyleOutline> styles, StartSheet.Ways ways) {
+  StyleCards(List<StyleOutline> styles, StartSheet.Ways ways, CardFinder finder) {
+    this.finder = finder;
     setSpacing(6);
     for (BeatFamily family : BeatFamily.values()) {
       List<StyleOutline> members = styles.stream().filter(s -> s.family() == family).toList();
@@ -87,22 +84,11 @@ final class StyleCards extends VBox {
             + " Click: a first draft. Hold, or H: hear it.");
     Held.on(
         button, () -> ways.hear().accept(style), ways.silence(), () -> ways.style().accept(style));
-    cards.add(new Card(style, button));
+    finder.add(button, wanted -> fits(style, wanted));
     return button;
   }
 
-  /** Dims what was not looked for. */
-  void find(String words) {
-    cards.forEach(card -> Headings.dim(card.button(), !fits(card.style(), words)));
-  }
-
-  /** The cards that fit, in order. */
-  Stream<Button> found(String words) {
-    return cards.stream().filter(card -> fits(card.style(), words)).map(Card::button);
-  }
-
-  private static boolean fits(StyleOutline style, String words) {
-    String wanted = words.strip().toLowerCase(Locale.ROOT);
+  private static boolean fits(StyleOutline style, String wanted) {
     if (wanted.matches("\\d{2,3}")) {
       return style.tempo().contains(Integer.parseInt(wanted));
     }
