@@ -55,6 +55,12 @@ class ArchitectureTest {
               Map.entry("score", List.of("text", "follow", "song", "theory", "rhythm")),
               Map.entry("compose", List.of("text", "song", "style", "follow", "theory", "rhythm")),
               Map.entry("sound", List.of("text", "score", "song", "theory", "rhythm")),
+              Map.entry("found", List.of("text", "sound", "score", "song", "theory", "rhythm")),
+              Map.entry(
+                  "crate",
+                  List.of(
+                      "text", "draft", "compose", "level", "found", "sound", "score", "style",
+                      "song", "theory", "rhythm")),
               Map.entry("play", List.of("text", "sound", "score", "song", "theory", "rhythm")),
               Map.entry(
                   "level", List.of("text", "score", "sound", "style", "song", "theory", "rhythm")),
@@ -68,7 +74,9 @@ class ArchitectureTest {
                       "theory", "rhythm")),
               Map.entry(
                   "file",
-                  List.of("text", "json", "style", "score", "sound", "song", "theory", "rhythm"))));
+                  List.of(
+                      "text", "json", "style", "score", "sound", "found", "song", "theory",
+                      "rhythm"))));
 
   @Test
   void theCoreKnowsNoInterface() {

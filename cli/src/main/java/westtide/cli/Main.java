@@ -27,6 +27,8 @@ import westtide.text.Plain;
       NewCommand.class,
       ShowCommand.class,
       ExportCommand.class,
+      FoundCommand.class,
+      CrateCommand.class,
       CommandLine.HelpCommand.class
     })
 public final class Main {

@@ -21,6 +21,11 @@ public final class KeyFinder {
   };
   private static final double ENDS_ON_TONIC = 0.2;
   private static final double ENDS_ON_TRIAD = 0.03;
+  private static final double BASS_AT_HOME = 0.8;
+
+  /** Most beats are in minor (common practice). */
+  private static final double USUALLY_MINOR = 0.05;
+
   private static final double FOREIGN = 1.2;
   private static final double FLAT_SEVENTH = 0.5;
   private static final double WRONG_THIRD = 0.3;
@@ -81,6 +86,40 @@ public final class KeyFinder {
     return readings.stream()
         .sorted(Comparator.comparingDouble(Reading::fit).reversed())
         .map(reading -> guess(reading, time, last, sum))
+        .toList();
+  }
+
+  /**
+   * All keys, the likeliest first, of a sound whose pitch classes are known by strength only: the
+   * profiles' correlation, and how much its bass comes home to each tonic (our own weight).
+   *
+   * @param strengths twelve, C first, 0 or more
+   * @param home how much each of the twelve is where the bass is at home; all add up to 1
+   * @throws IllegalArgumentException when nothing is heard
+   */
+  public static List<Guess> rank(double[] strengths, double[] home) {
+    if (mean(strengths) <= 0) {
+      throw new IllegalArgumentException("no notes were given; a key needs at least one");
+    }
+    List<Reading> readings = new ArrayList<>();
+    double all = 0;
+    int last = 0;
+    for (int tonic = 0; tonic < 12; tonic++) {
+      last = home[tonic] > home[last] ? tonic : last;
+      for (boolean minor : new boolean[] {false, true}) {
+        double fit =
+            correlation(strengths, minor ? MINOR : MAJOR, tonic)
+                + BASS_AT_HOME * home[tonic]
+                + (minor ? USUALLY_MINOR : 0);
+        readings.add(new Reading(tonic, minor, fit));
+        all += Math.exp(SHARPNESS * fit);
+      }
+    }
+    double sum = all;
+    int ends = last;
+    return readings.stream()
+        .sorted(Comparator.comparingDouble(Reading::fit).reversed())
+        .map(reading -> guess(reading, strengths, ends, sum))
         .toList();
   }
 

@@ -5,12 +5,13 @@ package westtide.sound.loudness;
  * 1965). Turns are looked up, and neighbours are worked on one after another, so that all of it
  * stays near the processor.
  */
-final class Fourier {
+public final class Fourier {
   private final int size;
   private final double[] cosines;
   private final double[] sines;
 
-  Fourier(int size) {
+  /** A transform of that many points, a power of two. */
+  public Fourier(int size) {
     this.size = size;
     cosines = new double[size / 2];
     sines = new double[size / 2];
@@ -20,7 +21,8 @@ final class Fourier {
     }
   }
 
-  void transform(double[] real, double[] imaginary) {
+  /** Transforms both arrays in place; their length is that of the transform. */
+  public void transform(double[] real, double[] imaginary) {
     reorder(real, imaginary);
     for (int span = 2; span <= size; span <<= 1) {
       for (int from = 0; from < size; from += span) {

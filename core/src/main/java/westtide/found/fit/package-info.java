@@ -1,0 +1,2 @@
+/** Found sound made to fit: resampled, stretched with its pitch kept, cut into pieces. */
+package westtide.found.fit;

@@ -1,0 +1,4 @@
+/**
+ * What a sound that was brought in is: where it begins, its tempo, bars, onsets, key and tuning.
+ */
+package westtide.found;
