@@ -27,6 +27,7 @@ import westtide.text.Plain;
       NewCommand.class,
       ShowCommand.class,
       ExportCommand.class,
+      AddCommand.class,
       FoundCommand.class,
       CrateCommand.class,
       CommandLine.HelpCommand.class

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Random;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import picocli.CommandLine.ArgGroup;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -20,14 +21,17 @@ import westtide.file.SongVersions;
 import westtide.file.StyleFile;
 import westtide.file.disk.Folders;
 import westtide.file.disk.UnusableFileException;
+import westtide.found.BringIn;
 import westtide.review.StyleTrial;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.LaneId;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.LinkedSections;
 import westtide.song.form.FormLine;
+import westtide.song.found.FoundSound;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
@@ -124,6 +128,9 @@ final class NewCommand implements Callable<Integer> {
       description = "replaces a song that is there already; what it holds stays among its versions")
   private boolean force;
 
+  @ArgGroup(exclusive = false)
+  private FoundOptions found;
+
   @Spec private CommandSpec spec;
 
   @Override
@@ -134,12 +141,16 @@ final class NewCommand implements Callable<Integer> {
     SongDraft draft = SongDraft.in(wanted).withSeed(take).withTitle(title());
     draft = tempo == null ? draft : draft.withTempo(Tempo.parse(tempo));
     draft = key == null ? draft : draft.withKey(Key.parse(key));
+    FoundOptions.Read loop = found == null ? null : found.read();
+    draft = loop == null ? draft : begunWith(draft, loop);
     Song song = repeated(drafted(draft).song());
+    song = loop == null ? song : with(song, loop);
     tellLows(song);
     if (!StandardOutput.means(file)) {
       replacing();
     }
-    if (!StandardOutput.write(file, to -> SongFile.write(song, to))) {
+    Song made = song;
+    if (!StandardOutput.write(file, to -> SongFile.write(made, to))) {
       return 0;
     }
     spec.commandLine()
@@ -157,6 +168,22 @@ final class NewCommand implements Callable<Integer> {
                 + " parts, seed "
                 + take);
     return 0;
+  }
+
+  /** A draft at tempo and key of a loop, where others were not wished for. */
+  private SongDraft begunWith(SongDraft draft, FoundOptions.Read loop) {
+    SongDraft paced = tempo == null ? draft.withTempo(Tempo.nearest(loop.facts().tempo())) : draft;
+    return key == null ? loop.facts().key().map(paced::withKey).orElse(paced) : paced;
+  }
+
+  /** The song round a loop: in its tuning, over its chords where no others were wished for. */
+  private Song with(Song song, FoundOptions.Read loop) {
+    int cents = tempo == null ? (int) Math.round(loop.facts().cents()) : 0;
+    Song out = found.into(BriefEdits.cents(cents).apply(song), loop);
+    FoundSound sound = out.parts(Role.FOUND).get(0).found().orElseThrow();
+    out = chords == null ? BringIn.withChordsOf(sound, out) : out;
+    spec.commandLine().getOut().println(found.told(out, loop));
+    return out;
   }
 
   /** The song whose sections stay the same where that was typed. */

@@ -42,7 +42,7 @@ public final class DraftWords {
           case DRUMS -> drums(song, part, SongDraft.MAIN);
           case LINE -> lead(song, part, SongDraft.MAIN);
           case SUB, BASS -> low(part);
-          case CHORDS, MARKS -> Optional.empty();
+          case CHORDS, MARKS, FOUND -> Optional.empty();
         };
     return own.orElseGet(() -> PatternDescription.main(part, song));
   }

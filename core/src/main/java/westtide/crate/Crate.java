@@ -25,7 +25,6 @@ import westtide.sound.Mixdown;
 import westtide.style.Style;
 import westtide.style.StyleBook;
 import westtide.theory.Key;
-import westtide.theory.NoteName;
 import westtide.theory.Scale;
 
 /**
@@ -118,8 +117,7 @@ public final class Crate {
     double bpm = Math.max(SLOWEST, drawn * pace);
     Tempo tempo = Tempo.nearest(random.nextInt(2) == 0 ? Math.rint(bpm) : bpm);
     boolean sad = random.nextInt(3) > 0 || minor;
-    NoteName tonic = NoteName.ofPitchClass(random.nextInt(12)).get(0);
-    Key key = new Key(tonic, sad ? Scale.MINOR : Scale.MAJOR);
+    Key key = Key.usual(random.nextInt(12), sad ? Scale.MINOR : Scale.MAJOR);
     int bars = List.of(2, 4, 4, 8, 8).get(random.nextInt(5));
     int cents = random.nextInt(4) == 0 ? 0 : random.nextInt(71) - 35;
     return new Wish(

@@ -108,6 +108,7 @@ public final class Recovery implements Closeable {
     out.put("file", file.map(path -> path.toAbsolutePath().toString()).orElse(""));
     out.put("kept", clock.instant().toString());
     out.set("song", SongFile.tree(song));
+    SoundShelf.keep(song, SoundShelf.common(own));
     WholeFile.keep(own, MAPPER.writeValueAsBytes(out));
   }
 
@@ -165,7 +166,8 @@ public final class Recovery implements Closeable {
     String named = tree.path("file").asText();
     Optional<Path> file = named.isEmpty() ? Optional.empty() : Optional.of(Path.of(named));
     SongFile.Opened opened = SongFile.opened(tree.path("song"));
-    Song song = opened.song();
+    Song song =
+        SoundShelf.filled(opened.song(), List.of(SoundShelf.common(path)), new ArrayList<>());
     Optional<String> note =
         opened.newer()
             ? Optional.of("written by a newer version, opens as a copy")

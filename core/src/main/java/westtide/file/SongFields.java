@@ -72,7 +72,8 @@ final class SongFields {
                   .holds("transposition"),
               Field.of("laneRhythms", DrumFields.BORROWED).or(Map.of()).holds("borrowed"),
               Field.of("laneSounds", DrumFields.SOUNDS).or(Map.of()).holds("lanes"),
-              Field.of("patterns", Shape.list(PatternFields.NAMED)))
+              Field.of("patterns", Shape.list(PatternFields.NAMED)),
+              Field.maybe("found", FoundFields.FOUND))
           .placed("part", "name");
 
   private static final RecordShape<Song> SONG =

@@ -19,6 +19,7 @@ import java.util.concurrent.ForkJoinTask;
 import westtide.file.disk.UnusableFileException;
 import westtide.file.disk.WholeFile;
 import westtide.score.Score;
+import westtide.song.Role;
 import westtide.song.Song;
 
 /**
@@ -66,10 +67,20 @@ public final class SongFile {
   public static Opened open(Path path) throws UnusableFileException {
     JsonNode tree = JsonDocument.read(path, SongLimits.BYTES);
     try {
-      return opened(tree);
+      return withSounds(opened(tree), path);
     } catch (IllegalArgumentException e) {
       throw JsonDocument.damaged(path, e.getMessage(), e);
     }
+  }
+
+  private static Opened withSounds(Opened read, Path path) {
+    if (read.song().parts(Role.FOUND).isEmpty()) {
+      return read;
+    }
+    List<String> notices = new ArrayList<>(read.notices());
+    List<Path> folders = List.of(SoundShelf.beside(path), SoundShelf.common(path));
+    Song filled = SoundShelf.filled(read.song(), folders, notices);
+    return new Opened(read.score().after(filled), read.newer(), List.copyOf(notices));
   }
 
   /**
@@ -87,6 +98,7 @@ public final class SongFile {
    * @throws UnusableFileException with one sentence when the place cannot be written
    */
   public static void write(Song song, Path path) throws UnusableFileException {
+    SoundShelf.keep(song, SoundShelf.beside(path));
     WholeFile.write(path, format(song).getBytes(StandardCharsets.UTF_8));
   }
 
@@ -96,6 +108,7 @@ public final class SongFile {
    * @throws UnusableFileException with one sentence when the place cannot be written
    */
   static void keep(Song song, Path path) throws UnusableFileException {
+    SoundShelf.keep(song, SoundShelf.common(path));
     WholeFile.keep(path, format(song));
   }
 

@@ -27,7 +27,7 @@ public final class EntryLevel {
 
   /** The part at the level it enters a song of that style with. */
   public static Part of(Part fresh, Song song, Style style) {
-    if (fresh.role() == Role.MARKS) {
+    if (fresh.role() == Role.MARKS || fresh.role() == Role.FOUND) {
       return fresh;
     }
     List<Part> same = song.parts(fresh.role());
@@ -62,6 +62,7 @@ public final class EntryLevel {
       case SUB -> "808";
       case BASS -> "bass";
       case MARKS -> "marks";
+      case FOUND -> "keys";
     };
   }
 

@@ -28,6 +28,7 @@ import westtide.song.form.CellSpan;
 import westtide.song.form.Level;
 import westtide.song.form.Section;
 import westtide.song.form.Thinning;
+import westtide.song.found.FoundSound;
 import westtide.song.pattern.Pattern;
 import westtide.song.pattern.Transposition;
 
@@ -82,13 +83,16 @@ final class Scoring {
     Boundaries.Applied applied =
         boundaries.applied(
             part,
-            MonophonicCut.sameSource(
-                part.role() == Role.SUB ? MonophonicCut.allKeys(sorted) : sorted));
+            MonophonicCut.sameSource(isMonophonic(part) ? MonophonicCut.allKeys(sorted) : sorted));
     return new ScoredPart(
         part,
         applied.notes(),
         passages(part, stretches, applied.ofPatterns()),
         new Motions(song, part).with(applied.moves()).all());
+  }
+
+  private static boolean isMonophonic(Part part) {
+    return part.role() == Role.SUB || part.found().filter(FoundSound::chokes).isPresent();
   }
 
   private void addSection(
@@ -163,7 +167,11 @@ final class Scoring {
     return PedalNotes.of(left, part, song.form().sections().get(place));
   }
 
+  /** Pieces of a sound are moved where they are played: their keys say which they are. */
   private static Transposition higher(Part part, CellSpan span) {
+    if (!part.pitched()) {
+      return Transposition.NONE;
+    }
     int octaves = span.cell().sound().octave();
     return octaves == 0 ? part.transposition() : part.transposition().plusOctaves(octaves);
   }

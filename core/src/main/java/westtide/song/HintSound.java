@@ -20,7 +20,7 @@ public final class HintSound {
   private static int lowPass(Role role) {
     return switch (role) {
       case CHORDS -> 2200;
-      case LINE, MARKS -> 2600;
+      case LINE, MARKS, FOUND -> 2600;
       case DRUMS -> 4500;
       case SUB, BASS -> 700;
     };

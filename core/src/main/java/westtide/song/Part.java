@@ -14,6 +14,7 @@ import westtide.song.drum.BorrowedLane;
 import westtide.song.drum.DrumVoice;
 import westtide.song.drum.LaneId;
 import westtide.song.drum.LaneSound;
+import westtide.song.found.FoundSound;
 import westtide.song.id.PartId;
 import westtide.song.mix.Mix;
 import westtide.song.mix.Patch;
@@ -36,6 +37,7 @@ import westtide.song.pattern.Transposition;
  * @param borrowed lanes of drums that take their rhythm from a pitched part, in all grooves or in
  *     some, whatever is written in them; the kick leads and borrows none
  * @param patterns the patterns it can play, at least one, the first being the usual one
+ * @param found the sound it plays pieces of; there exactly where its role is found sound
  */
 public record Part(
     PartId id,
@@ -47,7 +49,8 @@ public record Part(
     Transposition transposition,
     Map<LaneId, LaneSound> lanes,
     Map<LaneId, BorrowedLane> borrowed,
-    List<NamedPattern> patterns) {
+    List<NamedPattern> patterns,
+    Optional<FoundSound> found) {
   /** Copies the patterns and checks them. */
   public Part {
     lanes = Collections.unmodifiableMap(new LinkedHashMap<>(lanes));
@@ -73,6 +76,10 @@ public record Part(
     if (role == Role.DRUMS && !transposition.equals(Transposition.NONE)) {
       throw new IllegalArgumentException("drums are not transposed, but " + name + " was");
     }
+    if (found.isPresent() != (role == Role.FOUND)) {
+      throw new IllegalArgumentException(
+          "part " + name + (found.isPresent() ? " has" : " lacks") + " a found sound");
+    }
     checkKinds(name, role, patterns);
   }
 
@@ -89,7 +96,34 @@ public record Part(
         Transposition.NONE,
         Map.of(),
         Map.of(),
-        patterns);
+        patterns,
+        Optional.empty());
+  }
+
+  /** A part that plays pieces of a sound. */
+  public static Part of(PartId id, String name, FoundSound sound, List<NamedPattern> patterns) {
+    return new Part(
+        id,
+        name,
+        Role.FOUND,
+        0,
+        PartSound.patch(Role.FOUND),
+        PartSound.mix(Role.FOUND),
+        Transposition.NONE,
+        Map.of(),
+        Map.of(),
+        patterns,
+        Optional.of(sound));
+  }
+
+  /** The part with its sound changed; one that has none stays. */
+  public Part withFound(UnaryOperator<FoundSound> change) {
+    return with(copy -> copy.found = found.map(change));
+  }
+
+  /** Whether its keys are pitches; drums and pieces of a sound have other uses for them. */
+  public boolean pitched() {
+    return role != Role.DRUMS && role != Role.FOUND;
   }
 
   /** The part under another id. */
@@ -356,6 +390,7 @@ public record Part(
     private Map<LaneId, LaneSound> lanes;
     private Map<LaneId, BorrowedLane> borrowed;
     private List<NamedPattern> patterns;
+    private Optional<FoundSound> found;
 
     Copy(Part from) {
       id = from.id;
@@ -368,11 +403,12 @@ public record Part(
       lanes = from.lanes;
       borrowed = from.borrowed;
       patterns = from.patterns;
+      found = from.found;
     }
 
     Part made() {
       return new Part(
-          id, name, role, program, patch, mix, transposition, lanes, borrowed, patterns);
+          id, name, role, program, patch, mix, transposition, lanes, borrowed, patterns, found);
     }
   }
 }

@@ -18,6 +18,7 @@ public final class PartSound {
           case SUB -> "808";
           case BASS -> "finger bass";
           case MARKS -> "riser";
+          case FOUND -> "electric piano";
         });
   }
 
@@ -29,6 +30,7 @@ public final class PartSound {
       case LINE -> Mix.PLAIN.withLevel(-110).withLowCut(150).withReverb(26).withDelay(18);
       case DRUMS -> Mix.PLAIN.withLevel(-40).withReverb(6);
       case SUB -> Mix.PLAIN.withLevel(-70).withClip(30).withDuck(kick);
+      case FOUND -> Mix.PLAIN.withLevel(-80);
       case MARKS -> Mix.PLAIN.withLevel(-80).withReverb(18).withWidth(40);
       case BASS -> Mix.PLAIN.withLevel(-90).withDuck(kick);
     };

@@ -7,6 +7,7 @@ public enum Role {
   DRUMS("drums"),
   SUB("808"),
   BASS("bass"),
+  FOUND("found sound"),
   MARKS("marks");
 
   private final String title;

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Function;
+import westtide.rhythm.Tempo;
 import westtide.score.event.ScoredNote;
 import westtide.song.Part;
 import westtide.song.Role;
@@ -40,6 +41,7 @@ final class PartPlayer {
   private final TableStore tables;
   private final int rate;
   private final double tuning;
+  private final Tempo tempo;
   private final float crossing;
   private final float choke;
   private final InstrumentBook book = InstrumentBook.shipped();
@@ -49,12 +51,16 @@ final class PartPlayer {
   private final Map<String, Dressed> others = new HashMap<>();
   private final Map<Object, Integer> turns = new HashMap<>();
 
-  /** A player of a part; every pitch is multiplied by {@code tuning}, drums are not. */
-  PartPlayer(Part part, TableStore tables, int rate, double tuning) {
+  /**
+   * A player of a part; every pitch is multiplied by {@code tuning}, drums are not; found sound is
+   * made to fit the tempo.
+   */
+  PartPlayer(Part part, TableStore tables, int rate, double tuning, Tempo tempo) {
     this.part = part;
     this.tables = tables;
     this.rate = rate;
     this.tuning = tuning;
+    this.tempo = tempo;
     this.crossing = (float) Fade.perSample(CROSSING_MILLIS, rate);
     this.choke = (float) Fade.perSample(Fade.CHOKE_MILLIS, rate);
     this.kit = Kit.find(part.patch().instrument()).orElse(Kit.SHIPPED.get(0));
@@ -81,6 +87,9 @@ final class PartPlayer {
   TrackBuilder plan(List<ScoredNote> notes, double framesPerTick) {
     if (part.role() == Role.DRUMS) {
       return plan(notes, note -> OptionalInt.empty(), framesPerTick);
+    }
+    if (part.role() == Role.FOUND) {
+      return new FoundPlayer(part, tempo, tables, rate).plan(notes, framesPerTick);
     }
     TrackBuilder out = new TrackBuilder();
     Set<Long> goingOn = goingOn(notes);
@@ -117,7 +126,10 @@ final class PartPlayer {
 
   Optional<Audition> trial(ScoredNote note) {
     int frames = note.ticks();
-    TrackBuilder plan = plan(List.of(note), 1);
+    TrackBuilder plan =
+        part.role() == Role.FOUND
+            ? new FoundPlayer(part, tempo, tables, rate).trial(note)
+            : plan(List.of(note), 1);
     tables.make();
     Track track = plan.track();
     if (track.size() == 0) {

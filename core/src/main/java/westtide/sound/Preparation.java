@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import westtide.rhythm.Tempo;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.score.event.AutomationTarget;
@@ -36,6 +37,9 @@ public final class Preparation {
 
   /** The tuning of the score made ready last, which single notes are tried in. */
   private volatile double tuning = 1;
+
+  /** Its tempo. */
+  private volatile Tempo tempo = Tempo.of(120);
 
   /** A preparation at a sample rate. */
   public Preparation(int rate) {
@@ -72,6 +76,7 @@ public final class Preparation {
     List<PreparedScore.Prepared> parts = new ArrayList<>();
     double ticksPerSecond = ticksPerSecond(score);
     tuning = Pitch.ratio(score.song().brief().cents());
+    tempo = score.song().brief().tempo();
     Triggers triggers = new Triggers(score);
     List<PlannedPart> planned = new ArrayList<>();
     for (ScoredPart part : score.parts()) {
@@ -108,7 +113,7 @@ public final class Preparation {
   }
 
   private Optional<Audition> trial(Part part, ScoredNote note) {
-    return new PartPlayer(part, tables, rate, tuning(part)).trial(note);
+    return new PartPlayer(part, tables, rate, tuning(part), tempo).trial(note);
   }
 
   private double tuning(Part part) {
@@ -151,7 +156,7 @@ public final class Preparation {
     if (delays(part, scored)) {
       channel.giveDelay();
     }
-    PartPlayer player = new PartPlayer(part, tables, rate, tuning(part));
+    PartPlayer player = new PartPlayer(part, tables, rate, tuning(part), tempo);
     double framesPerTick = rate / ticksPerSecond;
     if (part.role() != Role.DRUMS) {
       TrackBuilder notes = player.plan(heard, framesPerTick);

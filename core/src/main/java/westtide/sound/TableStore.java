@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
+import westtide.sound.found.FittedSounds;
 import westtide.sound.voice.Instrument;
 import westtide.sound.voice.Strike;
 import westtide.sound.voice.Touch;
@@ -38,11 +39,18 @@ final class TableStore {
   private final Map<Key, Table> tables = new HashMap<>();
   private final int rate;
   private final SharedTables shared;
+  private final FittedSounds fitted;
 
   /** A store of its own, which takes what others of the same rate already made. */
   TableStore(int rate, SharedTables shared) {
     this.rate = rate;
     this.shared = shared;
+    this.fitted = new FittedSounds(rate);
+  }
+
+  /** The loops that were made to fit. */
+  FittedSounds fitted() {
+    return fitted;
   }
 
   /** A table that was asked for; its samples are there once the store has made them. */

@@ -1,5 +1,6 @@
 package westtide.theory;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.regex.Matcher;
@@ -32,6 +33,18 @@ public record Key(NoteName tonic, Scale scale) {
                     "a key is a note and a scale, such as F# minor, A dorian or Bb major, but was \""
                         + text
                         + "\""));
+  }
+
+  /** The key on a pitch class, 0 for C to 11 for B, spelled with as few signs as can be. */
+  public static Key usual(int pitchClass, Scale scale) {
+    return NoteName.ofPitchClass(pitchClass).stream()
+        .map(tonic -> new Key(tonic, scale))
+        .min(Comparator.comparingInt(Key::accidentals))
+        .orElseThrow();
+  }
+
+  private int accidentals() {
+    return notes().stream().mapToInt(note -> Math.abs(note.accidental())).sum();
   }
 
   /** As {@link #parse}, but empty when the text is no key. */

@@ -85,7 +85,7 @@ public final class KeyFinder {
     double sum = all;
     return readings.stream()
         .sorted(Comparator.comparingDouble(Reading::fit).reversed())
-        .map(reading -> guess(reading, time, last, sum))
+        .map(reading -> guess(reading, scale(reading, time), time, last, sum))
         .toList();
   }
 
@@ -119,14 +119,19 @@ public final class KeyFinder {
     int ends = last;
     return readings.stream()
         .sorted(Comparator.comparingDouble(Reading::fit).reversed())
-        .map(reading -> guess(reading, strengths, ends, sum))
+        .map(reading -> guess(reading, plain(reading), strengths, ends, sum))
         .toList();
   }
 
   private record Reading(int tonic, boolean minor, double fit) {}
 
-  private static Guess guess(Reading reading, double[] time, int last, double all) {
-    Key key = new Key(spelled(reading), scale(reading, time));
+  /** Strengths tell major from minor, and modes too little to be sure of. */
+  private static Scale plain(Reading reading) {
+    return reading.minor() ? Scale.MINOR : Scale.MAJOR;
+  }
+
+  private static Guess guess(Reading reading, Scale scale, double[] time, int last, double all) {
+    Key key = Key.usual(reading.tonic(), scale);
     double inside = 0;
     double total = 0;
     for (int pitchClass = 0; pitchClass < 12; pitchClass++) {
@@ -150,21 +155,6 @@ public final class KeyFinder {
       return Scale.DORIAN;
     }
     return seventh > 2 * flatSeventh && sixth == 0 ? Scale.HARMONIC_MINOR : Scale.MINOR;
-  }
-
-  /** The tonic as keys usually write it: the spelling with fewer signs. */
-  private static NoteName spelled(Reading reading) {
-    NoteName best = null;
-    int fewest = Integer.MAX_VALUE;
-    for (NoteName name : NoteName.ofPitchClass(reading.tonic())) {
-      Key key = new Key(name, reading.minor() ? Scale.MINOR : Scale.MAJOR);
-      int signs = key.notes().stream().mapToInt(note -> Math.abs(note.accidental())).sum();
-      if (signs < fewest) {
-        fewest = signs;
-        best = name;
-      }
-    }
-    return best;
   }
 
   private static double ending(int last, int tonic, boolean minor) {

@@ -6,9 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import westtide.found.fit.PhaseVocoder;
-import westtide.found.fit.Resampler;
-import westtide.found.fit.SpliceStretch;
+import westtide.sound.found.PhaseVocoder;
+import westtide.sound.found.Resampler;
+import westtide.sound.found.SpliceStretch;
 
 /** Measured with code of its own: zero crossings, energies and sums of squares. */
 class StretchTest {

@@ -65,7 +65,7 @@ final class Places {
           case CHORDS -> Stage.CHORDS;
           case DRUMS -> Stage.DRUMS;
           case SUB, BASS -> Stage.LOW_END;
-          case LINE -> Stage.LINES;
+          case LINE, FOUND -> Stage.LINES;
           case MARKS -> Stage.FORM;
         };
     return Command.of(

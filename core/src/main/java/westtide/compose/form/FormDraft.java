@@ -125,6 +125,7 @@ public final class FormDraft {
       case SUB -> CoreParts.SUB.value();
       case BASS -> CoreParts.BASS.value();
       case MARKS -> "marks";
+      case FOUND -> CoreParts.KEYS.value();
     };
   }
 

@@ -37,6 +37,7 @@ public final class Energy {
               Role.SUB, 20.0,
               Role.CHORDS, 18.0,
               Role.LINE, 20.0,
+              Role.FOUND, 20.0,
               Role.BASS, 12.0,
               Role.MARKS, 4.0));
 

@@ -32,7 +32,7 @@ public final class BlankPattern {
                   .rule(Role.CHORDS, FollowRule.Chords.class)
                   .map(rule -> FollowRule.Chords.of(rule.range(), Optional.empty()))
                   .orElse(ChordRules.usual()));
-      case LINE -> new Pattern.Written(bars(song), List.of());
+      case LINE, FOUND -> new Pattern.Written(bars(song), List.of());
       case MARKS -> new Pattern.Written(1, List.of());
       case DRUMS ->
           new Pattern.Drums(

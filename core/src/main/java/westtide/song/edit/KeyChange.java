@@ -1,7 +1,6 @@
 package westtide.song.edit;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +13,6 @@ import westtide.song.line.Note;
 import westtide.song.pattern.Pattern;
 import westtide.theory.Interval;
 import westtide.theory.Key;
-import westtide.theory.NoteName;
 
 /**
  * A move of a song to another key. Chords stay on their degrees: those of the old key become the
@@ -36,16 +34,8 @@ public record KeyChange(Key from, Key to, KeyMove move, Optional<Integer> exact)
   /** A move by exactly so many semitones; the scale stays. */
   public static KeyChange by(Key from, int semitones) {
     int pitchClass = Math.floorMod(from.tonic().pitchClass() + semitones, 12);
-    Key to =
-        NoteName.ofPitchClass(pitchClass).stream()
-            .map(tonic -> new Key(tonic, from.scale()))
-            .min(Comparator.comparingInt(KeyChange::accidentals))
-            .orElseThrow();
+    Key to = Key.usual(pitchClass, from.scale());
     return new KeyChange(from, to, KeyMove.NEAREST, Optional.of(semitones));
-  }
-
-  private static int accidentals(Key key) {
-    return key.notes().stream().mapToInt(note -> Math.abs(note.accidental())).sum();
   }
 
   /**
@@ -81,7 +71,7 @@ public record KeyChange(Key from, Key to, KeyMove move, Optional<Integer> exact)
         }
       }
     }
-    for (Part part : song.parts()) {
+    for (Part part : song.parts().stream().filter(Part::pitched).toList()) {
       part.patterns().stream()
           .flatMap(named -> notes(named.pattern()).stream())
           .forEach(note -> count(out, note.key() % 12, part.name()));

@@ -66,6 +66,9 @@ record MovedSong(DegreeBend bend, int shift) {
   }
 
   private Part part(Song song, Part part) {
+    if (!part.pitched()) {
+      return part;
+    }
     return part.withPatterns(
         part.patterns().stream()
             .map(named -> named.withPattern(named.pattern().accept(new Moved(song))))

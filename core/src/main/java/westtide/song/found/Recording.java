@@ -87,6 +87,11 @@ public final class Recording {
     return new Recording(id, name, rate, bits, channels, frames, new float[0][]);
   }
 
+  /** The same samples under another name. */
+  public Recording withName(String other) {
+    return new Recording(id, other, rate, bits, channels, frames, sides);
+  }
+
   /** What it is known by: the same for the same samples, whatever file they were in. */
   public String id() {
     return id;

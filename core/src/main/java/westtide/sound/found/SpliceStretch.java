@@ -1,4 +1,4 @@
-package westtide.found.fit;
+package westtide.sound.found;
 
 import java.util.Arrays;
 

@@ -1,2 +1,2 @@
 /** Found sound made to fit: resampled, stretched with its pitch kept, cut into pieces. */
-package westtide.found.fit;
+package westtide.sound.found;

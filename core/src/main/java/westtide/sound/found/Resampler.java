@@ -1,4 +1,4 @@
-package westtide.found.fit;
+package westtide.sound.found;
 
 /**
  * Reads a sound faster or slower, as a turntable does: pitch and length change together. Between
