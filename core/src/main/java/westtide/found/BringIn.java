@@ -95,7 +95,7 @@ public final class BringIn {
   }
 
   /** Marks where something begins, each moved to a crossing of zero just before; or on a grid. */
-  static List<Integer> marks(FoundSound sound, FoundFacts facts) {
+  public static List<Integer> marks(FoundSound sound, FoundFacts facts) {
     int rate = sound.recording().rate();
     List<Integer> out = new ArrayList<>();
     for (double onset : facts.onsets()) {
@@ -186,7 +186,12 @@ public final class BringIn {
 
   /** The chords of a loop for the hook, or where they cannot be read the song as it was. */
   public static Song withChordsOf(FoundSound sound, Song song) {
-    String line = ChordGuess.line(ChordGuess.of(sound));
+    return withChordsOf(ChordGuess.of(sound), song);
+  }
+
+  /** The same of chords that were guessed. */
+  public static Song withChordsOf(List<ChordGuess.Guess> guesses, Song song) {
+    String line = ChordGuess.line(guesses);
     List<ChordSpan> spans =
         ChordLine.in(song.brief().key(), song.brief().meter()).parse(line).orElseThrow();
     Song out = song;

@@ -22,6 +22,7 @@ import westtide.theory.KeyFinder;
  * @param keys keys it may be in, the likeliest first
  * @param cents how far it lies above (positive) or below the tempered scale, −50 to 50
  * @param onsets where something begins
+ * @param pitchClasses how strong each of the twelve is, C first, the strongest 1
  * @param tonal how much of it is pitched, 0 noise to 1
  */
 public record FoundFacts(
@@ -33,6 +34,7 @@ public record FoundFacts(
     List<KeyFinder.Guess> keys,
     double cents,
     List<Double> onsets,
+    List<Double> pitchClasses,
     double tonal) {
   private static final int GUESSES = 5;
   private static final double SHARPNESS = 5;
@@ -51,6 +53,7 @@ public record FoundFacts(
     tempos = List.copyOf(tempos);
     keys = List.copyOf(keys);
     onsets = List.copyOf(onsets);
+    pitchClasses = List.copyOf(pitchClasses);
   }
 
   /** The likeliest tempo, in BPM. */
@@ -87,6 +90,7 @@ public record FoundFacts(
         harmony.keys(best),
         cents,
         onsets.stream().map(OnsetCurve.Onset::seconds).toList(),
+        harmony.pitchClasses(best),
         harmony.tonal(best));
   }
 

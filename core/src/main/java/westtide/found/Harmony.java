@@ -1,5 +1,6 @@
 package westtide.found;
 
+import java.util.Arrays;
 import java.util.List;
 import westtide.theory.KeyFinder;
 
@@ -35,6 +36,13 @@ final class Harmony {
     return out;
   }
 
+  /** How strong each pitch class is, C first, the strongest 1. */
+  List<Double> pitchClasses(Loop loop) {
+    double[] all = clear(chroma.bins(loop.downbeat(), loop.end(), cents).all());
+    double most = Math.max(1e-9, Arrays.stream(all).max().orElse(0));
+    return Arrays.stream(all).map(each -> each / most).boxed().toList();
+  }
+
   /** How much of the loop is pitched: how far its pitch classes are from all alike. */
   double tonal(Loop loop) {
     double[] all = chroma.bins(loop.downbeat(), loop.end(), cents).all();
@@ -68,7 +76,7 @@ final class Harmony {
   /** Without what all pitch classes have in common, which is noise and overtones. */
   private static double[] clear(double[] values) {
     double[] sorted = values.clone();
-    java.util.Arrays.sort(sorted);
+    Arrays.sort(sorted);
     double floor = (sorted[1] + sorted[2]) / 2;
     double[] out = new double[12];
     for (int i = 0; i < 12; i++) {

@@ -18,7 +18,7 @@ import westtide.text.Reading;
 public final class PieceLine {
   private static final int VELOCITY = 110;
   private static final int MOST_BARS = 16;
-  private static final int[] SHARES = {1, 2, 4, 8, 16, 32, 3, 6, 12, 24};
+  private static final int MOST_SHARES = 48;
 
   private PieceLine() {}
 
@@ -65,7 +65,7 @@ public final class PieceLine {
   }
 
   private static Optional<String> bar(FoundSound sound, List<Note> notes, int from, int ticks) {
-    for (int share : SHARES) {
+    for (int share = 1; share <= MOST_SHARES; share++) {
       if (ticks % share == 0) {
         Optional<String> said = shared(sound, notes, from, ticks, share);
         if (said.isPresent()) {

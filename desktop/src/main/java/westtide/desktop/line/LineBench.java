@@ -90,7 +90,7 @@ public final class LineBench implements NoteMarks.Actions {
     this.prefix = prefix;
     this.none = none;
     this.roles = List.copyOf(roles);
-    this.parts = new PartChips(context, prefix, roles);
+    this.parts = new PartChips(context, prefix, chips(roles));
     this.patterns = new Chips<String>("line-", name -> name, this::choosePattern).wrapping();
     this.pages = new Chips<>("page-", name -> name, this::turnTo);
     this.text = new TypedLine(prefix + "line-text", "such as 5 - . b6 5 - - -", this::type);
@@ -113,6 +113,11 @@ public final class LineBench implements NoteMarks.Actions {
         text.field(),
         "One sign a sixteenth: a degree starts a note, - holds, . rests, | ends a bar, ' and , move"
             + " an octave, ^ accents, _ softens, ~ slides, (…)x2 repeats, % the bar again");
+  }
+
+  /** Found sound stands among the lines; its sheet is another one. */
+  private static List<Role> chips(List<Role> roles) {
+    return roles.contains(Role.LINE) ? List.of(Role.LINE, Role.FOUND) : roles;
   }
 
   /** Lines have phrases and arpeggios, low lines a grammar. */

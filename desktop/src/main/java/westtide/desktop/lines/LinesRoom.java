@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import westtide.compose.line.LineDraft;
+import westtide.desktop.found.FoundBench;
 import westtide.desktop.kit.Controls;
 import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Page;
@@ -23,6 +24,7 @@ import westtide.desktop.room.RoomContext;
 import westtide.review.finding.Stage;
 import westtide.score.ScoredPart;
 import westtide.song.Brief;
+import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.edit.line.LineEdits;
 import westtide.song.id.Seed;
@@ -34,6 +36,7 @@ public final class LinesRoom implements Room {
   private final VBox sheet = new VBox();
   private final VBox content = new VBox(6);
   private final LineBench bench;
+  private final FoundBench found;
   private BesidePage beside;
   private long take;
 
@@ -48,6 +51,7 @@ public final class LinesRoom implements Room {
             "This song has no line yet. Add one with + part.",
             DegreeSheet::new,
             this::own);
+    this.found = new FoundBench(context);
     build();
   }
 
@@ -80,12 +84,31 @@ public final class LinesRoom implements Room {
 
   @Override
   public void show(SongView view) {
-    content.setDisable(!bench.show(view));
+    Optional<Part> loop = bench.parts().chosen().filter(part -> part.role() == Role.FOUND);
+    shown(found.node(), loop.isPresent());
+    shown(content, loop.isEmpty());
+    if (loop.isPresent()) {
+      bench.parts().show(view);
+      found.show(view, loop.get());
+    } else {
+      content.setDisable(!bench.show(view));
+    }
+  }
+
+  private static void shown(Node node, boolean so) {
+    node.setVisible(so);
+    node.setManaged(so);
+  }
+
+  private boolean isLoopInFront() {
+    return found.node().isVisible();
   }
 
   @Override
   public void follow(PlayPosition moment) {
-    bench.follow(moment);
+    if (!isLoopInFront()) {
+      bench.follow(moment);
+    }
   }
 
   @Override
@@ -95,18 +118,21 @@ public final class LinesRoom implements Room {
 
   @Override
   public List<KeyTable> keys() {
-    return bench.keys();
+    List<KeyTable> out = new ArrayList<>(bench.keys());
+    out.addAll(found.keys());
+    return out;
   }
 
   @Override
   public Optional<PatternTrial> inFront() {
-    return bench.trial();
+    return isLoopInFront() ? found.trial() : bench.trial();
   }
 
   @Override
   public List<Command> commands() {
     List<Command> out = new ArrayList<>(bench.commands());
     out.addAll(lineCommands());
+    out.addAll(found.commands());
     return out;
   }
 
@@ -142,7 +168,11 @@ public final class LinesRoom implements Room {
                     "Another line from the next seed, over the same chords")),
             bench.summary(),
             bench.tools());
-    sheet.getChildren().addAll(Controls.row(14, Controls.title("Lines"), bench.parts()), content);
+    sheet
+        .getChildren()
+        .addAll(Controls.row(14, Controls.title("Lines"), bench.parts()), content, found.node());
+    VBox.setVgrow(found.node(), Priority.ALWAYS);
+    shown(found.node(), false);
   }
 
   /** Moves the whole line by semitones. */

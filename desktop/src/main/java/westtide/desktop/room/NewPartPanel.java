@@ -1,8 +1,10 @@
 package westtide.desktop.room;
 
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
 import westtide.desktop.kit.Chips;
 import westtide.desktop.kit.Chooser;
 import westtide.desktop.kit.Controls;
@@ -41,6 +43,15 @@ public final class NewPartPanel extends VBox {
                 "It plays in full in the selected section; the form says where else.", "small"),
             Controls.row(
                 10,
+                Controls.label("or found sound", "small"),
+                Controls.explained(
+                    Controls.action("new-part-loop", "a loop from a file …", this::loop),
+                    "A WAV, AIFF or FLAC becomes a part: its tempo, key and pieces are found"),
+                Controls.explained(
+                    Controls.action("new-part-crate", "a loop from the crate", this::crate),
+                    "An invented loop to work with, as if from a record")),
+            Controls.row(
+                10,
                 Controls.primary("new-part-take", "add the part", this::add),
                 Controls.action("new-part-cancel", "cancel", context.panels()::close)));
     chooseRole(role);
@@ -55,7 +66,7 @@ public final class NewPartPanel extends VBox {
 
   private void chooseRole(Role chosen) {
     role = chosen;
-    roles.show(List.of(Role.values()), chosen);
+    roles.show(Stream.of(Role.values()).filter(one -> one != Role.FOUND).toList(), chosen);
     List<String> names = Instruments.names(chosen);
     instrument.display(names, names.get(0));
     heard(names.get(0));
@@ -67,6 +78,17 @@ public final class NewPartPanel extends VBox {
       suggested = Character.toUpperCase(chosen.charAt(0)) + chosen.substring(1);
       name.setText(suggested);
     }
+  }
+
+  private void loop() {
+    Window owner = getScene().getWindow();
+    context.panels().close();
+    new BringLoop(context).choose(owner);
+  }
+
+  private void crate() {
+    context.panels().close();
+    new BringLoop(context).crate(1 + context.open().song().seed() % 900);
   }
 
   private void add() {
