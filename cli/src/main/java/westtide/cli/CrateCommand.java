@@ -10,7 +10,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import westtide.crate.Crate;
 import westtide.crate.CrateLoop;
-import westtide.file.audio.SoundWriter;
+import westtide.file.sound.SoundWriter;
 
 /** Makes a loop of the crate. */
 @Command(

@@ -13,7 +13,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import westtide.file.audio.SoundFile;
+import westtide.file.sound.SoundFile;
 import westtide.found.FoundFacts;
 import westtide.song.found.Recording;
 import westtide.theory.Key;

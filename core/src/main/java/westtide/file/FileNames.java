@@ -45,6 +45,22 @@ public final class FileNames {
     return stem(song) + " " + safe(song, part) + " " + part.name(lane) + ".mid";
   }
 
+  /** For example {@code "Lamp Room 146 F#m Harbour 036 A.wav"}. */
+  public static String piece(Song song, Part part, int key, String word) {
+    String letter = word.equals("*") ? "whole" : word.replace(",", "back ").replace("*", "whole");
+    return stem(song)
+        + " "
+        + safe(song, part)
+        + String.format(Locale.ROOT, " %03d ", key)
+        + letter
+        + ".wav";
+  }
+
+  /** For example {@code "Lamp Room 146 F#m Harbour pieces.txt"}. */
+  public static String pieces(Song song, Part part) {
+    return stem(song) + " " + safe(song, part) + " pieces.txt";
+  }
+
   /** For example {@code "Lamp Room 146 F#m 03 verse.mid"}: numbered, so that they sort. */
   public static String midiSection(Song song, int place) {
     String number = String.format(Locale.ROOT, "%02d", place + 1);

@@ -13,6 +13,7 @@ import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.song.Role;
 import westtide.song.drum.DrumVoice;
+import westtide.song.found.Origin;
 
 /** What the files will hold: parts that play and notes, and parts that would be left out. */
 final class DeliverSoundings {
@@ -27,6 +28,7 @@ final class DeliverSoundings {
   StageSoundings take() {
     List<Finding> findings = new ArrayList<>(silent());
     untuned().ifPresent(findings::add);
+    findings.addAll(open());
     return new StageSoundings(List.of(playing(), notes()), findings);
   }
 
@@ -67,6 +69,26 @@ final class DeliverSoundings {
             "whole song",
             "General MIDI has one note a drum, toms apart; the pitch is in the preview and in WAV.",
             Optional.empty()));
+  }
+
+  /** Sounds somebody else made, whose use is not settled yet. */
+  private List<Finding> open() {
+    List<Finding> out = new ArrayList<>();
+    for (ScoredPart part : score.parts(Role.FOUND)) {
+      Origin origin = part.part().found().orElseThrow().origin();
+      if (!origin.cleared()) {
+        out.add(
+            new Finding(
+                FindingId.of(Check.DELIVER_CLEARANCE, part.part().id()),
+                Severity.WARNING,
+                part.part().name() + " is not cleared yet",
+                origin.line().isEmpty() ? "nobody wrote down where it is from" : origin.line(),
+                "Who owns a recording decides whether it may be used; local rules and people who"
+                    + " know them say what is allowed. Write down where it is from in its sheet.",
+                Optional.empty()));
+      }
+    }
+    return out;
   }
 
   private List<Finding> silent() {

@@ -3,6 +3,7 @@ package westtide.found;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -122,9 +123,9 @@ class StretchTest {
   @Test
   void readAtItsOwnSpeedItIsTheSame() {
     float[] strokes = strokes(3);
-    assertThat(new Resampler(1).read(strokes)).containsExactly(strokes);
-    assertThat(new PhaseVocoder(RATE).stretched(1, new int[0], strokes)[0])
-        .containsExactly(strokes);
+    assertThat(Arrays.equals(new Resampler(1).read(strokes), strokes)).isTrue();
+    float[] kept = new PhaseVocoder(RATE).stretched(1, new int[0], strokes)[0];
+    assertThat(Arrays.equals(kept, strokes)).isTrue();
   }
 
   @Test

@@ -47,6 +47,7 @@ import westtide.desktop.play.LoudnessWatcher;
 import westtide.desktop.play.PlayBar;
 import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
+import westtide.desktop.room.BringLoop;
 import westtide.desktop.room.Command;
 import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
@@ -79,6 +80,7 @@ public final class Shell {
   private final Recovery recovery;
   private final SongFiles files;
   private final Autosave autosave;
+  private final RoomContext context;
   private final Rooms rooms;
   private boolean ended;
   private final Comparison comparison;
@@ -147,7 +149,7 @@ public final class Shell {
     this.kept = play.preferences();
     this.loudness = new LoudnessWatcher(open, around.hearing());
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
-    RoomContext context =
+    this.context =
         new RoomContext(
             open, files, exports, grooves, messages, background, play, overlay, appearance.pages());
     this.rooms = new Rooms(context, own, around, messages::builtAnew);
@@ -209,9 +211,20 @@ public final class Shell {
     Gestures.watch(scene, open, around.millis());
     ShellKeys.on(
         scene, this::commands, () -> open.isOpen() && !overlay.isOpen(), this::find, this::keys);
+    DroppedFiles.on(scene, files::openFile, this::bringIn);
     autosave.start();
     pulse.start();
     return scene;
+  }
+
+  /** A sound that was dropped on the window becomes a part of the song in front. */
+  void bringIn(Path sound) {
+    if (open.isOpen()) {
+      go(Stage.LINES);
+      new BringLoop(context).file(sound);
+    } else {
+      notice("Open or draft a song first; the loop then comes into it.");
+    }
   }
 
   /** How the window looks and where it stood. */

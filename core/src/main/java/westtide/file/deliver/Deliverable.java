@@ -45,6 +45,13 @@ public enum Deliverable {
       new Option("--lanes", "DIR", "one file for each lane of every drum part"),
       new Made(score -> made(MidiPieces.lanes(score))),
       score -> "each on the note chosen for it"),
+  /** The pieces of found sound. */
+  PIECES(
+      Group.SOUND,
+      "pieces of loops",
+      new Option("--pieces", "DIR", "one WAV for each piece of every loop, and a list of them"),
+      new Made(LoopPieces::of),
+      score -> "each under the note that plays it, with where the loop is from"),
   /** The mix as WAV. */
   MIX(
       Group.SOUND,

@@ -4,6 +4,7 @@ import static westtide.review.finding.Input.BRIEF;
 import static westtide.review.finding.Input.CHORDS;
 import static westtide.review.finding.Input.DRUMS;
 import static westtide.review.finding.Input.FORM;
+import static westtide.review.finding.Input.FOUND;
 import static westtide.review.finding.Input.LINES;
 import static westtide.review.finding.Input.MAIN;
 import static westtide.review.finding.Input.PARTS;
@@ -63,6 +64,8 @@ public enum Check {
   LOWEND_DOWNBEAT(Stage.LOW_END, "lowend.downbeat", BRIEF, FORM, PARTS),
   /** A pick-up leads into its own note. */
   LOWEND_PICKUP(Stage.LOW_END, "lowend.pickup", BRIEF, FORM, PARTS),
+  /** A loop keeps its lows under the 808. */
+  LOWEND_LOOP(Stage.LOW_END, "lowend.loop", BRIEF, FORM, PARTS),
   /** The rendered 808 covers the kick. */
   LOWEND_OVERLAP(Stage.LOW_END, "lowend.overlap", BRIEF, FORM, PARTS, RENDERING),
   /** Kick and 808 cancel each other. */
@@ -89,6 +92,14 @@ public enum Check {
   LINES_OVERLAP(Stage.LINES, "lines.overlap", BRIEF, FORM, LINES),
   /** A note is off the grid the others keep. */
   LINES_STRAGGLER(Stage.LINES, "lines.straggler", BRIEF, FORM, LINES),
+  /** The sound of a part is missing. */
+  LINES_SOUND_MISSING(Stage.LINES, "lines.soundmissing", FOUND),
+  /** A loop is in another key than the song. */
+  LINES_LOOP_KEY(Stage.LINES, "lines.loopkey", BRIEF, FOUND),
+  /** A loop is out of tune with the song. */
+  LINES_LOOP_TUNING(Stage.LINES, "lines.looptuning", BRIEF, FOUND),
+  /** A loop goes round for long without any change. */
+  LINES_LOOP_LONG(Stage.LINES, "lines.looplong", BRIEF, FORM, FOUND),
   /** A section enters from silence. */
   FORM_SILENCE(Stage.FORM, "form.silence", BRIEF, FORM, PARTS),
   /** Nothing announces a section. */
@@ -135,6 +146,8 @@ public enum Check {
   LEVELS_LOWS(Stage.LEVELS, "levels.lows", BRIEF, PARTS),
   /** A region of the spectrum is heavy or hollow. */
   LEVELS_SPECTRUM(Stage.LEVELS, "levels.spectrum", BRIEF, FORM, PARTS, RENDERING),
+  /** It is open whether a found sound may be used. */
+  DELIVER_CLEARANCE(Stage.DELIVER, "deliver.clearance", FOUND),
   /** MIDI leaves out the pitch of hits. */
   DELIVER_UNTUNED(Stage.DELIVER, "deliver.untuned", BRIEF, FORM, PARTS),
   /** A part plays nothing. */

@@ -25,6 +25,8 @@ public enum Input {
   LINES(score -> parts(score.parts(Role.LINE))),
   /** What chords play, as parts. */
   CHORDS(score -> parts(score.parts(Role.CHORDS))),
+  /** What found sound plays, as parts. */
+  FOUND(score -> parts(score.parts(Role.FOUND))),
   /** What every part plays and how it sounds. */
   PARTS(score -> parts(score.parts())),
   /** What a rendering measured: an edit makes it old. */

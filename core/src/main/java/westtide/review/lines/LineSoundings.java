@@ -42,6 +42,7 @@ public final class LineSoundings {
     look(fits(), line -> line.passage().start(), out);
     look(slips(sounding), LineSoundings::soundsAs, out);
     new MeetingLines(score, sounding).look(out);
+    new LoopFindings(score).look(out);
     return new StageSoundings(measures(), out.all());
   }
 

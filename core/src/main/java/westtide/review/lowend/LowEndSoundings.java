@@ -25,15 +25,20 @@ import westtide.song.PlayedBars;
 import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.drum.DrumVoice;
+import westtide.song.edit.MixEdits;
 import westtide.song.edit.line.LowEndEdits;
 import westtide.song.edit.line.RegisterEdits;
 import westtide.song.mix.Duck;
+import westtide.song.mix.Mix;
 import westtide.style.Span;
 import westtide.theory.Key;
 import westtide.theory.Pitch;
 
 /** Every 808 against its useful range, the kicks, and the parts above it. */
 public final class LowEndSoundings {
+  private static final int LOWS_HERTZ = 100;
+  private static final int CUT_HERTZ = 120;
+  private static final int FEW_HERTZ = 400;
   private static final String KNOCKS = "log drum";
 
   private final Song song;
@@ -61,6 +66,7 @@ public final class LowEndSoundings {
         addClashes(part, low, findings);
       }
     }
+    score.parts(Role.FOUND).forEach(loop -> addLoop(loop, findings));
     subs.forEach(sub -> addKickOverlap(sub, findings));
     findings.addAll(new LowLineFindings(score).take());
     List<Measure> measures =
@@ -89,6 +95,30 @@ public final class LowEndSoundings {
         Measure.of(name + " notes on a kick", Math.round(100 * together) + " %", together, 1, 0, 1),
         Measure.of(name + " sounds for", Math.round(100 * sounding) + " %", sounding, 1, 0.3, 0.8),
         leaps(name, notes));
+  }
+
+  /** A loop brings its own bass; under an 808 one of both has to leave it (common practice). */
+  private void addLoop(ScoredPart loop, List<Finding> findings) {
+    Mix mix = loop.part().mix();
+    boolean keepsLows = mix.lowCut() < LOWS_HERTZ && mix.lowPass() > FEW_HERTZ;
+    if (!keepsLows || loop.notes().isEmpty()) {
+      return;
+    }
+    String name = loop.part().name();
+    findings.add(
+        new Finding(
+            FindingId.of(Check.LOWEND_LOOP, loop.part().id()),
+            Severity.WARNING,
+            name + " keeps its lows beside the 808",
+            mix.lowCut() == 0 ? "no low cut" : "low cut " + mix.lowCut() + " Hz",
+            "Two basses under "
+                + LOWS_HERTZ
+                + " Hz hide each other. Cut the loop there, or split its"
+                + " lows to a part of their own that steps back.",
+            Optional.of(
+                new Fix(
+                    "low cut " + CUT_HERTZ + " Hz",
+                    MixEdits.mix(loop.part().id(), "low cut", m -> m.withLowCut(CUT_HERTZ))))));
   }
 
   private static Measure leaps(String name, List<ScoredNote> notes) {

@@ -15,6 +15,8 @@ final class OtherWords {
           List.of("bounce", "render", "wav", "audio", "write the mix", "stems"),
           List.of("pan", "side", "stereo", "width"),
           List.of("loop", "cycle", "repeat"),
+          List.of("loop", "sample", "found sound", "break", "chop", "slice", "flip"),
+          List.of("clearance", "cleared", "rights", "licence", "license", "credit"),
           List.of("stick", "sticks", "stick count", "count in", "count-in"),
           List.of("pattern", "groove", "variation", "clip"),
           List.of("hook", "chorus", "refrain", "drop"),

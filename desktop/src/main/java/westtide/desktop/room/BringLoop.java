@@ -7,7 +7,7 @@ import javafx.stage.FileChooser;
 import javafx.stage.Window;
 import westtide.crate.Crate;
 import westtide.crate.CrateLoop;
-import westtide.file.audio.SoundFile;
+import westtide.file.sound.SoundFile;
 import westtide.found.BringIn;
 import westtide.found.FoundFacts;
 import westtide.found.SoundNotes;

@@ -1,8 +1,9 @@
-package westtide.file.audio;
+package westtide.file.sound;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
@@ -37,6 +38,17 @@ public final class SoundWriter {
   public static void write(Recording recording, Origin origin, Path path)
       throws UnusableFileException {
     WholeFile.write(path, new SoundWriter(recording, origin)::written);
+  }
+
+  /** A recording as the bytes of a file. */
+  public static byte[] bytes(Recording recording, Origin origin) {
+    ByteArrayOutputStream out = new ByteArrayOutputStream();
+    try {
+      new SoundWriter(recording, origin).write(out);
+    } catch (IOException e) {
+      throw new UncheckedIOException("bytes in memory cannot fail", e);
+    }
+    return out.toByteArray();
   }
 
   private boolean written(OutputStream out) throws IOException {

@@ -1,4 +1,4 @@
-package westtide.file.audio;
+package westtide.file.sound;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;

@@ -1,4 +1,4 @@
-package westtide.file.audio;
+package westtide.file.sound;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
