@@ -276,7 +276,7 @@ public final class FoundBench {
   private static String cost(FoundScene shown) {
     FoundSound sound = shown.sound();
     double moved = sound.semitones(shown.tempo());
-    String semitones = String.format(Locale.ROOT, "%+.2f", moved).replace('-', '−');
+    String semitones = (moved < 0 ? "−" : "+") + figure(Math.abs(moved));
     double times = sound.times(shown.tempo());
     String length = figure(100 * times) + " % of its length";
     String key = sound.key().map(k -> ", key " + k + " → " + moved(k, moved)).orElse("");
