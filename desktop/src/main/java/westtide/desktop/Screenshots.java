@@ -58,7 +58,11 @@ final class Screenshots {
     views.add(new View("calculators", () -> shell.run("bench")));
     views.add(new View("listening", shell::listening));
     views.add(new View("playing", this::play, () -> shell.play().gauges().tick() > PLAYED_TO));
-    views.add(new View("drums-house", () -> act(demos.get(1), Stage.DRUMS, "drums-cycle")));
+    views.add(
+        new View(
+            "found",
+            () -> act(demos.get(2), Stage.LINES, "bring-crate"),
+            () -> scene.lookup("#piece-3") != null && scene.lookup(".loop-wave") != null));
     views.add(new View("ensemble", () -> show(ensemble(demos.get(1)), Stage.FORM)));
     views.add(new View("chords-next", () -> chords(demos.get(2), "next chord")));
     views.add(new View("brief-plan", () -> act(demos.get(0), Stage.BRIEF, "brief-plan")));

@@ -17,6 +17,7 @@ public enum GuidePage {
   DRUMS("drums", "Drums"),
   LOW_END("low-end", "Low end"),
   LINES("lines", "Lines"),
+  FOUND_SOUND("found-sound", "Found sound"),
   FORM("form", "Form"),
   LEVELS("levels", "Levels"),
   DELIVER("deliver", "Deliver"),
