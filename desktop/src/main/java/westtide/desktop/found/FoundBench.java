@@ -92,7 +92,7 @@ public final class FoundBench {
     HBox.setHgrow(patterns, Priority.NEVER);
     HBox.setHgrow(state, Priority.ALWAYS);
     VBox.setVgrow(loop, Priority.ALWAYS);
-    loop.setMinHeight(150);
+    loop.setMinHeight(90);
     loop.setPrefHeight(250);
     state.setId("found-state");
     cost.setId("found-cost");
@@ -280,7 +280,8 @@ public final class FoundBench {
     double times = sound.times(shown.tempo());
     String length = figure(100 * times) + " % of its length";
     String key = sound.key().map(k -> ", key " + k + " → " + moved(k, moved)).orElse("");
-    String cents = sound.cents() == 0 ? "" : ", " + cents(sound.cents()) + " off concert pitch";
+    String cents =
+        Math.abs(sound.cents()) < 3 ? "" : ", " + cents(sound.cents()) + " off concert pitch";
     return semitones + " semitones, " + length + key + cents + ": " + sound.fit().way().reason();
   }
 
