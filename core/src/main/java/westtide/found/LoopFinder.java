@@ -11,7 +11,8 @@ import java.util.List;
  * bars most; common practice).
  */
 final class LoopFinder {
-  private static final double LENGTH_SHARE = 0.004;
+  private static final double LENGTH_SHARE = 0.0003;
+  private static final double LENGTH_SECONDS = 0.016;
 
   /** How exactly an onset is found. */
   private static final double ONSET_SECONDS = 0.005;
@@ -172,10 +173,11 @@ final class LoopFinder {
   private Loop rounded(Loop loop) {
     double byLength = 240 * loop.bars() / (ends - loop.downbeat());
     double fitted = new GridFit(onsets).bpm(loop.bpm(), loop.downbeat());
-    boolean ends = Math.abs(byLength / fitted - 1) < LENGTH_SHARE;
+    double seconds = loop.bars() * loop.barSeconds();
+    boolean ends = Math.abs(byLength / fitted - 1) < LENGTH_SHARE + LENGTH_SECONDS / seconds;
     double best = ends ? byLength : fitted;
     double whole = Math.rint(best);
-    double near = best * ONSET_SECONDS / (loop.bars() * loop.barSeconds());
+    double near = best * ONSET_SECONDS / seconds;
     return new Loop(
         loop.downbeat(), Math.abs(whole - best) < near ? whole : best, loop.bars(), loop.score());
   }

@@ -59,7 +59,7 @@ class PartEditsTest {
   }
 
   @ParameterizedTest
-  @EnumSource(Role.class)
+  @EnumSource(value = Role.class, mode = EnumSource.Mode.EXCLUDE, names = "FOUND")
   void aPartOfAnyRoleIsAddedAndScored(Role role) {
     SectionId hook = draft.form().id(1);
     Part blank = PartEdits.blank(draft, role, "Keys", Patch.of("flute"), 73);

@@ -36,7 +36,9 @@ import westtide.theory.voicing.ChordMember;
  */
 public final class PartPanel extends VBox {
   private static final List<Role> PITCHED =
-      Arrays.stream(Role.values()).filter(role -> role != Role.DRUMS).toList();
+      Arrays.stream(Role.values())
+          .filter(role -> role != Role.DRUMS && role != Role.FOUND)
+          .toList();
 
   private final RoomContext context;
   private final PartId id;
@@ -181,7 +183,7 @@ public final class PartPanel extends VBox {
   private void show() {
     Song song = context.open().song();
     Part part = part();
-    boolean drums = part.role() == Role.DRUMS;
+    boolean drums = !part.pitched();
     name.setText(part.name());
     plays.setText(
         part.role()

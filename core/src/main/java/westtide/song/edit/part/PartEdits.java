@@ -273,14 +273,17 @@ public record PartEdits(PartId part) {
                     : Optional.of(part)));
   }
 
-  /** Gives the part another job; grooves stay drums and pitched parts stay pitched. */
+  /** Gives the part another job; grooves stay drums, found sound stays what it is. */
   public Edit role(Role role) {
     return Edit.named(
         song -> "Make " + name(song) + " a part for " + role,
         song ->
             song.withPart(
                 part,
-                p -> (p.role() == Role.DRUMS) == (role == Role.DRUMS) ? p.withRole(role) : p));
+                p ->
+                    p.pitched() && role != Role.DRUMS && role != Role.FOUND
+                        ? p.withRole(role)
+                        : p));
   }
 
   /** Sounds the part elsewhere than it is written, −36 to 36 semitones; velocities stay. */
