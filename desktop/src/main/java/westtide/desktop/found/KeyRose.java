@@ -5,12 +5,12 @@ import java.util.Optional;
 import westtide.desktop.kit.Drawing;
 import westtide.song.found.FoundSound;
 import westtide.theory.Key;
-import westtide.theory.Tonics;
 
 /** How strong each note is in a loop, round by fifths from its home note; notes of its key full. */
 final class KeyRose extends Drawing {
   private static final int NOTES = 12;
   private static final int FIFTH = 7;
+  private static final int MIDDLE = 60;
   private static final double HALF = 0.2;
   private static final Key USUAL = Key.parse("C major");
 
@@ -50,7 +50,7 @@ final class KeyRose extends Drawing {
           getWidth() / 2 + (radius + scaled(4)) * Math.cos(angle),
           getHeight() / 2 + (radius + scaled(4)) * Math.sin(angle) + scaled(4),
           60,
-          Tonics.of(key, note).toString(),
+          (place == 0 ? key.tonic() : key.pitch(MIDDLE + note).name()).toString(),
           place == 0 && sound.key().isPresent() ? "figure" : "soft");
     }
   }
