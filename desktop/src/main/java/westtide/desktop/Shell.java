@@ -22,6 +22,7 @@ import westtide.desktop.files.OwnStyles;
 import westtide.desktop.files.RecentFiles;
 import westtide.desktop.files.SongExports;
 import westtide.desktop.files.SongFiles;
+import westtide.desktop.found.LoopTempo;
 import westtide.desktop.frame.CommandList;
 import westtide.desktop.frame.EnergyPanel;
 import westtide.desktop.frame.KeyCard;
@@ -152,6 +153,7 @@ public final class Shell {
     this.context =
         new RoomContext(
             open, files, exports, grooves, messages, background, play, overlay, appearance.pages());
+    LoopTempo.watch(open, messages);
     this.rooms = new Rooms(context, own, around, messages::builtAnew);
     this.bridge =
         new TopBar(

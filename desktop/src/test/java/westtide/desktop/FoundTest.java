@@ -110,6 +110,21 @@ class FoundTest extends WindowTest {
   }
 
   @Test
+  void anotherTempoSaysWhatItDoesToTheLoop() throws Exception {
+    dropALoop();
+    press("#fit-repitch");
+    interact(
+        () ->
+            shell.open().apply(westtide.song.edit.BriefEdits.tempo(westtide.rhythm.Tempo.of(120))));
+    settle();
+    String moved =
+        String.format(
+            java.util.Locale.ROOT, "%.2f", Math.abs(sound().semitones(song().brief().tempo())));
+    waitFor(() -> words("#message-words").contains(moved + " semitones from"));
+    assertThat(words("#message-words")).contains(loops().get(0).name());
+  }
+
+  @Test
   void whereItIsFromIsWrittenDown() throws Exception {
     dropALoop();
     press("#found-origin");
