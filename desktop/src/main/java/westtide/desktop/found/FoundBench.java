@@ -55,7 +55,7 @@ public final class FoundBench {
   private final Chips<String> patterns =
       new Chips<String>("found-pattern-", name -> name, this::choosePattern).wrapping();
   private final Label state = Controls.wrapped("", "small");
-  private final Button next = Controls.primary("found-next", "", this::takeNext);
+  private final Button next = Controls.primary("found-next", "next step", this::takeNext);
   private final LoopSheet loop = new LoopSheet(new Hand());
   private final FitSheet fit = new FitSheet(this::semitones);
   private final Chips<Fit.Way> ways = new Chips<>("fit-", Fit.Way::toString, this::way);
@@ -213,7 +213,7 @@ public final class FoundBench {
                 ? "in its own time; letters put pieces on the grid"
                 : "");
     step = step(shown);
-    next.setText(step.map(Step::words).orElse(""));
+    step.map(Step::words).ifPresent(next::setText);
     next.setVisible(step.isPresent());
   }
 
