@@ -210,7 +210,7 @@ public final class FoundBench {
     line.field()
         .setPromptText(
             shown.line().isEmpty() || line.field().getText().isEmpty()
-                ? "in its own time; letters put pieces on the grid"
+                ? "in its own time: type letters"
                 : "");
     step = step(shown);
     step.map(Step::words).ifPresent(next::setText);
