@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import javafx.geometry.VPos;
+import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.layout.ColumnConstraints;
@@ -72,6 +73,11 @@ final class DeliverList extends GridPane {
           row.names.setText(names.isEmpty() ? "nothing of the kind plays" : called(stem, names));
           row.facts.setText(names.isEmpty() ? "" : one.facts(score));
           Controls.explained(row.names, String.join("\n", names));
+          boolean meant = one != Deliverable.PIECES || !names.isEmpty();
+          for (Node node : List.of(row.tick, row.names, row.facts)) {
+            node.setVisible(meant);
+            node.setManaged(meant);
+          }
         });
   }
 
