@@ -1,6 +1,7 @@
 package westtide.cli;
 
 import java.nio.file.Path;
+import java.util.Locale;
 import java.util.Optional;
 import picocli.CommandLine.Option;
 import westtide.file.disk.UnusableFileException;
@@ -8,7 +9,9 @@ import westtide.file.sound.SoundFile;
 import westtide.found.BringIn;
 import westtide.found.FoundFacts;
 import westtide.song.Part;
+import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.PartNames;
 import westtide.song.edit.found.FoundEdits;
 import westtide.song.found.Fit;
 import westtide.song.id.PartId;
@@ -55,7 +58,7 @@ final class FoundOptions {
   Song into(Song song, Read read) {
     Part part =
         BringIn.part(
-            BringIn.freshId(song),
+            PartNames.freeId(song, Role.FOUND),
             read.sound().recording(),
             read.facts(),
             read.sound().notes().origin(),
@@ -73,7 +76,7 @@ final class FoundOptions {
                   .each(section -> section.withEachCell(part.id(), cell -> cell.withPattern("A"))));
     }
     if (lows != null) {
-      PartId id = BringIn.freshId(out);
+      PartId id = PartNames.freeId(out, Role.FOUND);
       out = edits.lowsApart(id, lows).apply(out);
     }
     return out;
@@ -82,14 +85,14 @@ final class FoundOptions {
   /** What was found and how it fits, in a sentence. */
   String told(Song song, Read read) {
     Optional<Part> part =
-        song.parts(westtide.song.Role.FOUND).stream()
+        song.parts(Role.FOUND).stream()
             .filter(one -> one.found().orElseThrow().recording().equals(read.sound().recording()))
             .findFirst();
     return part.flatMap(Part::found)
         .map(
             sound ->
                 String.format(
-                    java.util.Locale.ROOT,
+                    Locale.ROOT,
                     "%s: %d bars at %s, %s, %d pieces; %s, %+.2f semitones",
                     part.get().name(),
                     sound.bars(),

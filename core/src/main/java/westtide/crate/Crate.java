@@ -11,6 +11,7 @@ import java.util.Random;
 import westtide.compose.SongDraft;
 import westtide.draft.Draft;
 import westtide.rhythm.Tempo;
+import westtide.rhythm.Ticks;
 import westtide.score.Score;
 import westtide.score.ScoredPart;
 import westtide.score.SectionScore;
@@ -220,7 +221,7 @@ public final class Crate {
    * The loop out of what was rendered: rotated for an upbeat, with its lead-in, worn and levelled.
    */
   private CrateLoop cut(Wish wish, Score score, float[]... rendered) {
-    double beat = wish.tempo().millis(960) / 1000;
+    double beat = wish.tempo().millis(Ticks.PER_QUARTER) / 1000;
     int loop = (int) Math.round(wish.bars() * 4 * beat * wish.rate());
     int upbeat = (int) Math.round(wish.upbeat() * beat * wish.rate());
     int lead = (int) Math.round(wish.lead() * wish.rate());
@@ -228,7 +229,7 @@ public final class Crate {
     Random random = new Random(seed + 5);
     float[][] sides = new float[wish.mono() ? 1 : 2][];
     for (int side = 0; side < sides.length; side++) {
-      float[] from = wish.mono() ? middle(rendered) : rendered[side];
+      float[] from = wish.mono() ? Recording.middle(rendered) : rendered[side];
       float[] folded = folded(from, loop, tail);
       float[] out = new float[lead + upbeat + loop + tail];
       System.arraycopy(folded, loop - upbeat, out, lead, upbeat);
@@ -261,14 +262,6 @@ public final class Crate {
 
   private static String drawn(Random random, List<String> from) {
     return from.get(random.nextInt(from.size()));
-  }
-
-  private static float[] middle(float[]... sides) {
-    float[] out = new float[sides[0].length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = (sides[0][i] + sides[1][i]) / 2;
-    }
-    return out;
   }
 
   /** What rings on after the loop is heard over its beginning, as on a record, or after it. */
@@ -304,7 +297,7 @@ public final class Crate {
     double end = wish.bars() * 4 * beat;
     for (ScoredPart part : score.parts()) {
       for (ScoredNote note : part.notes()) {
-        double at = note.start() / 960.0 * beat;
+        double at = note.start() / (double) Ticks.PER_QUARTER * beat;
         if (note.since() == 0 && at < end) {
           starts.add(downbeat + at);
           if (end - at <= wish.upbeat() * beat + 1e-9) {

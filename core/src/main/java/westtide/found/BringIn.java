@@ -1,8 +1,11 @@
 package westtide.found;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
 import westtide.song.HintSound;
@@ -11,7 +14,6 @@ import westtide.song.Song;
 import westtide.song.chord.ChordLine;
 import westtide.song.chord.ChordSpan;
 import westtide.song.chord.Progression;
-import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.part.ChordEdits;
 import westtide.song.edit.part.PartEdits;
@@ -29,7 +31,7 @@ import westtide.song.id.PartId;
 /** Makes a part of a sound that was found, cut where something begins and fitted the usual way. */
 public final class BringIn {
   /** Beyond that many semitones a loop that is only played faster is a different loop. */
-  private static final double MOST_SEMITONES = 3.6;
+  public static final double MOST_SEMITONES = 3.6;
 
   private static final double TONAL = 0.3;
   private static final int NEAR_ZERO_MILLIS = 3;
@@ -104,28 +106,43 @@ public final class BringIn {
         out.add(crossing(sound.recording(), at));
       }
     }
-    return out.size() < FoundSound.MOST_PIECES ? out : grid(sound, out);
+    return out.size() < FoundSound.MOST_PIECES ? out : nearGrid(sound, out);
   }
 
-  /** The same on eighths or beats: what begins nearest to each, or the line itself. */
-  private static List<Integer> grid(FoundSound sound, List<Integer> onsets) {
-    int share = sound.bars() * 8 <= FoundSound.MOST_PIECES ? 8 : 4;
-    int count = Math.min(FoundSound.MOST_PIECES, sound.bars() * share);
-    double step = sound.frames() / (sound.bars() * share);
-    List<Integer> out = new ArrayList<>();
-    for (int i = 1; i < count; i++) {
-      int line = (int) Math.round(sound.downbeat() + i * step);
-      out.add(
-          onsets.stream()
-              .filter(onset -> Math.abs(onset - line) < step / 4)
-              .min(java.util.Comparator.comparingInt(onset -> Math.abs(onset - line)))
-              .orElseGet(() -> crossing(sound.recording(), line)));
-    }
-    return out;
+  /**
+   * Marks on a grid: each at a crossing of zero just before its line.
+   *
+   * @param aBar pieces a bar, fewer where that would be too many
+   */
+  public static List<Integer> grid(FoundSound sound, int aBar) {
+    int share = Math.max(1, Math.min(aBar, FoundSound.MOST_PIECES / sound.bars()));
+    return lines(sound, share).map(line -> crossing(sound.recording(), line)).toList();
+  }
+
+  /** What begins nearest to the eighths or beats, or the crossing before the line itself. */
+  private static List<Integer> nearGrid(FoundSound sound, List<Integer> onsets) {
+    int aBar = sound.bars() * 8 <= FoundSound.MOST_PIECES ? 8 : 4;
+    double reach = sound.frames() / (sound.bars() * aBar) / 4;
+    return lines(sound, aBar).map(line -> nearest(sound, onsets, line, reach)).toList();
+  }
+
+  private static int nearest(FoundSound sound, List<Integer> onsets, int line, double reach) {
+    return onsets.stream()
+        .filter(onset -> Math.abs(onset - line) < reach)
+        .min(Comparator.comparingInt(onset -> Math.abs(onset - line)))
+        .orElseGet(() -> crossing(sound.recording(), line));
+  }
+
+  /** The samples of a grid behind the downbeat, no more than a loop has pieces. */
+  private static Stream<Integer> lines(FoundSound sound, int aBar) {
+    int all = aBar * sound.bars();
+    double step = sound.frames() / all;
+    return IntStream.range(1, Math.min(FoundSound.MOST_PIECES, all))
+        .mapToObj(i -> (int) Math.round(sound.downbeat() + i * step));
   }
 
   /** The nearest crossing of zero before a sample, within 3 ms; the sample itself where none is. */
-  public static int crossing(Recording recording, int sample) {
+  static int crossing(Recording recording, int sample) {
     if (!recording.isThere()) {
       return sample;
     }
@@ -175,15 +192,6 @@ public final class BringIn {
     return section.withCells(part.id(), List.of(cell));
   }
 
-  /** An id no part of a song has. */
-  public static PartId freshId(Song song) {
-    int number = 1;
-    while (song.part(PartId.of("found-" + number)).isPresent()) {
-      number++;
-    }
-    return PartId.of("found-" + number);
-  }
-
   /** The chords of a loop for the hook, or where they cannot be read the song as it was. */
   public static Song withChordsOf(FoundSound sound, Song song) {
     return withChordsOf(ChordGuess.of(sound), song);
@@ -199,12 +207,5 @@ public final class BringIn {
       out = new ChordEdits(row.name()).line(spans).apply(out);
     }
     return out;
-  }
-
-  /** A song at the tempo, tuning and key of a loop, as one that begins with it. */
-  public static Song begun(Song song, FoundFacts facts) {
-    Song paced = BriefEdits.tempo(Tempo.nearest(facts.tempo())).apply(song);
-    Song tuned = BriefEdits.cents((int) Math.round(facts.cents())).apply(paced);
-    return facts.key().map(key -> BriefEdits.key(key).apply(tuned)).orElse(tuned);
   }
 }

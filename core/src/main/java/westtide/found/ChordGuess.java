@@ -40,8 +40,9 @@ public final class ChordGuess {
     Chroma chroma =
         new Chroma(
             Decimated.of(sound.recording().middle(), sound.recording().rate(), Decimated.PITCHES));
-    double bar = 4 * sound.tempo().millis(960) / 1000;
-    double from = sound.downbeat() / (double) sound.recording().rate();
+    double rate = sound.recording().rate();
+    double bar = sound.frames() / sound.bars() / rate;
+    double from = sound.downbeat() / rate;
     List<Guess> out = new ArrayList<>();
     for (int i = 0; i < Math.min(16, sound.bars()); i++) {
       Chroma.Bins bins = chroma.bins(from + i * bar, from + (i + 1) * bar, sound.cents());

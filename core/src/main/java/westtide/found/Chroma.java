@@ -25,7 +25,7 @@ final class Chroma {
 
   private final Decimated sound;
   private final Fourier fourier = new Fourier(SIZE);
-  private final double[] window = new double[SIZE];
+  private final double[] window = Fourier.hann(SIZE);
   private final double[] real = new double[SIZE];
   private final double[] imaginary = new double[SIZE];
   private final double[] hertz = new double[SIZE / 2];
@@ -42,9 +42,6 @@ final class Chroma {
 
   Chroma(Decimated sound) {
     this.sound = sound;
-    for (int i = 0; i < SIZE; i++) {
-      window[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / SIZE);
-    }
   }
 
   /** A peak of a spectrum: its pitch in semitones above C−1, with its fraction, and its height. */

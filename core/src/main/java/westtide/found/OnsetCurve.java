@@ -49,7 +49,7 @@ final class OnsetCurve {
     double[][] bands = new double[frames][];
     int[] edges = edges(sound.rate());
     Fourier fourier = new Fourier(WINDOW);
-    double[] window = hann();
+    double[] window = Fourier.hann(WINDOW);
     double[] real = new double[WINDOW];
     double[] imaginary = new double[WINDOW];
     double loudest = 1e-9;
@@ -106,14 +106,6 @@ final class OnsetCurve {
       int at = from + i;
       real[i] = at >= 0 && at < samples.length ? samples[at] * window[i] : 0;
     }
-  }
-
-  private static double[] hann() {
-    double[] out = new double[WINDOW];
-    for (int i = 0; i < WINDOW; i++) {
-      out[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / WINDOW);
-    }
-    return out;
   }
 
   private static int[] edges(double rate) {

@@ -123,7 +123,7 @@ public record Part(
 
   /** Whether its keys are pitches; drums and pieces of a sound have other uses for them. */
   public boolean pitched() {
-    return role != Role.DRUMS && role != Role.FOUND;
+    return role.pitched();
   }
 
   /** The part under another id. */

@@ -16,6 +16,13 @@ public enum Role {
     this.title = title;
   }
 
+  /**
+   * Whether keys of its parts are pitches; drums and pieces of a sound have other uses for them.
+   */
+  public boolean pitched() {
+    return this != DRUMS && this != FOUND;
+  }
+
   @Override
   public String toString() {
     return title;

@@ -1,5 +1,6 @@
 package westtide.sound;
 
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,10 @@ final class FoundPlayer {
   private final TableStore tables;
   private final int rate;
   private final float fall;
+  private final Map<Side, TableStore.Table> asked = new HashMap<>();
+
+  /** A side of a take, or both as one. */
+  private record Side(Take take, int side) {}
 
   FoundPlayer(Part part, Tempo tempo, TableStore tables, int rate) {
     FoundSound own = part.found().orElseThrow();
@@ -92,6 +97,10 @@ final class FoundPlayer {
   }
 
   private TableStore.Table table(Take take, int side) {
+    return asked.computeIfAbsent(new Side(take, side), fresh -> ask(take, side));
+  }
+
+  private TableStore.Table ask(Take take, int side) {
     FittedSounds fitted = tables.fitted();
     String name = "found " + FittedSounds.identity(sound, take, tempo) + " side " + side;
     Instrument piece =

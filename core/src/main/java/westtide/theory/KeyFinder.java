@@ -3,6 +3,7 @@ package westtide.theory;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 
 /**
  * Ranks keys by how well they explain notes. The share of time each pitch class sounds is
@@ -69,24 +70,15 @@ public final class KeyFinder {
     double[] time = new double[12];
     notes.forEach(note -> time[note.pitchClass()] += note.length());
     int last = notes.get(notes.size() - 1).pitchClass();
-    List<Reading> readings = new ArrayList<>();
-    double all = 0;
-    for (int tonic = 0; tonic < 12; tonic++) {
-      for (boolean minor : new boolean[] {false, true}) {
-        double fit =
+    return ranked(
+        (tonic, minor) ->
             correlation(time, minor ? MINOR : MAJOR, tonic)
                 + ending(last, tonic, minor)
                 - FOREIGN * foreign(time, tonic, minor)
-                - (wrongThird(time, tonic, minor) ? WRONG_THIRD : 0);
-        readings.add(new Reading(tonic, minor, fit));
-        all += Math.exp(SHARPNESS * fit);
-      }
-    }
-    double sum = all;
-    return readings.stream()
-        .sorted(Comparator.comparingDouble(Reading::fit).reversed())
-        .map(reading -> guess(reading, scale(reading, time), time, last, sum))
-        .toList();
+                - (wrongThird(time, tonic, minor) ? WRONG_THIRD : 0),
+        reading -> scale(reading, time),
+        time,
+        last);
   }
 
   /**
@@ -101,25 +93,44 @@ public final class KeyFinder {
     if (mean(strengths) <= 0) {
       throw new IllegalArgumentException("no notes were given; a key needs at least one");
     }
-    List<Reading> readings = new ArrayList<>();
-    double all = 0;
-    int last = 0;
-    for (int tonic = 0; tonic < 12; tonic++) {
-      last = home[tonic] > home[last] ? tonic : last;
-      for (boolean minor : new boolean[] {false, true}) {
-        double fit =
+    return ranked(
+        (tonic, minor) ->
             correlation(strengths, minor ? MINOR : MAJOR, tonic)
                 + BASS_AT_HOME * home[tonic]
-                + (minor ? USUALLY_MINOR : 0);
+                + (minor ? USUALLY_MINOR : 0),
+        KeyFinder::plain,
+        strengths,
+        strongest(home));
+  }
+
+  private static int strongest(double[] values) {
+    int best = 0;
+    for (int i = 1; i < values.length; i++) {
+      best = values[i] > values[best] ? i : best;
+    }
+    return best;
+  }
+
+  /** How well a key on a tonic explains what is heard, in no unit. */
+  private interface Fitting {
+    double of(int tonic, boolean minor);
+  }
+
+  private static List<Guess> ranked(
+      Fitting fits, Function<Reading, Scale> scale, double[] time, int last) {
+    List<Reading> readings = new ArrayList<>();
+    double all = 0;
+    for (int tonic = 0; tonic < 12; tonic++) {
+      for (boolean minor : new boolean[] {false, true}) {
+        double fit = fits.of(tonic, minor);
         readings.add(new Reading(tonic, minor, fit));
         all += Math.exp(SHARPNESS * fit);
       }
     }
     double sum = all;
-    int ends = last;
     return readings.stream()
         .sorted(Comparator.comparingDouble(Reading::fit).reversed())
-        .map(reading -> guess(reading, plain(reading), strengths, ends, sum))
+        .map(reading -> guess(reading, scale.apply(reading), time, last, sum))
         .toList();
   }
 

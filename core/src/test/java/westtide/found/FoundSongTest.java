@@ -26,6 +26,7 @@ import westtide.song.Role;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.KeyMove;
+import westtide.song.edit.PartNames;
 import westtide.song.edit.found.FoundEdits;
 import westtide.song.found.Fit;
 import westtide.song.found.FoundSound;
@@ -52,7 +53,7 @@ class FoundSongTest {
   }
 
   private static Song with() {
-    PartId id = BringIn.freshId(drafted);
+    PartId id = PartNames.freeId(drafted, Role.FOUND);
     Part part = BringIn.part(id, loop.recording(), facts, loop.origin(), drafted);
     return BringIn.into(part).apply(drafted);
   }
@@ -124,9 +125,21 @@ class FoundSongTest {
   }
 
   @Test
+  void aDownbeatThatIsPulledThereAndBackLosesNothing() {
+    Song song = edits(with()).line("pieces", "A C D B").apply(with());
+    Part taken = part(song);
+    int there = sound(song).begins(2) + 10;
+    Song pulled = edits(song).downbeat(taken, there).apply(song);
+    assertThat(sound(pulled).pieces()).isEqualTo(sound(song).pieces() - 2);
+    assertThat(notes(pulled)).containsExactly(36, 36, 37, 36);
+    Song back = edits(song).downbeat(taken, sound(song).downbeat()).apply(pulled);
+    assertThat(part(back)).isEqualTo(taken);
+  }
+
+  @Test
   void lowsGoToAPartOfTheirOwn() {
     Song song = with();
-    PartId lows = BringIn.freshId(song);
+    PartId lows = PartNames.freeId(song, Role.FOUND);
     Song split = edits(song).lowsApart(lows, 140).apply(song);
     Mix own = split.part(lows).orElseThrow().mix();
     assertThat(own.lowPass()).isEqualTo(Mix.LOWEST_PASS);

@@ -50,6 +50,7 @@ import westtide.desktop.play.PlayDesk;
 import westtide.desktop.play.PlayPosition;
 import westtide.desktop.room.BringLoop;
 import westtide.desktop.room.Command;
+import westtide.desktop.room.LoopFacts;
 import westtide.desktop.room.PatternTrial;
 import westtide.desktop.room.Room;
 import westtide.desktop.room.RoomContext;
@@ -152,7 +153,16 @@ public final class Shell {
     GrooveFiles grooves = new GrooveFiles(open, overlay, messages, background, files);
     this.context =
         new RoomContext(
-            open, files, exports, grooves, messages, background, play, overlay, appearance.pages());
+            open,
+            files,
+            exports,
+            grooves,
+            messages,
+            background,
+            play,
+            overlay,
+            appearance.pages(),
+            new LoopFacts());
     LoopTempo.watch(open, messages);
     this.rooms = new Rooms(context, own, around, messages::builtAnew);
     this.bridge =

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Path;
 import java.util.List;
+import javafx.geometry.Point2D;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import westtide.crate.Crate;
@@ -98,6 +99,13 @@ class FoundTest extends WindowTest {
     clickOn("#piece-2");
     push(KeyCode.DELETE);
     assertThat(sound().pieces()).isEqualTo(pieces - 1);
+    javafx.geometry.Bounds sheet =
+        lookup("#loop-sheet")
+            .query()
+            .localToScreen(lookup("#loop-sheet").query().getLayoutBounds());
+    Point2D inside = new Point2D(sheet.getCenterX() + 31, sheet.getCenterY() + 20);
+    doubleClickOn(inside);
+    waitFor(() -> sound().pieces() == pieces);
     press("#found-pattern-pieces");
     type("#found-line", "A ,B C:C . | D+5 -");
     Pattern.Written line = (Pattern.Written) loops().get(0).pattern("pieces").pattern();

@@ -155,6 +155,11 @@ public enum Deliverable {
     return files.names(score);
   }
 
+  /** Whether a list has it for a song: pieces of loops stand there only where there is a loop. */
+  public boolean isListed(Score score) {
+    return this != PIECES || !names(score).isEmpty();
+  }
+
   /** What one should know of it before it is written. */
   public String facts(Score score) {
     return facts.apply(score);

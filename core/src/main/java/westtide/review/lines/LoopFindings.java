@@ -60,22 +60,20 @@ final class LoopFindings {
 
   /** The loop as it is heard against the song's key; a minor key and its major count as one. */
   private Optional<Finding> key(Part part, FoundSound sound) {
-    double moved = sound.semitones(song.brief().tempo());
-    int nearest = (int) Math.round(moved);
-    int away = Math.floorMod(FoundEdits.toKey(sound, song.brief().key()) - nearest, 12);
-    if (sound.key().isEmpty() || away == 0) {
+    int away = FoundEdits.fromKey(sound, song.brief());
+    if (away == 0) {
       return Optional.empty();
     }
-    int shortest = away > 6 ? away - 12 : away;
+    double moved = sound.semitones(song.brief().tempo());
     return Optional.of(
         new Finding(
             FindingId.of(Check.LINES_LOOP_KEY, part.id()),
             Severity.WARNING,
             part.name()
                 + " is "
-                + Math.abs(shortest)
-                + (Math.abs(shortest) == 1 ? " semitone" : " semitones")
-                + (shortest > 0 ? " below" : " above")
+                + Math.abs(away)
+                + (Math.abs(away) == 1 ? " semitone" : " semitones")
+                + (away > 0 ? " below" : " above")
                 + " the song's key",
             "found: " + sound.key().get() + String.format(Locale.ROOT, ", played %+.2f", moved),
             "Parts in two keys rub at every chord. The loop can be stretched and moved into the key"

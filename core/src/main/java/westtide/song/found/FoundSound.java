@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import westtide.rhythm.Tempo;
+import westtide.rhythm.Ticks;
 import westtide.theory.Key;
 
 /**
@@ -84,7 +85,7 @@ public record FoundSound(
 
   /** How long it is at its own tempo, in samples of the recording. */
   public double frames() {
-    return bars * BEATS_A_BAR * tempo.millis(960) / 1000 * recording.rate();
+    return bars * BEATS_A_BAR * tempo.millis(Ticks.PER_QUARTER) / 1000 * recording.rate();
   }
 
   /** The sample after its last, inside the recording. */
@@ -167,7 +168,15 @@ public record FoundSound(
     return fit.way() == Fit.Way.REPITCH ? moved / times(song) : moved;
   }
 
-  /** The same in semitones. */
+  /**
+   * How many times as long it is stretched, besides being read faster or slower; 1 is not at all.
+   */
+  public double stretch(Tempo song) {
+    double all = fit.way() == Fit.Way.SLICES ? 1 : times(song) * pitch(song);
+    return Math.abs(all - 1) < 1e-6 ? 1 : all;
+  }
+
+  /** How much higher it sounds, in semitones. */
   public double semitones(Tempo song) {
     return 12 * Math.log(pitch(song)) / Math.log(2);
   }

@@ -19,7 +19,6 @@ public final class LoopPatterns {
 
   private static final int MOST_BARS = 16;
   private static final int VELOCITY = 127;
-  private static final int TICKS_A_BEAT = 960;
 
   private LoopPatterns() {}
 
@@ -32,7 +31,7 @@ public final class LoopPatterns {
 
   private static int bars(FoundSound sound, Meter meter) {
     double beats = sound.countedBars() * 4;
-    int beatsABar = meter.ticksPerBar() / TICKS_A_BEAT;
+    int beatsABar = meter.ticksPerBar() / Ticks.PER_QUARTER;
     return (int) Math.max(1, Math.min(MOST_BARS, Math.ceil(beats / Math.max(1, beatsABar))));
   }
 
@@ -43,7 +42,7 @@ public final class LoopPatterns {
   }
 
   private static long lasts(FoundSound sound) {
-    return Math.max(1, Math.round(sound.countedBars() * 4 * TICKS_A_BEAT));
+    return Math.max(1, Math.round(sound.countedBars() * 4 * Ticks.PER_QUARTER));
   }
 
   /** Where pieces begin in the loop; re-timed, they go to the sixteenths that swing moves. */
@@ -68,7 +67,7 @@ public final class LoopPatterns {
   }
 
   private static int tick(FoundSound sound, int piece) {
-    double ticks = sound.beat(piece) * sound.fit().feel().factor() * TICKS_A_BEAT;
+    double ticks = sound.beat(piece) * sound.fit().feel().factor() * Ticks.PER_QUARTER;
     int exact = (int) Math.round(ticks);
     int grid = Ticks.PER_STEP;
     return sound.fit().way() == Fit.Way.SLICES ? Math.round(exact / (float) grid) * grid : exact;

@@ -139,11 +139,16 @@ public final class Recording {
 
   /** Both sides as one. */
   public float[] middle() {
+    return sides.length == 0 ? new float[0] : middle(sides);
+  }
+
+  /** One side, or two of equal length, as one; a single side is handed back itself. */
+  public static float[] middle(float[]... sides) {
     if (sides.length < 2) {
-      return sides.length == 0 ? new float[0] : sides[0];
+      return sides[0];
     }
-    float[] out = new float[frames];
-    for (int i = 0; i < frames; i++) {
+    float[] out = new float[sides[0].length];
+    for (int i = 0; i < out.length; i++) {
       out[i] = (sides[0][i] + sides[1][i]) / 2;
     }
     return out;

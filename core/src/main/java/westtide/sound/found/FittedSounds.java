@@ -1,11 +1,12 @@
 package westtide.sound.found;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import westtide.rhythm.Tempo;
 import westtide.song.found.Fit;
 import westtide.song.found.FoundSound;
+import westtide.song.found.Recording;
 import westtide.song.found.Take;
 
 /**
@@ -33,7 +34,13 @@ public final class FittedSounds {
 
   /** What makes two loops the same once they are fitted. */
   private record Shape(
-      String recording, int from, int to, double stretch, double speed, Fit.Way way) {}
+      String recording,
+      int from,
+      int to,
+      double stretch,
+      double speed,
+      Fit.Way way,
+      List<Integer> transients) {}
 
   private record Fitted(float[][] sides, double perSample) {}
 
@@ -44,23 +51,18 @@ public final class FittedSounds {
 
   /** What tells the samples of a take from all others; equal for equal samples. */
   public static Object identity(FoundSound sound, Take take, Tempo tempo) {
-    return Objects.hash(
-            sound.recording().id(),
-            sound.recording().isThere(),
-            sound.begins(take.piece()),
-            sound.ends(take.piece()),
-            sound.times(tempo),
-            sound.pitch(tempo),
-            sound.fit().way())
-        + " "
-        + sound.begins(take.piece())
-        + " "
-        + sound.ends(take.piece())
-        + " "
-        + sound.pitch(tempo)
-        + " "
-        + sound.times(tempo)
-        + take;
+    return List.of(
+        sound.recording().id(),
+        sound.recording().isThere(),
+        sound.downbeat(),
+        sound.end(),
+        sound.begins(take.piece()),
+        sound.ends(take.piece()),
+        sound.times(tempo),
+        sound.pitch(tempo),
+        sound.fit().way(),
+        transients(sound, tempo),
+        take);
   }
 
   /**
@@ -73,7 +75,9 @@ public final class FittedSounds {
     }
     Fitted whole = fitted(sound, tempo);
     float[] from =
-        side == MIDDLE ? middle(whole) : whole.sides()[Math.min(side, whole.sides().length - 1)];
+        side == MIDDLE
+            ? Recording.middle(whole.sides())
+            : whole.sides()[Math.min(side, whole.sides().length - 1)];
     int start = place(sound.begins(take.piece()) - sound.downbeat(), whole, from);
     int end = place(sound.ends(take.piece()) - sound.downbeat(), whole, from);
     int ring = take.reversed() ? 0 : (int) (RING_SECONDS * rate);
@@ -95,16 +99,6 @@ public final class FittedSounds {
     double times =
         sound.fit().way() == Fit.Way.SLICES ? 1 / sound.pitch(tempo) : sound.times(tempo);
     return (int) Math.ceil((seconds * times * moved + RING_SECONDS) * rate) + 1;
-  }
-
-  private static float[] middle(Fitted whole) {
-    float[] left = whole.sides()[0];
-    float[] right = whole.sides()[whole.sides().length - 1];
-    float[] out = new float[left.length];
-    for (int i = 0; i < out.length; i++) {
-      out[i] = (left[i] + right[i]) / 2;
-    }
-    return out;
   }
 
   private static int place(double samples, Fitted whole, float[] in) {
@@ -135,16 +129,28 @@ public final class FittedSounds {
 
   private Fitted fitted(FoundSound sound, Tempo tempo) {
     double pitch = sound.pitch(tempo);
-    double stretch = sound.fit().way() == Fit.Way.SLICES ? 1 : sound.times(tempo) * pitch;
-    double near = Math.abs(stretch - 1) < 1e-6 ? 1 : stretch;
+    double stretch = sound.stretch(tempo);
     double speed = pitch * sound.recording().rate() / rate;
     double own = Math.abs(speed - 1) < 1e-9 ? 1 : speed;
     Shape shape =
         new Shape(
-            sound.recording().id(), sound.downbeat(), sound.end(), near, own, sound.fit().way());
+            sound.recording().id(),
+            sound.downbeat(),
+            sound.end(),
+            stretch,
+            own,
+            sound.fit().way(),
+            transients(sound, tempo));
     synchronized (fitted) {
-      return fitted.computeIfAbsent(shape, fresh -> made(sound, near, own));
+      return fitted.computeIfAbsent(shape, fresh -> made(sound, stretch, own));
     }
+  }
+
+  /**
+   * Where a stretched sound begins anew; one that is not stretched is the same wherever it is cut.
+   */
+  private static List<Integer> transients(FoundSound sound, Tempo tempo) {
+    return sound.stretch(tempo) == 1 ? List.of() : sound.marks();
   }
 
   private Fitted made(FoundSound sound, double stretch, double speed) {

@@ -24,10 +24,7 @@ public final class PhaseVocoder {
     size = Math.max(256, Integer.highestOneBit(Math.max(1, wanted * 4 / 3)));
     hop = size / OVERLAP;
     fourier = new Fourier(size);
-    window = new double[size];
-    for (int i = 0; i < size; i++) {
-      window[i] = Math.sqrt(0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / size));
-    }
+    window = Arrays.stream(Fourier.hann(size)).map(Math::sqrt).toArray();
   }
 
   /**

@@ -1,6 +1,7 @@
 package westtide.sound.found;
 
 import java.util.Arrays;
+import westtide.sound.loudness.Fourier;
 
 /**
  * Makes drums longer or shorter and keeps their pitch by laying pieces of the sound itself over
@@ -14,17 +15,14 @@ public final class SpliceStretch {
   private final int size;
   private final int hop;
   private final int search;
-  private final float[] window;
+  private final double[] window;
 
   /** A stretch for sounds of a rate in Hz. */
   public SpliceStretch(int rate) {
     size = Math.max(64, (int) (WINDOW_SECONDS * rate) / 2 * 2);
     hop = size / 2;
     search = (int) (SEARCH_SECONDS * rate);
-    window = new float[size];
-    for (int i = 0; i < size; i++) {
-      window[i] = (float) (0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / size));
-    }
+    window = Fourier.hann(size);
   }
 
   /**
@@ -75,10 +73,10 @@ public final class SpliceStretch {
       if (place < 0 || place >= weight.length) {
         continue;
       }
-      weight[place] += window[i];
+      weight[place] += (float) window[i];
       if (source >= 0 && source < sides[0].length) {
         for (int side = 0; side < sides.length; side++) {
-          out[side][place] += window[i] * sides[side][source];
+          out[side][place] += (float) window[i] * sides[side][source];
         }
       }
     }

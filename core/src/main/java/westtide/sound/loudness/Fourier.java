@@ -21,6 +21,15 @@ public final class Fourier {
     }
   }
 
+  /** A Hann window of so many points, symmetric, none of them 0. */
+  public static double[] hann(int size) {
+    double[] out = new double[size];
+    for (int i = 0; i < size; i++) {
+      out[i] = 0.5 - 0.5 * Math.cos(2 * Math.PI * (i + 0.5) / size);
+    }
+    return out;
+  }
+
   /** Transforms both arrays in place; their length is that of the transform. */
   public void transform(double[] real, double[] imaginary) {
     reorder(real, imaginary);

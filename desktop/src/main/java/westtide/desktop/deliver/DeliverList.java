@@ -73,10 +73,10 @@ final class DeliverList extends GridPane {
           row.names.setText(names.isEmpty() ? "nothing of the kind plays" : called(stem, names));
           row.facts.setText(names.isEmpty() ? "" : one.facts(score));
           Controls.explained(row.names, String.join("\n", names));
-          boolean meant = one != Deliverable.PIECES || !names.isEmpty();
+          boolean listed = one.isListed(score);
           for (Node node : List.of(row.tick, row.names, row.facts)) {
-            node.setVisible(meant);
-            node.setManaged(meant);
+            node.setVisible(listed);
+            node.setManaged(listed);
           }
         });
   }

@@ -23,6 +23,10 @@ record FoundScene(
   /** What is found of a recording beside the window. */
   record Heard(FoundFacts facts, Envelope envelope) {}
 
+  Optional<FoundFacts> facts() {
+    return heard.map(Heard::facts);
+  }
+
   Tempo tempo() {
     return view.song().brief().tempo();
   }

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import javafx.scene.Cursor;
 import westtide.desktop.kit.Drawing;
@@ -13,6 +14,7 @@ import westtide.desktop.kit.KeyTable;
 import westtide.desktop.kit.Pull;
 import westtide.desktop.kit.sheet.Axis;
 import westtide.desktop.kit.sheet.SheetGestures;
+import westtide.song.Part;
 import westtide.song.found.FoundSound;
 import westtide.song.found.PieceLine;
 
@@ -21,7 +23,22 @@ import westtide.song.found.PieceLine;
  * every mark are pulled; a double click cuts, Delete joins a piece to the one before; a click
  * chooses a piece and it is heard.
  */
-final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
+final class LoopSheet extends Drawing implements SheetGestures.Sheet<LoopSheet.Spot> {
+  /** What can be taken hold of. */
+  enum What {
+    DOWNBEAT,
+    MARK,
+    PIECE
+  }
+
+  /**
+   * A place of the sheet.
+   *
+   * @param what what is there
+   * @param piece the piece, or the one a mark begins; 0 for the downbeat
+   */
+  record Spot(What what, int piece) {}
+
   /** What the sheet does with what a hand does. */
   interface Hand {
     /** Hears a piece. */
@@ -30,8 +47,8 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
     /** Cuts it at other samples. */
     void cut(List<Integer> marks);
 
-    /** Moves the first downbeat. */
-    void downbeat(int sample);
+    /** Moves the first downbeat of a part as it was when it was taken hold of. */
+    void downbeat(Part from, int sample);
   }
 
   private static final double EDGE = 16;
@@ -44,6 +61,7 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   private final KeyTable keys;
   private Optional<FoundScene> scene = Optional.empty();
   private OptionalInt chosen = OptionalInt.empty();
+  private double pressedX;
 
   LoopSheet(Hand hand) {
     super("The loop, its bars and its pieces", true);
@@ -204,25 +222,22 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
     return y < top() && Math.abs(axis(sound).at(sound.downbeat()) - x) <= 2.5 * NEAR;
   }
 
-  /** −1 for the flag of the downbeat, the mark a piece begins with as 1000 + piece, or a piece. */
   @Override
-  public Optional<Integer> at(double x, double y) {
+  public Optional<Spot> at(double x, double y) {
     if (scene.isEmpty()) {
       return Optional.empty();
     }
     FoundSound sound = scene.get().sound();
     if (onDownbeat(sound, x, y)) {
-      return Optional.of(-1);
+      return Optional.of(new Spot(What.DOWNBEAT, 0));
     }
     Axis axis = axis(sound);
     for (int piece = 1; piece < sound.pieces(); piece++) {
       if (Math.abs(axis.at(sound.begins(piece)) - x) <= NEAR && y <= middle()) {
-        return Optional.of(1000 + piece);
+        return Optional.of(new Spot(What.MARK, piece));
       }
     }
-    return OptionalInt.empty().equals(piece(x))
-        ? Optional.empty()
-        : Optional.of(piece(x).getAsInt());
+    return piece(x).stream().mapToObj(piece -> new Spot(What.PIECE, piece)).findFirst();
   }
 
   private OptionalInt piece(double x) {
@@ -234,30 +249,41 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   }
 
   @Override
-  public Set<Integer> chosen() {
-    return chosen.isPresent() ? Set.of(chosen.getAsInt()) : Set.of();
+  public Set<Spot> chosen() {
+    return chosen.stream()
+        .mapToObj(piece -> new Spot(What.PIECE, piece))
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   @Override
-  public void choose(Set<Integer> marks) {
-    chosen = marks.stream().filter(m -> m >= 0).mapToInt(m -> m % 1000).findFirst();
+  public void choose(Set<Spot> spots) {
+    chosen =
+        spots.stream()
+            .filter(spot -> spot.what() != What.DOWNBEAT)
+            .mapToInt(Spot::piece)
+            .findFirst();
     redraw();
     hear();
   }
 
   @Override
-  public Optional<Pull> grab(Integer mark, double x, double y, boolean alt) {
-    FoundSound sound = scene.orElseThrow().sound();
+  public Optional<Pull> grab(Spot spot, double x, double y, boolean alt) {
+    FoundScene taken = scene.orElseThrow();
+    return switch (spot.what()) {
+      case DOWNBEAT -> Optional.of(downbeat(taken));
+      case MARK -> Optional.of(pulled(taken.sound(), axis(taken.sound()), spot.piece()));
+      case PIECE -> Optional.empty();
+    };
+  }
+
+  private Pull downbeat(FoundScene taken) {
+    FoundSound sound = taken.sound();
     Axis axis = axis(sound);
-    if (mark == -1) {
-      return Optional.of(
-          (toX, toY) -> {
-            int sample = held((int) Math.round(axis.value(toX)), 0, sound.recording().frames() - 1);
-            hand.downbeat(sample);
-            return seconds(sound, sample);
-          });
-    }
-    return mark < 1000 ? Optional.empty() : Optional.of(pulled(sound, axis, mark - 1000));
+    return (toX, toY) -> {
+      int sample = held((int) Math.round(axis.value(toX)), 0, sound.recording().frames() - 1);
+      hand.downbeat(taken.part(), sample);
+      return seconds(sound, sample);
+    };
   }
 
   private Pull pulled(FoundSound sound, Axis axis, int piece) {
@@ -281,13 +307,16 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   }
 
   @Override
-  public void open(Integer mark) {
-    // a double click on a piece cuts it where it was clicked; see pressed
+  public void pressed(double x, double y) {
+    pressedX = x;
   }
 
+  /** A piece is cut where it was pressed. */
   @Override
-  public void write(double x, double y) {
-    scene.ifPresent(s -> cutAt((int) Math.round(axis(s.sound()).value(x))));
+  public void open(Spot spot) {
+    if (spot.what() == What.PIECE) {
+      cutAt((int) Math.round(axis(scene.orElseThrow().sound()).value(pressedX)));
+    }
   }
 
   private void cutAt(int sample) {
@@ -299,7 +328,7 @@ final class LoopSheet extends Drawing implements SheetGestures.Sheet<Integer> {
   @Override
   public Cursor hover(double x, double y) {
     return at(x, y)
-        .map(mark -> mark == -1 || mark >= 1000 ? Cursor.H_RESIZE : Cursor.HAND)
+        .map(spot -> spot.what() == What.PIECE ? Cursor.HAND : Cursor.H_RESIZE)
         .orElse(Cursor.DEFAULT);
   }
 

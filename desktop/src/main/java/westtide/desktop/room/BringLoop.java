@@ -14,6 +14,7 @@ import westtide.found.SoundNotes;
 import westtide.song.Part;
 import westtide.song.Role;
 import westtide.song.Song;
+import westtide.song.edit.PartNames;
 import westtide.song.edit.found.FoundEdits;
 import westtide.song.found.Origin;
 import westtide.song.found.Recording;
@@ -81,6 +82,7 @@ public final class BringLoop {
   /** A sound that a part misses takes its place; any other becomes a part. */
   private void take(Heard heard) {
     context.messages().withdraw(LISTENING);
+    context.loops().keep(heard.recording(), heard.facts());
     Song song = context.open().song();
     Optional<Part> misses =
         song.parts(Role.FOUND).stream()
@@ -93,7 +95,12 @@ public final class BringLoop {
       return;
     }
     Part part =
-        BringIn.part(BringIn.freshId(song), heard.recording(), heard.facts(), heard.origin(), song);
+        BringIn.part(
+            PartNames.freeId(song, Role.FOUND),
+            heard.recording(),
+            heard.facts(),
+            heard.origin(),
+            song);
     context.open().apply(BringIn.into(part), selection -> selection.withPart(part));
   }
 }

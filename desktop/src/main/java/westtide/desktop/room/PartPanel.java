@@ -36,9 +36,7 @@ import westtide.theory.voicing.ChordMember;
  */
 public final class PartPanel extends VBox {
   private static final List<Role> PITCHED =
-      Arrays.stream(Role.values())
-          .filter(role -> role != Role.DRUMS && role != Role.FOUND)
-          .toList();
+      Arrays.stream(Role.values()).filter(Role::pitched).toList();
 
   private final RoomContext context;
   private final PartId id;

@@ -25,6 +25,7 @@ import westtide.song.edit.Edit;
  * @param play playing and hearing
  * @param panels where panels in front of the window are shown
  * @param pages the place of the pages under the drawings
+ * @param loops what was found of recordings
  */
 public record RoomContext(
     OpenSong open,
@@ -35,7 +36,8 @@ public record RoomContext(
     Background background,
     PlayDesk play,
     Panels panels,
-    PageSpace pages) {
+    PageSpace pages,
+    LoopFacts loops) {
   /** Applies an edit to the open song. */
   public void apply(Edit edit) {
     open.apply(edit);

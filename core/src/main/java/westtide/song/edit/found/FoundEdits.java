@@ -8,13 +8,12 @@ import java.util.function.UnaryOperator;
 import westtide.rhythm.Meter;
 import westtide.rhythm.Swing;
 import westtide.rhythm.Tempo;
+import westtide.song.Brief;
 import westtide.song.Part;
 import westtide.song.Song;
 import westtide.song.edit.BriefEdits;
 import westtide.song.edit.Edit;
 import westtide.song.edit.PartNames;
-import westtide.song.form.Cell;
-import westtide.song.form.Section;
 import westtide.song.found.Fit;
 import westtide.song.found.FoundSound;
 import westtide.song.found.LoopPatterns;
@@ -22,6 +21,7 @@ import westtide.song.found.Origin;
 import westtide.song.found.PieceLine;
 import westtide.song.found.Recording;
 import westtide.song.id.PartId;
+import westtide.song.line.Note;
 import westtide.song.mix.Duck;
 import westtide.song.mix.Equaliser;
 import westtide.song.mix.Mix;
@@ -106,16 +106,36 @@ public record FoundEdits(PartId part) {
             key -> {
               int from = key.tonic().pitchClass() + (key.minor() ? 3 : 0);
               int to = song.tonic().pitchClass() + (song.minor() ? 3 : 0);
-              int up = Math.floorMod(to - from, OCTAVE);
-              return up > OCTAVE / 2 ? up - OCTAVE : up;
+              return nearestWay(to - from);
             })
         .orElse(0);
   }
 
-  /** Moves its first downbeat to a sample; its pieces stay where they were cut. */
-  public Edit downbeat(int sample) {
-    return found(
-        song -> "Move the downbeat of " + named(song), found -> found.withDownbeat(sample));
+  /**
+   * Semitones a loop lies below (positive) or above the key of a song as it sounds there, the
+   * nearest way; 0 where it has no key.
+   */
+  public static int fromKey(FoundSound sound, Brief brief) {
+    int sounding = (int) Math.round(sound.semitones(brief.tempo()));
+    return sound.key().isEmpty() ? 0 : nearestWay(toKey(sound, brief.key()) - sounding);
+  }
+
+  private static int nearestWay(int semitones) {
+    int up = Math.floorMod(semitones, OCTAVE);
+    return up > OCTAVE / 2 ? up - OCTAVE : up;
+  }
+
+  /**
+   * Moves its first downbeat to a sample. Pieces that begin before it are gone, and notes that
+   * played them play the first.
+   *
+   * @param from the sound before the hand took it, so that a pull there and back loses nothing
+   */
+  public Edit downbeat(Part from, int sample) {
+    return Edit.named(
+        song -> "Move the downbeat of " + named(song),
+        song ->
+            song.withPart(part, p -> recut(from, from.found().orElseThrow().withDownbeat(sample))));
   }
 
   /** Says how long it is: so many bars at a tempo of its own. */
@@ -144,14 +164,14 @@ public record FoundEdits(PartId part) {
   /** Cuts it at other samples; notes go on playing the piece that begins nearest. */
   public Edit marks(List<Integer> samples) {
     return Edit.named(
-        song -> "Cut " + named(song) + " into " + (samples.size()) + " pieces",
-        song -> song.withPart(part, p -> recut(p, samples)));
+        song ->
+            "Cut " + named(song) + " into " + sound(song).withMarks(samples).pieces() + " pieces",
+        song -> song.withPart(part, p -> recut(p, p.found().orElseThrow().withMarks(samples))));
   }
 
-  private static Part recut(Part part, List<Integer> samples) {
+  private static Part recut(Part part, FoundSound after) {
     FoundSound before = part.found().orElseThrow();
-    FoundSound after = before.withMarks(samples);
-    UnaryOperator<westtide.song.line.Note> moved =
+    UnaryOperator<Note> moved =
         note -> {
           int piece = note.key() - FoundSound.FIRST_KEY;
           boolean isPiece = piece >= 0 && piece < before.pieces();
@@ -242,14 +262,9 @@ public record FoundEdits(PartId part) {
           List<Part> parts = new ArrayList<>(song.parts());
           parts.add(parts.indexOf(own) + 1, added);
           Song split =
-              song.withParts(parts, song.form().each(section -> alike(section, part, copy)));
+              song.withParts(parts, song.form().each(section -> section.withLike(part, copy)));
           return split.withPart(part, p -> p.withMix(p.mix().withLowCut(hertz)));
         });
-  }
-
-  private static Section alike(Section section, PartId model, PartId copy) {
-    List<Cell> cells = section.cells().get(model);
-    return cells == null ? section : section.withCells(copy, cells);
   }
 
   /** A gap where a voice lies: a bell of −3.5 dB round 2.5 kHz; or as it was. */
@@ -270,7 +285,7 @@ public record FoundEdits(PartId part) {
   public Edit feelToSong(Swing swing) {
     return Edit.named(
         song -> "The feel of " + named(song) + " for the song",
-        song -> song.withBrief(song.brief().withSwing(swing)));
+        song -> BriefEdits.swing(swing).apply(song));
   }
 
   private Edit found(Function<Song, String> title, UnaryOperator<FoundSound> change) {

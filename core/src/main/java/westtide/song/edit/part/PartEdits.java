@@ -277,13 +277,7 @@ public record PartEdits(PartId part) {
   public Edit role(Role role) {
     return Edit.named(
         song -> "Make " + name(song) + " a part for " + role,
-        song ->
-            song.withPart(
-                part,
-                p ->
-                    p.pitched() && role != Role.DRUMS && role != Role.FOUND
-                        ? p.withRole(role)
-                        : p));
+        song -> song.withPart(part, p -> p.pitched() && role.pitched() ? p.withRole(role) : p));
   }
 
   /** Sounds the part elsewhere than it is written, −36 to 36 semitones; velocities stay. */
